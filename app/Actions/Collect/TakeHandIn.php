@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Collect;
+
+use App\Exceptions\Refused;
+use App\Extraction\Cleaner;
+use App\Extraction\Extracted;
+use App\Extraction\Reader;
+use App\Extraction\Refusal;
+use App\Jobs\CompareHandin;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use App\Models\Handin;
+use App\Models\OverlapReport;
+use App\Models\Script;
+use App\Models\User;
+use App\Support\Clock;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use YoungHarbor\Core\Text\Mask;
+
+/**
+ * Takes a student's work in: reads it, keeps the original sealed, and gives a receipt.
+ *
+ * The time that counts is when the upload arrived, not when reading it ended. Every attempt is kept.
+ */
+final class TakeHandIn
+{
+    public function __construct(
+        private readonly Reader $reader,
+        private readonly Cleaner $cleaner,
+        private readonly Logbook $logbook,
+    ) {
+    }
+
+    /**
+     * @param  UploadedFile|string  $work  a file, or text that was typed
+     *
+     * @throws Refused when the assignment does not take it now
+     * @throws Refusal when the file cannot be taken
+     */
+    public function __invoke(Assignment $assignment, User $student, UploadedFile|string $work): Handin
+    {
+        $received = now()->startOfSecond();
+        $this->refuseOutOfTime($assignment, $this->scriptOf($assignment, $student));
+
+        $name = $work instanceof UploadedFile ? $this->safeName($work->getClientOriginalName()) : 'typed here.txt';
+        $bytes = $work instanceof UploadedFile ? (string) file_get_contents($work->getRealPath()) : $work;
+        $extracted = $work instanceof UploadedFile ? $this->reader->read($work->getRealPath(), $name) : $this->reader->typed($work);
+        [$html, $text, $hidden] = $this->masked($extracted, $student);
+        $notes = $extracted->notes;
+        if ($hidden > 0) {
+            $notes[] = $hidden === 1
+                ? 'Your name or number stands in the text once; markers see “'.Mask::SHOWN.'” there.'
+                : "Your name or number stands in the text {$hidden} times; markers see “".Mask::SHOWN.'” there.';
+        }
+
+        $path = 'handins/'.Str::uuid()->toString();
+        Storage::put($path, $bytes);
+        try {
+            return DB::transaction(function () use ($assignment, $student, $received, $extracted, $name, $bytes, $path, $html, $text, $notes): Handin {
+                $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
+                $this->refuseOutOfTime($assignment, $script);
+                $handin = Handin::query()->create([
+                    'script_id' => $script->id,
+                    'attempt' => (int) $script->handins()->max('attempt') + 1,
+                    'kind' => $extracted->kind->value,
+                    'original_name' => $name,
+                    'path' => $path,
+                    'bytes' => strlen($bytes),
+                    'sha256' => hash('sha256', $bytes),
+                    'words' => $extracted->words,
+                    'text' => $text,
+                    'html' => $html,
+                    'notes' => $notes,
+                    'due_at' => $assignment->due_at,
+                    'late' => $received->gt($assignment->due_at),
+                    'received_at' => $received,
+                ]);
+                $script->update(['current_handin_id' => $handin->id]);
+                OverlapReport::query()->create(['handin_id' => $handin->id]);
+                // A line about a person carries no script code.
+                $this->logbook->write('handed in', $assignment->title, ['attempt' => $handin->attempt, 'sha256' => $handin->sha256, 'late' => $handin->late], null, $assignment, $student);
+                CompareHandin::dispatch($handin->id)->afterCommit();
+
+                return $handin;
+            });
+        } catch (\Throwable $e) {
+            Storage::delete($path);
+            throw $e;
+        }
+    }
+
+    private function scriptOf(Assignment $assignment, User $student): Script
+    {
+        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->first()
+            ?? throw new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.');
+    }
+
+    private function refuseOutOfTime(Assignment $assignment, Script $script): void
+    {
+        if (! $assignment->takesHandIns()) {
+            throw new Refused($assignment->closes_at?->isPast()
+                ? 'This assignment closed on '.Clock::shown($assignment->closes_at).'. Nothing can be handed in now; write to your module coordinator.'
+                : 'This assignment is not open yet.');
+        }
+        if ($script->current_handin_id !== null && $assignment->isPastDue()) {
+            throw new Refused('The due time has passed, so what you handed in before counts and cannot be replaced. It is safe; your receipt is below.');
+        }
+    }
+
+    /**
+     * @return array{string, string, int}
+     */
+    private function masked(Extracted $extracted, User $student): array
+    {
+        $mask = new Mask($student->name, $student->number, $student->email);
+        $hidden = 0;
+        $text = $mask->hide($extracted->text, $hidden);
+        $inHtml = 0;
+
+        return [$this->cleaner->mask($extracted->html, $mask, $inHtml), $text, max($hidden, $inHtml)];
+    }
+
+    /** A file's name is shown back to its student only; control characters and paths have no place in it. */
+    private function safeName(string $name): string
+    {
+        $name = (string) preg_replace('/[\p{Cc}\p{Cf}]+/u', '', mb_scrub(basename(str_replace('\\', '/', $name))));
+
+        return mb_substr($name === '' ? 'file' : $name, -200);
+    }
+}

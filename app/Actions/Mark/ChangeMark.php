@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Mark;
+
+use App\Exceptions\Refused;
+use App\Models\Mark;
+use App\Models\Script;
+use Closure;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The one way through which an open mark changes: the row is locked, a finished or released one is refused, and what
+ * other tabs saved on other criteria stays.
+ */
+final class ChangeMark
+{
+    /**
+     * @param  Closure(Mark): void  $change
+     *
+     * @throws Refused
+     */
+    public function __invoke(Mark $mark, Closure $change): Mark
+    {
+        return DB::transaction(function () use ($mark, $change): Mark {
+            // The script's row is the lock for everything that happens to its marks.
+            $script = Script::query()->lockForUpdate()->findOrFail($mark->script_id);
+            $stored = Mark::query()->lockForUpdate()->findOrFail($mark->id);
+            if ($stored->marker_id !== $mark->marker_id) {
+                throw new Refused('This script has been given to another marker meanwhile. What you wrote last was not saved.');
+            }
+            if ($script->result()->exists()) {
+                throw new Refused("The result of {$script->code} has been released; its marks no longer change. What you wrote last was not saved.");
+            }
+            if ($stored->isDone()) {
+                throw new Refused('This mark is done. Open it again to change it; what you wrote last was not saved.');
+            }
+            $change($stored);
+            $stored->begun_at ??= now();
+            if ($stored->isDirty()) {
+                $stored->lock_version++;
+            }
+            $stored->save();
+
+            return $stored;
+        });
+    }
+}

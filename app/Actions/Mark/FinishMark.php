@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Mark;
+
+use App\Actions\Moderate\SettleByRule;
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Mark;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Rubric\Criterion;
+
+/**
+ * Declares a mark done. The last mark of a script to be done settles it when the rule can.
+ */
+final class FinishMark
+{
+    public function __construct(
+        private readonly ChangeMark $change,
+        private readonly SettleByRule $settle,
+        private readonly Logbook $logbook,
+    ) {
+    }
+
+    /**
+     * @throws Refused while the rubric is incomplete
+     */
+    public function __invoke(Mark $mark): Mark
+    {
+        return DB::transaction(function () use ($mark): Mark {
+            $done = ($this->change)($mark, function (Mark $stored): void {
+                $score = $stored->score();
+                if (! $score->isComplete()) {
+                    $missing = array_map(fn (Criterion $criterion) => $criterion->title(), $score->missing());
+                    throw new Refused('Not done yet: '.implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have').' no mark. Everything you chose and wrote is kept.');
+                }
+                $stored->total = (string) $score->total;
+                $stored->done_at = Carbon::now();
+            });
+            $this->logbook->write("finished a {$done->part->value} mark", $done->script->code, ['total' => $done->shownTotal()], null, $done->script->assignment);
+            ($this->settle)($done->script->refresh());
+
+            return $done;
+        });
+    }
+}

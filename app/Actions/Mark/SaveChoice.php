@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Mark;
+
+use App\Models\Mark;
+use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Rubric\Scorer;
+
+/**
+ * Saves what a marker chose and wrote on one criterion.
+ */
+final class SaveChoice
+{
+    public function __construct(private readonly ChangeMark $change)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $choice  as in the JSON form of a mark; empty to take it back
+     *
+     * @throws InvalidInput for a mark the criterion cannot have
+     */
+    public function __invoke(Mark $mark, string $criterion, array $choice): Mark
+    {
+        return ($this->change)($mark, function (Mark $stored) use ($criterion, $choice): void {
+            $choices = $stored->choices;
+            $choices[$criterion] = $choice;
+            if ($choice === []) {
+                unset($choices[$criterion]);
+            }
+            Scorer::score($stored->rubricVersion->toCore(), $choices);
+            $stored->choices = $choices;
+        });
+    }
+}

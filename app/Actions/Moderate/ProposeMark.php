@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Moderate;
+
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Proposal;
+use App\Models\Script;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Input\Document;
+use YoungHarbor\Core\Marks\Figure;
+
+/**
+ * One marker proposes an agreed mark to the other, with a reason. A new proposal takes the place of an open one.
+ */
+final class ProposeMark
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @throws Refused
+     */
+    public function __invoke(Script $script, User $marker, string $mark, string $reason): void
+    {
+        $value = Document::parse($mark);
+        if ($value === null || $value->isGreaterThan(100) || $value->stripTrailingZeros()->getScale() > 1) {
+            throw new Refused('The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.', 'mark');
+        }
+        DB::transaction(function () use ($script, $marker, $value, $reason): void {
+            $stored = OpenScript::lock($script);
+            $stored->proposals()->where('state', 'open')->update(['state' => 'replaced']);
+            Proposal::query()->create(['script_id' => $stored->id, 'proposed_by' => $marker->id, 'mark' => (string) $value, 'reason' => $reason]);
+            $this->logbook->write('proposed an agreed mark', $stored->code, ['mark' => Figure::plain(BigDecimal::of($value)), 'reason' => $reason], null, $stored->assignment);
+        });
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plan;
+
+use App\Actions\Collect\ExpectScripts;
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Opens an assignment to its students: from here on the rubric is frozen and each student has a script code.
+ */
+final class OpenAssignment
+{
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly ExpectScripts $expectScripts,
+    ) {
+    }
+
+    /**
+     * @throws Refused
+     */
+    public function __invoke(Assignment $assignment): void
+    {
+        DB::transaction(function () use ($assignment): void {
+            $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            if ($stored->isPublished()) {
+                throw new Refused('This assignment is open to students already.');
+            }
+            $missing = array_keys(array_filter([
+                'a ready rubric' => $stored->rubric_version_id === null,
+                'a brief' => trim($stored->brief) === '',
+                'a due time' => $stored->due_at === null,
+            ]));
+            if ($missing !== []) {
+                throw new Refused('Before students can see it, the assignment needs '.implode(' and ', $missing).'.');
+            }
+            $stored->forceFill(['published_at' => now(), 'lock_version' => $stored->lock_version + 1])->save();
+            $expected = ($this->expectScripts)($stored);
+            $this->logbook->write('opened an assignment to students', $stored->title, ['students' => $expected], null, $stored);
+        });
+    }
+}

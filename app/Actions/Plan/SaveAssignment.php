@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Plan;
+
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use App\Models\Module;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Makes an assignment or changes one, without breaking what students were promised.
+ */
+final class SaveAssignment
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @param  int|null  $seen  the lock version the form was opened with; null for a new assignment
+     *
+     * @throws Refused
+     */
+    public function __invoke(Module $module, ?Assignment $assignment, array $fields, ?int $seen): Assignment
+    {
+        return DB::transaction(function () use ($module, $assignment, $fields, $seen): Assignment {
+            if ($assignment === null) {
+                $made = Assignment::query()->create(['module_id' => $module->id, ...$fields])->refresh();
+                $this->logbook->write('made an assignment', $made->title, [], $module, $made);
+
+                return $made;
+            }
+            $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            if ($stored->lock_version !== $seen) {
+                throw new Refused('Someone else saved this assignment while you were changing it. Your words are still in the form; compare them with what is stored now, and save again.', 'lock_version');
+            }
+            $stored->fill($fields);
+            $this->refuseBrokenPromises($stored);
+            $changed = array_keys($stored->getDirty());
+            if ($changed !== []) {
+                $stored->lock_version++;
+                $stored->save();
+                $this->logbook->write('changed an assignment', $stored->title, ['changed' => $changed], $module, $stored);
+            }
+
+            return $stored;
+        });
+    }
+
+    private function refuseBrokenPromises(Assignment $stored): void
+    {
+        if (! $stored->isPublished()) {
+            return;
+        }
+        if ($stored->isDirty('rubric_version_id')) {
+            throw new Refused('Students can already see this rubric, so another cannot take its place.', 'rubric');
+        }
+        $before = $stored->getOriginal('due_at');
+        if ($stored->due_at === null || ($before !== null && $stored->due_at->lt($before))) {
+            throw new Refused('Students were promised the due time; it can be moved later, not earlier.', 'due_at');
+        }
+        $handedOut = $stored->scripts()->whereHas('marks')->exists();
+        if ($handedOut && $stored->isDirty(['second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands'])) {
+            throw new Refused('Scripts are with markers; how their marks settle and which bands they fall in can no longer change.', 'settle_rule');
+        }
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Release;
+
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Script;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Holds a script back from release with a reason, or lets it go again.
+ */
+final class HoldScript
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @param  string|null  $reason  null lets it go
+     *
+     * @throws Refused after release
+     */
+    public function __invoke(Script $script, ?string $reason): void
+    {
+        DB::transaction(function () use ($script, $reason): void {
+            $stored = Script::query()->lockForUpdate()->findOrFail($script->id);
+            if ($stored->result()->exists()) {
+                throw new Refused("The result of {$stored->code} has been released; it can no longer be held.");
+            }
+            $before = $stored->held_reason;
+            $stored->update(['held_reason' => $reason]);
+            $this->logbook->write($reason === null ? 'let a held script go' : 'held a script', $stored->code, ['reason' => $reason ?? $before], null, $stored->assignment);
+        });
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Release;
+
+use App\Logbook\Logbook;
+use App\Models\Result;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Records that a student opened a result, and for how long the page was in front of them.
+ */
+final class RecordReading
+{
+    /** The page reports this often, in seconds; a gap longer than twice that is not counted as reading. */
+    public const EVERY = 20;
+
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    public function opened(Result $result): void
+    {
+        DB::transaction(function () use ($result): void {
+            $stored = Result::query()->lockForUpdate()->findOrFail($result->id);
+            if ($stored->first_opened_at === null) {
+                // A line about a person carries no script code.
+                $this->logbook->write('opened their result', $stored->script->assignment->title, [], null, $stored->script->assignment);
+            }
+            $stored->forceFill([
+                'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(), 'openings' => $stored->openings + 1,
+            ])->save();
+        });
+    }
+
+    public function stillReading(Result $result): void
+    {
+        DB::transaction(function () use ($result): void {
+            $stored = Result::query()->lockForUpdate()->findOrFail($result->id);
+            $since = (int) abs(now()->diffInSeconds($stored->last_opened_at ?? now()));
+            $stored->forceFill([
+                'seconds_open' => $stored->seconds_open + min($since, 2 * self::EVERY), 'last_opened_at' => now(),
+            ])->save();
+        });
+    }
+}

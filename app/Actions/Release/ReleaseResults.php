@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Release;
+
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Mail\ResultReleased;
+use App\Models\Assignment;
+use App\Models\Result;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use YoungHarbor\Core\Standing;
+
+/**
+ * Releases results: each becomes a document that no later change reaches, and its student is told by mail.
+ */
+final class ReleaseResults
+{
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly ResultDocument $document,
+    ) {
+    }
+
+    /**
+     * @param  list<string>|null  $codes  script codes; null for every script that is ready
+     * @return int how many were released
+     *
+     * @throws Refused when one that was asked for is not ready: then none goes out
+     */
+    public function __invoke(Assignment $assignment, ?array $codes, User $by): int
+    {
+        return DB::transaction(function () use ($assignment, $codes, $by): int {
+            $scripts = Script::query()->where('assignment_id', $assignment->id)
+                ->when($codes !== null, fn ($query) => $query->whereIn('code', $codes))
+                ->orderBy('code')->lockForUpdate()->get();
+            $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin']);
+            $ready = $scripts->filter(fn (Script $script) => $script->standing() === Standing::Agreed);
+            $this->refuseUnready($codes, $scripts, $ready);
+            foreach ($ready as $script) {
+                $this->release($script->setRelation('assignment', $assignment), $by);
+            }
+
+            return $ready->count();
+        });
+    }
+
+    /**
+     * @param  list<string>|null  $codes
+     * @param  Collection<int, Script>  $scripts
+     * @param  Collection<int, Script>  $ready
+     */
+    private function refuseUnready(?array $codes, Collection $scripts, Collection $ready): void
+    {
+        if ($ready->isEmpty()) {
+            throw new Refused('No script is ready to be released. The list says what stands in the way.');
+        }
+        if ($codes === null) {
+            return;
+        }
+        $not = $scripts->reject(fn (Script $script) => $ready->contains($script));
+        if ($not->isNotEmpty() || $scripts->count() < count(array_unique($codes))) {
+            $named = $not->map(fn (Script $script) => "{$script->code} ({$script->standing()->value})")->implode(', ');
+            throw new Refused('Nothing was released, because not all you chose are ready: '.($named === '' ? 'some codes are not of this assignment' : $named).'.');
+        }
+    }
+
+    private function release(Script $script, User $by): void
+    {
+        $final = $this->document->of($script);
+        $result = Result::query()->create([
+            'script_id' => $script->id, 'document' => $final['document'], 'mark' => $final['mark'],
+            'band' => $final['band'], 'released_by' => $by->id, 'released_at' => now(),
+        ]);
+        $this->logbook->write('released a result', $script->code, ['mark' => $final['mark'], 'band' => $final['band']], null, $script->assignment);
+        Mail::to($script->student->email)->queue((new ResultReleased($result))->afterCommit());
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Release;
+
+use App\Enums\Part;
+use App\Models\Mark;
+use App\Models\Script;
+use App\Models\Settlement;
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Marks\FinalMark;
+use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\CriterionScore;
+use YoungHarbor\Core\Rubric\Level;
+use YoungHarbor\Core\Rubric\LevelCriterion;
+
+/**
+ * Writes down what a student is to see: mark, band, working, each criterion with all its levels and the one reached.
+ *
+ * Levels and comments are the first marker's; the working says how the mark came from both.
+ */
+final class ResultDocument
+{
+    /**
+     * @return array{document: array<string, mixed>, mark: string, band: string}
+     */
+    public function of(Script $script): array
+    {
+        $first = $script->mark(Part::First);
+        $settlement = $script->settlement;
+        assert($first instanceof Mark && $settlement instanceof Settlement);
+        $rubric = $first->rubricVersion->toCore();
+        $scale = $script->assignment->scale();
+        $final = FinalMark::of($settlement->toCore(), $scale, $rubric->decimals);
+        $score = $first->score();
+
+        return [
+            'mark' => (string) $final->mark,
+            'band' => $final->band->name,
+            'document' => [
+                'mark' => (string) $final->mark,
+                'out_of' => Figure::plain($score->outOf),
+                'band' => $final->band->name,
+                'band_span' => $scale->span($final->band, $rubric->decimals),
+                'late' => $script->currentHandin->late ?? false,
+                'two_marks' => $script->marks->count() > 1,
+                'working' => $final->working->toArray(),
+                'first_working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray(),
+                'general_comment' => $first->general_comment,
+                'criteria' => array_map(fn (Criterion $criterion) => $this->criterion($criterion, $first, $score->lines), $rubric->criteria),
+            ],
+        ];
+    }
+
+    /**
+     * @param  list<CriterionScore>  $lines
+     * @return array<string, mixed>
+     */
+    private function criterion(Criterion $criterion, Mark $mark, array $lines): array
+    {
+        $choice = $mark->choices[$criterion->id()] ?? [];
+        $line = array_values(array_filter($lines, fn (CriterionScore $line) => $line->criterion->id() === $criterion->id()))[0] ?? null;
+        $points = $line?->points;
+        $levels = $criterion instanceof LevelCriterion ? $this->levels($criterion, $choice, $points) : [];
+
+        return [
+            'title' => $criterion->title(),
+            'purpose' => $criterion->purpose(),
+            'weight' => $criterion->weight()->isZero() ? null : Figure::plain($criterion->weight()),
+            'points' => $points === null ? null : Figure::plain($points),
+            'max' => Figure::plain($criterion->max()),
+            'applies' => $line->applicable ?? true,
+            'between' => isset($choice['between']),
+            'levels' => $levels,
+            'comment' => is_string($choice['comment'] ?? null) ? $choice['comment'] : '',
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $choice
+     * @return list<array{title: string, points: string, descriptor: string, guidance: string, reached: bool}>
+     */
+    private function levels(LevelCriterion $criterion, array $choice, ?BigDecimal $points): array
+    {
+        $reached = match (true) {
+            isset($choice['level']) && is_string($choice['level']) => $criterion->level($choice['level']),
+            $points !== null => $criterion->reached($points),
+            default => null,
+        };
+
+        return array_map(fn (Level $level) => [
+            'title' => $level->title,
+            'points' => Figure::plain($level->points).($level->isRange() ? ' to '.Figure::plain($level->highest()) : ''),
+            'descriptor' => $level->descriptor,
+            'guidance' => $level->guidance,
+            'reached' => $reached !== null && $level->id === $reached->id,
+        ], $criterion->usable());
+    }
+}

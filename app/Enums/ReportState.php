@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Enums;
+
+/**
+ * Where the comparison of one hand-in is.
+ */
+enum ReportState: string
+{
+    case Waiting = 'waiting';
+    case Running = 'running';
+    case Ready = 'ready';
+    case Failed = 'failed';
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Extraction;
+
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\Process;
+
+/**
+ * Runs a reading program on an uploaded file in a child process, with limits on time, memory and output, nothing of
+ * our environment, and no shell.
+ */
+final class Child
+{
+    /**
+     * @param  list<string>  $command
+     * @return array{exit: int, out: string, error: string}
+     *
+     * @throws Refusal when a limit is reached
+     */
+    public function run(array $command, bool $limitAddressSpace): array
+    {
+        $seconds = (int) config('harbor.extraction.seconds');
+        $most = (int) config('harbor.extraction.output_megabytes') * 1_048_576;
+        $limits = ['prlimit', "--cpu={$seconds}", '--core=0', '--nofile=256'];
+        if ($limitAddressSpace) {
+            $limits[] = '--as='.((int) config('harbor.extraction.memory_megabytes') * 1_048_576);
+        }
+        $cleared = array_fill_keys(array_keys(getenv()), false);
+        $process = new Process([...$limits, ...$command], sys_get_temp_dir(), [...$cleared, 'PATH' => '/usr/bin:/bin', 'LC_ALL' => 'C.UTF-8'], null, $seconds);
+        $out = '';
+        $error = '';
+        try {
+            $process->start();
+            foreach ($process as $type => $piece) {
+                if ($type === Process::OUT) {
+                    $out .= $piece;
+                } else {
+                    $error = substr($error.$piece, 0, 4000);
+                }
+                if (strlen($out) > $most) {
+                    $process->stop(0);
+                    throw new Refusal('This file holds far more text than an essay. Hand in the text alone, without attachments or data.');
+                }
+            }
+        } catch (ProcessTimedOutException) {
+            throw new Refusal("This file could not be read within {$seconds} seconds. Save it again in your writing program, or as PDF.");
+        }
+
+        return ['exit' => $process->getExitCode() ?? 1, 'out' => $out, 'error' => $error];
+    }
+}

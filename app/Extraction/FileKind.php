@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Extraction;
+
+/**
+ * The kinds of files that can be handed in.
+ */
+enum FileKind: string
+{
+    case Text = 'txt';
+    case Markdown = 'md';
+    case Docx = 'docx';
+    case Odt = 'odt';
+    case Rtf = 'rtf';
+    case Html = 'html';
+    case Pdf = 'pdf';
+
+    public const ALL = '.docx, .odt, .pdf, .rtf, .txt, .md or .html';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Text => 'plain text',
+            self::Markdown => 'Markdown',
+            self::Docx => 'Word document (.docx)',
+            self::Odt => 'OpenDocument text (.odt)',
+            self::Rtf => 'Rich Text (.rtf)',
+            self::Html => 'web page (.html)',
+            self::Pdf => 'PDF',
+        };
+    }
+
+    /** How pandoc names the format; null for what other programs read. */
+    public function pandocFormat(): ?string
+    {
+        return match ($this) {
+            self::Markdown => 'markdown-raw_html-raw_tex',
+            self::Docx => 'docx',
+            self::Odt => 'odt',
+            self::Rtf => 'rtf',
+            self::Html => 'html',
+            self::Text, self::Pdf => null,
+        };
+    }
+
+    /** File name endings under which the kind usually goes. */
+    public function goesAs(string $extension): bool
+    {
+        return match ($this) {
+            self::Html => in_array($extension, ['html', 'htm', 'xhtml'], true),
+            self::Markdown => in_array($extension, ['md', 'markdown'], true),
+            self::Text => in_array($extension, ['txt', 'text', ''], true),
+            default => $extension === $this->value,
+        };
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Extraction;
+
+use YoungHarbor\Core\Text\Words;
+
+/**
+ * Reads a handed-in file: tells its kind, takes out its text, makes it safe to show.
+ */
+final class Reader
+{
+    public function __construct(
+        private readonly Detector $detector,
+        private readonly Child $child,
+        private readonly Cleaner $cleaner,
+    ) {
+    }
+
+    /**
+     * @throws Refusal with the reason and what would be taken
+     */
+    public function read(string $path, string $name): Extracted
+    {
+        $kind = $this->detector->detect($path, $name);
+        $html = match ($kind) {
+            FileKind::Text => $this->paragraphs((string) file_get_contents($path)),
+            FileKind::Pdf => $this->paragraphs($this->pdf($path)),
+            FileKind::Rtf => $this->rtf($path),
+            default => $this->pandoc($path, $kind),
+        };
+        $notes = [];
+        $extension = strtolower(pathinfo($name, PATHINFO_EXTENSION));
+        if (! $kind->goesAs($extension)) {
+            $notes[] = "It is named .{$extension} but holds {$kind->label()}; it was read as that.";
+        }
+
+        return $this->finished($kind, $this->cleaner->clean($html), $notes);
+    }
+
+    /** Text that was typed into the page. */
+    public function typed(string $text): Extracted
+    {
+        return $this->finished(FileKind::Text, $this->cleaner->clean($this->paragraphs($text)), []);
+    }
+
+    /**
+     * @param  list<string>  $notes
+     */
+    private function finished(FileKind $kind, string $html, array $notes): Extracted
+    {
+        $text = $this->cleaner->plain($html);
+        $words = Words::of($text)->count();
+        if ($words === 0) {
+            throw new Refusal($kind === FileKind::Pdf
+                ? 'The pages of this PDF hold no text, only pictures (as after scanning), so it can be neither read by markers as text nor screened. Export the PDF from your writing program instead of scanning it.'
+                : 'There are no words in this file. Open it to see whether it is the right one, and choose it again.');
+        }
+        if ($words > (int) config('harbor.extraction.words')) {
+            throw new Refusal('This file holds '.number_format($words).' words; at most '.number_format((int) config('harbor.extraction.words')).' are read. Hand in the text alone, without attachments or data.');
+        }
+
+        return new Extracted($kind, $html, $text, $words, $notes);
+    }
+
+    private function pandoc(string $path, FileKind $kind): string
+    {
+        $memory = (int) config('harbor.extraction.memory_megabytes');
+        $result = $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', '--from='.$kind->pandocFormat(), '--to=html', '--wrap=none', '--no-highlight', '--', $path], limitAddressSpace: false);
+        if ($result['exit'] !== 0) {
+            throw new Refusal("This {$kind->label()} is damaged and could not be read. Open it in your writing program, save it again and choose the new copy.");
+        }
+
+        return $result['out'];
+    }
+
+    private function rtf(string $path): string
+    {
+        $readable = (string) tempnam(sys_get_temp_dir(), 'rtf');
+        try {
+            file_put_contents($readable, RtfText::plainUnicode((string) file_get_contents($path)));
+
+            return $this->pandoc($readable, FileKind::Rtf);
+        } finally {
+            unlink($readable);
+        }
+    }
+
+    private function pdf(string $path): string
+    {
+        $result = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '-nopgbrk', '--', $path, '-'], limitAddressSpace: true);
+        if ($result['exit'] !== 0) {
+            $probe = $this->child->run(['pdfinfo', '--', $path], limitAddressSpace: true);
+            throw new Refusal(stripos($probe['error'], 'password') !== false
+                ? 'This PDF is password-protected. Save it without the password and choose it again.'
+                : 'This PDF is damaged and could not be read. Export it again from your writing program and choose the new copy.');
+        }
+
+        return $result['out'];
+    }
+
+    private function paragraphs(string $text): string
+    {
+        $text = preg_replace('/\A\x{FEFF}/u', '', str_replace(["\r\n", "\r", "\f"], ["\n", "\n", "\n\n"], $text)) ?? '';
+        // A hyphen at a line's end joins the two parts of a word.
+        $text = preg_replace('/(?<=\p{Ll})[-‐]\n(?=\p{Ll})/u', '', $text) ?? $text;
+        $paragraphs = preg_split('/\n[ \t]*\n+/', $text) ?: [];
+
+        return implode("\n", array_map(
+            fn (string $paragraph) => '<p>'.htmlspecialchars(trim($paragraph), ENT_QUOTES | ENT_SUBSTITUTE, 'UTF-8').'</p>',
+            array_filter($paragraphs, fn (string $paragraph) => trim($paragraph) !== ''),
+        ));
+    }
+}

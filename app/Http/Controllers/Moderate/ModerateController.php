@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Moderate;
+
+use App\Actions\Moderate\AcceptProposal;
+use App\Actions\Moderate\ProposeMark;
+use App\Enums\Part;
+use App\Http\Controllers\Controller;
+use App\Models\Assignment;
+use App\Models\Mark;
+use App\Models\Script;
+use App\Policies\AssignmentPolicy;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use YoungHarbor\Core\Standing;
+
+/**
+ * Two marks a script: which settled by the rule, which the markers have to settle, and where they do.
+ */
+final class ModerateController extends Controller
+{
+    public function index(Request $request, Assignment $assignment, AssignmentPolicy $policy): View
+    {
+        $this->authorize('viewModeration', $assignment);
+        $person = $this->person($request);
+        $all = $policy->viewAllMarks($person, $assignment);
+        $scripts = $assignment->scripts()->whereHas('marks', fn ($query) => $all ? $query : $query->where('marker_id', $person->id))
+            ->with(['marks.rubricVersion', 'marks.marker:id,name', 'settlement', 'result'])->get()
+            // A marker never learns anything of the other mark before both are in.
+            ->filter(fn (Script $script) => $all || $script->marks->every(fn (Mark $mark) => $mark->isDone()))
+            ->sortBy(fn (Script $script) => [$script->standing() === Standing::ToSettle ? 0 : 1, $script->code])->values();
+
+        return view('moderate.index', ['assignment' => $assignment, 'scripts' => $scripts, 'all' => $all, 'toSettle' => $scripts->filter(fn (Script $script) => $script->standing() === Standing::ToSettle)]);
+    }
+
+    public function show(Request $request, Script $script): View
+    {
+        $this->authorize('viewModeration', $script);
+        $script->load(['marks.marker:id,name', 'marks.rubricVersion', 'settlement', 'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id')]);
+        $first = $script->mark(Part::First);
+        $second = $script->mark(Part::Second);
+        $both = $first?->isDone() && $second?->isDone();
+
+        return view('moderate.show', [
+            'script' => $script, 'assignment' => $script->assignment, 'first' => $first, 'second' => $second,
+            'rubric' => $first?->rubricVersion->toCore(),
+            'why' => $both ? $script->assignment->settlement()->obstacle($first->exactTotal(), $second->exactTotal()) : null,
+            'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
+            'open' => $script->proposals->firstWhere('state', 'open'),
+        ]);
+    }
+
+    public function propose(Request $request, Script $script, ProposeMark $propose): RedirectResponse
+    {
+        $this->authorize('settle', $script);
+        $fields = $request->validate(
+            ['mark' => ['required', 'string', 'max:10'], 'reason' => ['required', 'string', 'min:10', 'max:4000']],
+            ['reason.*' => 'Write the reason in a sentence: the other marker, the examiner and the student’s working will show it.'],
+        );
+        $propose($script, $this->person($request), trim($fields['mark']), $fields['reason']);
+
+        return redirect()->route('moderate.show', $script)->with('said', 'Proposed. The other marker sees it on Today.');
+    }
+
+    public function accept(Request $request, Script $script, AcceptProposal $accept): RedirectResponse
+    {
+        $this->authorize('settle', $script);
+        $fields = $request->validate(['proposal' => ['required', 'integer']]);
+        $accept($script, (int) $fields['proposal'], $this->person($request));
+
+        return redirect()->route('moderate.show', $script)->with('said', "{$script->code} is settled.");
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Collect\AddPeople;
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Membership;
+use App\Models\Module;
+use App\Support\AssignmentCounts;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Modules: the list, a module's page, and making one (administrators).
+ */
+final class ModuleController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $person = $this->person($request);
+        $modules = Module::query()->withCount('assignments')
+            ->when(! $person->is_admin, fn ($query) => $query->whereHas('memberships', fn ($m) => $m->where('user_id', $person->id)))
+            ->orderBy('code')->get();
+
+        return view('modules.index', ['modules' => $modules, 'person' => $person]);
+    }
+
+    public function store(Request $request, AddPeople $addPeople): RedirectResponse
+    {
+        $this->authorize('create', Module::class);
+        $fields = $request->validate([
+            'code' => ['required', 'string', 'max:30'],
+            'title' => ['required', 'string', 'max:150'],
+            'coordinator_name' => ['required', 'string', 'max:150'],
+            'coordinator_email' => ['required', 'email', 'max:190'],
+        ]);
+        $module = DB::transaction(function () use ($fields, $addPeople): Module {
+            $module = Module::query()->create(['code' => $fields['code'], 'title' => $fields['title']]);
+            $addPeople($module, Role::Coordinator, [['name' => $fields['coordinator_name'], 'email' => mb_strtolower($fields['coordinator_email']), 'number' => null, 'section' => null]]);
+
+            return $module;
+        });
+
+        return redirect()->route('modules.show', $module)->with('said', 'The module is made and its coordinator has been written to.');
+    }
+
+    public function show(Request $request, Module $module, AssignmentCounts $counts): View
+    {
+        $this->authorize('view', $module);
+        $person = $this->person($request);
+        $isStudent = $person->roleIn($module->id) === Role::Student;
+        $assignments = $module->assignments()->orderByDesc('due_at')->get()
+            ->filter(fn (Assignment $assignment) => ! $isStudent || $assignment->isOpen());
+        $staff = $module->memberships()->with('user')->where('role', '!=', Role::Student)->get()->sortBy(fn (Membership $m) => $m->role->value.$m->user->name);
+
+        return view('modules.show', [
+            'module' => $module,
+            'assignments' => $assignments,
+            'counts' => $isStudent ? [] : $counts->ofMany($assignments),
+            'staff' => $staff,
+            'students' => $module->memberships()->where('role', Role::Student)->count(),
+            'rubrics' => $isStudent ? collect() : $module->rubrics()->with('latestVersion')->orderBy('title')->get(),
+            'role' => $person->roleIn($module->id),
+        ]);
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Release;
+
+use App\Actions\Release\RecordReading;
+use App\Http\Controllers\Controller;
+use App\Models\Result;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/**
+ * A released result as its student sees it. Opening it is recorded; a coordinator's look is not an opening.
+ */
+final class ResultController extends Controller
+{
+    public function show(Request $request, Result $result, RecordReading $record): View
+    {
+        $this->authorize('view', $result);
+        $own = $request->user()?->can('read', $result) === true;
+        if ($own) {
+            $record->opened($result);
+        }
+
+        return view('release.result', ['result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment, 'own' => $own]);
+    }
+
+    /** The page says every while that it is still being read. */
+    public function reading(Request $request, Result $result, RecordReading $record): Response
+    {
+        $this->authorize('read', $result);
+        $record->stillReading($result);
+
+        return response()->noContent();
+    }
+}

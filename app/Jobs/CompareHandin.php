@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Screen\CompareHandin as Compare;
+use App\Enums\ReportState;
+use App\Models\Handin;
+use App\Models\OverlapReport;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Queue\Middleware\WithoutOverlapping;
+use Throwable;
+
+/**
+ * Compares one hand-in with the others of its assignment. May be run again at any time: it replaces what it found.
+ */
+final class CompareHandin implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 3;
+
+    public int $timeout = 240;
+
+    public function __construct(
+        public readonly int $handinId,
+        public readonly bool $tellOthers = true,
+    ) {
+    }
+
+    /**
+     * @return list<object>
+     */
+    public function middleware(): array
+    {
+        return [(new WithoutOverlapping("compare-{$this->handinId}"))->releaseAfter(5)->expireAfter(300)];
+    }
+
+    public function handle(Compare $compare): void
+    {
+        $handin = Handin::query()->find($this->handinId);
+        if ($handin === null) {
+            return;
+        }
+        foreach ($compare($handin, $this->tellOthers) as $other) {
+            self::dispatch($other, false);
+        }
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        OverlapReport::query()->where('handin_id', $this->handinId)->update([
+            'state' => ReportState::Failed,
+            'failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500),
+        ]);
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+
+/**
+ * One attempt as it was handed in. Every attempt is kept.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $script_id
+ * @property int $attempt
+ * @property string $kind
+ * @property string $original_name
+ * @property string $path
+ * @property int $bytes
+ * @property string $sha256
+ * @property int $words
+ * @property string $text
+ * @property string $html
+ * @property list<string> $notes
+ * @property Carbon $due_at
+ * @property bool $late
+ * @property Carbon $received_at
+ * @property-read Script $script
+ * @property-read OverlapReport|null $report
+ */
+final class Handin extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    protected $hidden = ['original_name', 'path'];
+
+    protected function casts(): array
+    {
+        return ['notes' => 'array', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
+    }
+
+    /**
+     * @return BelongsTo<Script, $this>
+     */
+    public function script(): BelongsTo
+    {
+        return $this->belongsTo(Script::class);
+    }
+
+    /**
+     * @return HasOne<OverlapReport, $this>
+     */
+    public function report(): HasOne
+    {
+        return $this->hasOne(OverlapReport::class);
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Enums\Part;
+use App\Models\Concerns\HasPublicId;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Rubric\Score;
+use YoungHarbor\Core\Rubric\Scorer;
+
+/**
+ * One marker's mark of one script. First and second marks are separate rows that never overwrite each other.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $script_id
+ * @property Part $part
+ * @property int $marker_id
+ * @property int $rubric_version_id
+ * @property int $handin_id
+ * @property array<string, array<string, mixed>> $choices
+ * @property string $general_comment
+ * @property string|null $total
+ * @property int $lock_version
+ * @property Carbon|null $begun_at
+ * @property Carbon|null $done_at
+ * @property Carbon $updated_at
+ * @property-read Script $script
+ * @property-read User $marker
+ * @property-read RubricVersion $rubricVersion
+ * @property-read Handin $handin
+ */
+final class Mark extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['part' => Part::class, 'choices' => 'array', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
+    }
+
+    /**
+     * @return BelongsTo<Script, $this>
+     */
+    public function script(): BelongsTo
+    {
+        return $this->belongsTo(Script::class);
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function marker(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'marker_id');
+    }
+
+    /**
+     * @return BelongsTo<RubricVersion, $this>
+     */
+    public function rubricVersion(): BelongsTo
+    {
+        return $this->belongsTo(RubricVersion::class);
+    }
+
+    /**
+     * @return BelongsTo<Handin, $this>
+     */
+    public function handin(): BelongsTo
+    {
+        return $this->belongsTo(Handin::class);
+    }
+
+    public function score(): Score
+    {
+        return Scorer::score($this->rubricVersion->toCore(), $this->choices);
+    }
+
+    public function isDone(): bool
+    {
+        return $this->done_at !== null;
+    }
+
+    /** The total of a finished mark, at the rubric's decimals. */
+    public function exactTotal(): BigDecimal
+    {
+        return BigDecimal::of((string) $this->total)->toScale($this->rubricVersion->toCore()->decimals);
+    }
+
+    /** The total as people read it, or null before the mark is finished. */
+    public function shownTotal(): ?string
+    {
+        return $this->total === null ? null : (string) $this->exactTotal();
+    }
+}

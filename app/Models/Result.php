@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\HasPublicId;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use LogicException;
+
+/**
+ * What was released to a student: a document that no later change reaches.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $script_id
+ * @property array<string, mixed> $document
+ * @property string $mark
+ * @property string $band
+ * @property int $released_by
+ * @property Carbon $released_at
+ * @property Carbon|null $first_opened_at
+ * @property Carbon|null $last_opened_at
+ * @property int $openings
+ * @property int $seconds_open
+ * @property-read Script $script
+ */
+final class Result extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return [
+            'document' => 'array', 'released_at' => 'datetime',
+            'first_opened_at' => 'datetime', 'last_opened_at' => 'datetime',
+        ];
+    }
+
+    protected static function booted(): void
+    {
+        self::updating(function (Result $result): void {
+            if ($result->isDirty(['document', 'mark', 'band', 'script_id'])) {
+                throw new LogicException('A released result never changes.');
+            }
+        });
+    }
+
+    /**
+     * @return BelongsTo<Script, $this>
+     */
+    public function script(): BelongsTo
+    {
+        return $this->belongsTo(Script::class);
+    }
+
+    /** The mark as it was released, at the decimals it was rounded to. */
+    public function shownMark(): string
+    {
+        return (string) BigDecimal::of((string) ($this->document['mark'] ?? $this->mark));
+    }
+}

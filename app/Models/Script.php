@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Enums\Part;
+use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Standing;
+
+/**
+ * One student's place in one assignment, known to markers by its code only.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $assignment_id
+ * @property int $student_id
+ * @property string $code
+ * @property int|null $current_handin_id
+ * @property string|null $held_reason
+ * @property Carbon|null $brief_opened_at
+ * @property-read Assignment $assignment
+ * @property-read User $student
+ * @property-read Handin|null $currentHandin
+ * @property-read Collection<int, Handin> $handins
+ * @property-read Collection<int, Mark> $marks
+ * @property-read Settlement|null $settlement
+ * @property-read Result|null $result
+ * @property-read Collection<int, Proposal> $proposals
+ */
+final class Script extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    protected $hidden = ['student_id'];
+
+    protected function casts(): array
+    {
+        return ['brief_opened_at' => 'datetime'];
+    }
+
+    /**
+     * @return BelongsTo<Assignment, $this>
+     */
+    public function assignment(): BelongsTo
+    {
+        return $this->belongsTo(Assignment::class);
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function student(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'student_id');
+    }
+
+    /**
+     * @return BelongsTo<Handin, $this>
+     */
+    public function currentHandin(): BelongsTo
+    {
+        return $this->belongsTo(Handin::class, 'current_handin_id');
+    }
+
+    /**
+     * @return HasMany<Handin, $this>
+     */
+    public function handins(): HasMany
+    {
+        return $this->hasMany(Handin::class);
+    }
+
+    /**
+     * @return HasMany<Mark, $this>
+     */
+    public function marks(): HasMany
+    {
+        return $this->hasMany(Mark::class);
+    }
+
+    /**
+     * @return HasOne<Settlement, $this>
+     */
+    public function settlement(): HasOne
+    {
+        return $this->hasOne(Settlement::class);
+    }
+
+    /**
+     * @return HasOne<Result, $this>
+     */
+    public function result(): HasOne
+    {
+        return $this->hasOne(Result::class);
+    }
+
+    /**
+     * @return HasMany<Proposal, $this>
+     */
+    public function proposals(): HasMany
+    {
+        return $this->hasMany(Proposal::class);
+    }
+
+    public function mark(Part $part): ?Mark
+    {
+        return $this->marks->first(fn (Mark $mark) => $mark->part === $part);
+    }
+
+    /** Where the script is. Needs `marks`, `settlement` and `result` loaded when many are asked. */
+    public function standing(): Standing
+    {
+        $first = $this->mark(Part::First);
+        $second = $this->mark(Part::Second);
+
+        return Standing::of(
+            handedIn: $this->current_handin_id !== null,
+            sharedOut: $first !== null,
+            firstDone: $first?->done_at !== null,
+            secondWanted: $second !== null,
+            secondBegun: $second?->begun_at !== null,
+            secondDone: $second?->done_at !== null,
+            agreed: $this->settlement !== null,
+            held: $this->held_reason !== null,
+            released: $this->result !== null,
+        );
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Enums\Role;
+use App\Models\Concerns\HasPublicId;
+use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Carbon;
+
+/**
+ * A person with an account. What they may do depends on their membership in a module.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property string $name
+ * @property string $email
+ * @property string|null $number
+ * @property string $password
+ * @property bool $is_admin
+ * @property string $theme
+ * @property Carbon|null $joined_at
+ * @property-read Collection<int, Membership> $memberships
+ */
+final class User extends Authenticatable
+{
+    /** @use HasFactory<UserFactory> */
+    use HasFactory;
+
+    use HasPublicId;
+    use Notifiable;
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime'];
+    }
+
+    /**
+     * @return HasMany<Membership, $this>
+     */
+    public function memberships(): HasMany
+    {
+        return $this->hasMany(Membership::class);
+    }
+
+    /** The person's role in a module; null for someone who is not in it. */
+    public function roleIn(int $moduleId): ?Role
+    {
+        return $this->memberships->firstWhere('module_id', $moduleId)?->role;
+    }
+
+    public function coordinates(int $moduleId): bool
+    {
+        return $this->roleIn($moduleId) === Role::Coordinator;
+    }
+
+    public function coordinatesAny(): bool
+    {
+        return $this->memberships->contains(fn (Membership $membership) => $membership->role === Role::Coordinator);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Mark;
+use App\Models\User;
+
+final class AssignmentPolicy
+{
+    public function view(User $user, Assignment $assignment): bool
+    {
+        return match ($user->roleIn($assignment->module_id)) {
+            null => false,
+            Role::Student => $assignment->isOpen(),
+            default => true,
+        };
+    }
+
+    public function coordinate(User $user, Assignment $assignment): bool
+    {
+        return $user->coordinates($assignment->module_id);
+    }
+
+    public function handIn(User $user, Assignment $assignment): bool
+    {
+        return $user->roleIn($assignment->module_id) === Role::Student && $assignment->isOpen();
+    }
+
+    /** Whoever marks here, and the coordinator, who sees how far marking is. */
+    public function viewMarking(User $user, Assignment $assignment): bool
+    {
+        return $user->coordinates($assignment->module_id)
+            || ($user->roleIn($assignment->module_id) === Role::Tutor);
+    }
+
+    /** Coordinator and examiner see every pair of marks; markers see the moderation of their own scripts. */
+    public function viewModeration(User $user, Assignment $assignment): bool
+    {
+        return ! in_array($user->roleIn($assignment->module_id), [null, Role::Student], true);
+    }
+
+    public function viewAllMarks(User $user, Assignment $assignment): bool
+    {
+        $role = $user->roleIn($assignment->module_id);
+
+        // A coordinator who also marks here sees what other markers see while their own marks are open.
+        return $role === Role::Examiner || ($role === Role::Coordinator && ! $this->hasOpenMarks($user, $assignment));
+    }
+
+    private function hasOpenMarks(User $user, Assignment $assignment): bool
+    {
+        return Mark::query()->where('marker_id', $user->id)->whereNull('done_at')
+            ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->exists();
+    }
+}

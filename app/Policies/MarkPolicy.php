@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Mark;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+final class MarkPolicy
+{
+    /** A mark on the desk is its marker's alone: nobody else opens it by its address. */
+    public function open(User $user, Mark $mark): Response
+    {
+        return $mark->marker_id === $user->id
+            ? Response::allow()
+            : Response::deny('This script is with another marker. Your own scripts are listed under Mark.');
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Module;
+use App\Models\User;
+
+final class ModulePolicy
+{
+    public function create(User $user): bool
+    {
+        return $user->is_admin;
+    }
+
+    public function view(User $user, Module $module): bool
+    {
+        return $user->is_admin || $user->roleIn($module->id) !== null;
+    }
+
+    public function coordinate(User $user, Module $module): bool
+    {
+        return $user->coordinates($module->id);
+    }
+
+    /** Adding people also falls to the administrator, who makes a module before it has a coordinator. */
+    public function addPeople(User $user, Module $module): bool
+    {
+        return $user->is_admin || $user->coordinates($module->id);
+    }
+
+    public function viewGradeBook(User $user, Module $module): bool
+    {
+        return $user->coordinates($module->id);
+    }
+
+    public function viewLogbook(User $user, Module $module): bool
+    {
+        return $user->coordinates($module->id);
+    }
+}

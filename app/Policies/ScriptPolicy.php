@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Mark;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+final class ScriptPolicy
+{
+    public function coordinate(User $user, Script $script): bool
+    {
+        return $user->coordinates($script->assignment->module_id);
+    }
+
+    /** The coordinator, and the script's markers when the assignment lets them see what screening found. */
+    public function viewOverlap(User $user, Script $script): bool
+    {
+        return $user->coordinates($script->assignment->module_id)
+            || ($script->assignment->markers_see_overlap && $this->markOf($user, $script) !== null);
+    }
+
+    /** Both marks beside each other: never before both are in for someone who marks the script. */
+    public function viewModeration(User $user, Script $script): Response
+    {
+        $bothIn = $script->marks->isNotEmpty() && $script->marks->every(fn (Mark $mark) => $mark->isDone());
+        if ($this->markOf($user, $script) !== null) {
+            return $bothIn
+                ? Response::allow()
+                : Response::deny('You will see both marks when both are done. Until then each is made without the other.');
+        }
+
+        return app(AssignmentPolicy::class)->viewAllMarks($user, $script->assignment)
+            ? Response::allow()
+            : Response::deny('This script is not one of yours.');
+    }
+
+    public function settle(User $user, Script $script): bool
+    {
+        return $this->markOf($user, $script) !== null;
+    }
+
+    private function markOf(User $user, Script $script): ?Mark
+    {
+        return $script->marks->first(fn (Mark $mark) => $mark->marker_id === $user->id);
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Assignment;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Fairway\Counts;
+
+/**
+ * The numbers of an assignment, counted by the database in one query however many scripts and assignments there are.
+ */
+final class AssignmentCounts
+{
+    public function of(Assignment $assignment): Counts
+    {
+        return $this->ofMany([$assignment])[$assignment->id];
+    }
+
+    /**
+     * @param  iterable<Assignment>  $assignments
+     * @return array<int, Counts> by assignment id
+     */
+    public function ofMany(iterable $assignments): array
+    {
+        $assignments = collect($assignments)->keyBy('id');
+        $rows = DB::table('scripts as s')
+            ->leftJoin('overlap_reports as o', 'o.handin_id', '=', 's.current_handin_id')
+            ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', 's.id')->where('f.part', 'first'))
+            ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', 's.id')->where('m.part', 'second'))
+            ->leftJoin('settlements as t', 't.script_id', '=', 's.id')
+            ->leftJoin('results as r', 'r.script_id', '=', 's.id')
+            ->whereIn('s.assignment_id', $assignments->keys())
+            ->groupBy('s.assignment_id')
+            ->selectRaw("s.assignment_id, COUNT(*) AS expected,
+                COALESCE(SUM(s.current_handin_id IS NOT NULL), 0) AS handed_in,
+                COALESCE(SUM(o.state = 'ready'), 0) AS screened,
+                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed,
+                COALESCE(SUM(f.id IS NOT NULL), 0) AS shared_out,
+                COUNT(DISTINCT f.marker_id) AS tutors,
+                COALESCE(SUM(f.done_at IS NOT NULL), 0) AS first_done,
+                COALESCE(SUM(m.done_at IS NOT NULL), 0) AS second_done,
+                COALESCE(SUM(f.done_at IS NOT NULL AND m.done_at IS NOT NULL AND t.id IS NULL), 0) AS to_settle,
+                COALESCE(SUM(t.id IS NOT NULL), 0) AS agreed,
+                COALESCE(SUM(s.held_reason IS NOT NULL AND r.id IS NULL), 0) AS held,
+                COALESCE(SUM(r.id IS NOT NULL), 0) AS released")
+            ->get()->keyBy('assignment_id');
+
+        return $assignments->map(fn (Assignment $assignment) => $this->counts($assignment, $rows[$assignment->id] ?? null))->all();
+    }
+
+    private function counts(Assignment $assignment, ?object $row): Counts
+    {
+        $n = fn (string $column): int => (int) ($row->{$column} ?? 0);
+
+        return new Counts(
+            published: $assignment->isPublished(),
+            pastDue: $assignment->isPastDue(),
+            expected: $n('expected'),
+            handedIn: $n('handed_in'),
+            screened: $n('screened'),
+            screeningFailed: $n('screening_failed'),
+            sharedOut: $n('shared_out'),
+            tutors: $n('tutors'),
+            firstDone: $n('first_done'),
+            secondMarking: $assignment->second_marking,
+            secondDone: $n('second_done'),
+            toSettle: $n('to_settle'),
+            agreed: $n('agreed'),
+            held: $n('held'),
+            released: $n('released'),
+        );
+    }
+}

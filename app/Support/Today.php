@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Mark;
+use App\Models\Membership;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use YoungHarbor\Core\Fairway\Counts;
+
+/**
+ * What needs a person today. Every list is one query, however many assignments there are.
+ */
+final class Today
+{
+    public function __construct(private readonly AssignmentCounts $counts)
+    {
+    }
+
+    /**
+     * @return list<TodayItem> most urgent first
+     */
+    public function of(User $person): array
+    {
+        $items = [...$this->asCoordinator($person), ...$this->asMarker($person), ...$this->asStudent($person)];
+        usort($items, fn (TodayItem $a, TodayItem $b) => [$b->needsYou, $a->by === null, $a->by] <=> [$a->needsYou, $b->by === null, $b->by]);
+
+        return $items;
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function asCoordinator(User $person): array
+    {
+        $assignments = Assignment::query()->with('module')->whereIn('module_id', $this->modulesAs($person, Role::Coordinator))->get();
+        $counts = $this->counts->ofMany($assignments);
+        $items = [];
+        foreach ($assignments as $assignment) {
+            array_push($items, ...$this->steps($assignment, $counts[$assignment->id]));
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function steps(Assignment $assignment, Counts $n): array
+    {
+        $item = fn (string $what, string $route, string $step, bool $needsYou = true, string $byWhat = 'due') => new TodayItem(
+            $assignment, $what, route($route, $assignment), $step, $needsYou,
+            $byWhat === 'promised' ? $assignment->promised_on : $assignment->due_at, $byWhat,
+        );
+        $open = $n->handedIn - $n->sharedOut;
+        $ready = $n->agreed - $n->released - $n->held;
+        $items = [];
+        if (! $n->published) {
+            return [$item('Not open to students yet', 'plan.edit', 'Finish and open it')];
+        }
+        if ($n->screeningFailed > 0) {
+            $items[] = $item($n->screeningFailed === 1 ? '1 comparison failed' : "{$n->screeningFailed} comparisons failed", 'screen.index', 'See why');
+        }
+        if ($n->pastDue && $open > 0) {
+            $items[] = $item($open === 1 ? '1 script is not shared out' : "{$open} scripts are not shared out", 'share-out.index', 'Share out', byWhat: 'promised');
+        }
+        if ($ready > 0 && $n->agreed >= $n->handedIn) {
+            $items[] = $item($ready === 1 ? '1 result is ready to release' : "{$ready} results are ready to release", 'release.index', 'Open the ready check', byWhat: 'promised');
+        }
+        if ($n->handedIn > 0 && $n->released === $n->handedIn && ! $assignment->namesRevealed()) {
+            $items[] = $item('Everything is released; names are still hidden from markers', 'release.index', 'Reveal names', false, 'promised');
+        }
+        if ($n->toSettle > 0) {
+            $items[] = $item($n->toSettle === 1 ? '1 script waits to be settled by its two markers' : "{$n->toSettle} scripts wait to be settled by their two markers", 'moderate.index', 'See which', byWhat: 'promised');
+        }
+        if ($items === [] && ! $n->pastDue) {
+            $items[] = $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false);
+        }
+        if ($items === [] && $n->released < $n->handedIn) {
+            $done = $n->secondMarking ? "{$n->firstDone} first and {$n->secondDone} second marks of {$n->handedIn} are in" : "{$n->firstDone} of {$n->handedIn} are marked";
+            $items[] = $item($done, 'moderate.index', 'See how far', false, 'promised');
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function asMarker(User $person): array
+    {
+        $items = [];
+        $open = Mark::query()->where('marker_id', $person->id)->whereNull('done_at')
+            ->whereHas('script', fn ($query) => $query->whereNull('held_reason'))
+            ->with('script.assignment.module')->orderByDesc('begun_at')->orderBy('public_id')->get();
+        foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id) as $marks) {
+            $mark = $marks->firstOrFail();
+            $items[] = new TodayItem(
+                $mark->script->assignment, $marks->count() === 1 ? '1 script to mark' : "{$marks->count()} scripts to mark",
+                route('mark.desk', $mark), 'Go to the desk', true, $mark->script->assignment->promised_on, 'promised',
+            );
+        }
+        foreach ($this->toSettle($person)->groupBy('assignment_id') as $scripts) {
+            $script = $scripts->firstOrFail();
+            $items[] = new TodayItem(
+                $script->assignment, $scripts->count() === 1 ? "{$script->code} to settle with the other marker" : "{$scripts->count()} scripts to settle with the other marker",
+                route('moderate.show', $script), 'Settle', true, $script->assignment->promised_on, 'promised',
+            );
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return Collection<int, Script>
+     */
+    private function toSettle(User $person): Collection
+    {
+        return Script::query()->with('assignment.module')
+            ->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id))
+            ->whereDoesntHave('marks', fn ($query) => $query->whereNull('done_at'))
+            ->whereDoesntHave('settlement')
+            // With an open proposal it is the other marker's turn.
+            ->whereDoesntHave('proposals', fn ($query) => $query->where('state', 'open')->where('proposed_by', $person->id))
+            ->orderBy('code')->get();
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function asStudent(User $person): array
+    {
+        $items = [];
+        $scripts = Script::query()->where('student_id', $person->id)->with(['assignment.module', 'result', 'currentHandin'])->get();
+        foreach ($scripts as $script) {
+            $assignment = $script->assignment;
+            if ($script->result !== null) {
+                $unread = $script->result->first_opened_at === null;
+                $items[] = new TodayItem($assignment, $unread ? 'Your result is here' : 'Your result', route('results.show', $script->result), $unread ? 'Read it' : 'Read it again', $unread, $script->result->released_at, 'released');
+            } elseif ($assignment->isOpen()) {
+                $in = $script->currentHandin;
+                $items[] = $in === null
+                    ? new TodayItem($assignment, $assignment->isPastDue() ? 'Not handed in; the due time has passed' : 'Not handed in yet', route('hand-in.show', $assignment), 'Read the brief and hand in', $assignment->takesHandIns(), $assignment->due_at)
+                    : new TodayItem($assignment, 'Handed in'.($in->late ? ' late' : '').', '.Clock::shown($in->received_at), route('hand-in.show', $assignment), 'See what was handed in', false, $assignment->due_at);
+            }
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return list<int>
+     */
+    private function modulesAs(User $person, Role $role): array
+    {
+        return array_values($person->memberships->filter(fn (Membership $membership) => $membership->role === $role)->map(fn (Membership $membership) => $membership->module_id)->all());
+    }
+}

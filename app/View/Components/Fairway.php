@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\View\Components;
+
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Mark as MarkModel;
+use App\Models\User;
+use App\Support\AssignmentCounts;
+use Illuminate\Contracts\View\View;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\View\Component;
+use YoungHarbor\Core\Fairway\Fairway as CoreFairway;
+use YoungHarbor\Core\Fairway\Mark;
+use YoungHarbor\Core\Stage;
+
+/**
+ * The strip at the top of every assignment page: seven stages, how far each is, and where something needs the reader.
+ */
+final class Fairway extends Component
+{
+    public readonly ?Role $role;
+
+    public function __construct(
+        public readonly Assignment $assignment,
+        private readonly AssignmentCounts $counts,
+        public readonly ?Stage $here = null,
+        public readonly bool $slim = false,
+        private readonly ?int $openMarks = null,
+    ) {
+        $user = Auth::user();
+        $this->role = $user instanceof User ? $user->roleIn($assignment->module_id) : null;
+    }
+
+    public function render(): View
+    {
+        return view('components.fairway', ['marks' => array_map(fn (Mark $mark) => [
+            'mark' => $this->role === Role::Coordinator ? $mark : $this->forStaff($mark),
+            'link' => $this->link($mark->stage),
+        ], CoreFairway::of($this->counts->of($this->assignment)))]);
+    }
+
+    /** Markers and the examiner are told what waits for them, not for the coordinator. */
+    private function forStaff(Mark $mark): Mark
+    {
+        if ($mark->stage === Stage::Mark && $this->role === Role::Tutor) {
+            $open = $this->openMarks ?? MarkModel::query()->where('marker_id', Auth::id())->whereNull('done_at')
+                ->whereIn('script_id', fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $this->assignment->id))->count();
+
+            return new Mark($mark->stage, $mark->progress, $open === 0 ? 'nothing left for you' : "{$open} still yours", $open > 0);
+        }
+
+        return new Mark($mark->stage, $mark->progress, in_array($mark->stage, [Stage::Collect, Stage::Screen, Stage::ShareOut], true) ? '' : $mark->note);
+    }
+
+    private function link(Stage $stage): ?string
+    {
+        $route = match ($stage) {
+            Stage::Plan => 'plan.edit',
+            Stage::Mark => 'mark.index',
+            default => $stage->value.'.index',
+        };
+        $open = match ($this->role) {
+            Role::Coordinator => true,
+            Role::Tutor => in_array($stage, [Stage::Mark, Stage::Moderate], true),
+            Role::Examiner => $stage === Stage::Moderate,
+            default => false,
+        };
+
+        return $open ? route($route, $this->assignment) : null;
+    }
+}

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'institution' => env('HARBOR_INSTITUTION', 'Merrow Coast College'),
+
+    // Demo sign-ins and the mail reader exist only when this is set.
+    'demo' => (bool) env('HARBOR_DEMO', false),
+
+    // Times are kept in UTC and shown in the institution's zone.
+    'timezone' => env('HARBOR_TIMEZONE', 'Europe/London'),
+
+    // Where uploaded files and the logbook's head are kept: never below the web server's folder.
+    'files' => env('HARBOR_FILES', storage_path('app/private')),
+    'mail' => env('HARBOR_MAIL', storage_path('app/mail')),
+
+    'upload' => [
+        'max_megabytes' => 20,
+    ],
+
+    // Child processes that read uploaded files (pandoc, pdftotext).
+    'extraction' => [
+        'seconds' => 30,
+        'memory_megabytes' => 512,
+        'output_megabytes' => 8,
+        'unpacked_megabytes' => 120,
+        'entries' => 4000,
+        'words' => 100_000,
+    ],
+
+    'overlap' => [
+        'min_words' => 8,
+        'gap' => 2,
+        // Common practice: look from about 20 %, closely from about 30 %.
+        'look' => '20',
+        'look_closely' => '30',
+    ],
+
+    // Scales that ship. Common practice, no source.
+    'bands' => [
+        'classes' => ['name' => 'Degree classes', 'bands' => [
+            ['name' => 'Fail', 'from' => '0'],
+            ['name' => 'Third', 'from' => '40'],
+            ['name' => 'Lower second', 'from' => '50'],
+            ['name' => 'Upper second', 'from' => '60'],
+            ['name' => 'First', 'from' => '70'],
+        ]],
+        'pass' => ['name' => 'Pass or fail', 'bands' => [
+            ['name' => 'Fail', 'from' => '0'],
+            ['name' => 'Pass', 'from' => '40'],
+        ]],
+    ],
+];

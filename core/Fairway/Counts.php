@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Fairway;
+
+/**
+ * The numbers of one assignment that its fairway is drawn from.
+ */
+final readonly class Counts
+{
+    public function __construct(
+        public bool $published,
+        public bool $pastDue,
+        public int $expected,
+        public int $handedIn,
+        public int $screened,
+        public int $screeningFailed,
+        public int $sharedOut,
+        public int $tutors,
+        public int $firstDone,
+        public bool $secondMarking,
+        public int $secondDone,
+        public int $toSettle,
+        public int $agreed,
+        public int $held,
+        public int $released,
+    ) {
+    }
+}

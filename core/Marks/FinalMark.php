@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Marks;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use YoungHarbor\Core\Moderation\Settled;
+
+/**
+ * The mark as it is released: the settled mark, exact, rounded once, and the band it falls in.
+ */
+final readonly class FinalMark
+{
+    private function __construct(
+        public BigDecimal $mark,
+        public Band $band,
+        public Working $working,
+    ) {
+    }
+
+    /**
+     * @param  int<0, 3>  $decimals
+     */
+    public static function of(Settled $settled, BandScale $scale, int $decimals): self
+    {
+        $mark = $settled->mark->toScale($decimals, RoundingMode::HALF_UP);
+        $working = $settled->working;
+        if (! $mark->isEqualTo($settled->mark)) {
+            $working = $working->then(new WorkingLine('Rounded', 'once, half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));
+        }
+        $band = $scale->bandFor($mark);
+        $working = $working->then(new WorkingLine('Band', $scale->name.', '.$scale->span($band, $decimals), $band->name));
+
+        return new self($mark, $band, $working);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+
+/**
+ * One step of a checklist and the points for having done it.
+ */
+final readonly class ChecklistItem
+{
+    public function __construct(
+        public string $id,
+        public string $title,
+        public BigDecimal $points,
+    ) {
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * A criterion on which the marker only writes.
+ */
+final readonly class CommentCriterion implements Criterion
+{
+    use CommonParts;
+
+    public function __construct(private Head $head)
+    {
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Comment;
+    }
+
+    public function max(): BigDecimal
+    {
+        return BigDecimal::zero();
+    }
+
+    public function points(array $mark): ?BigDecimal
+    {
+        if (array_diff(array_keys($mark), ['comment']) !== []) {
+            throw InvalidInput::at($this->id(), 'takes a comment and nothing else');
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * A criterion marked by choosing a level, a point between two levels, or points by hand.
+ */
+final readonly class LevelCriterion implements Criterion
+{
+    use CommonParts;
+
+    /**
+     * @param  list<Level>  $levels  in the rubric's order, those not used on this criterion included
+     */
+    public function __construct(
+        private Head $head,
+        public array $levels,
+    ) {
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Levels;
+    }
+
+    /**
+     * The levels that can be chosen here, from the fewest points to the most.
+     *
+     * @return list<Level>
+     */
+    public function usable(): array
+    {
+        $usable = array_values(array_filter($this->levels, fn (Level $level) => $level->used));
+        usort($usable, fn (Level $a, Level $b) => $a->points->compareTo($b->points) ?: $a->highest()->compareTo($b->highest()));
+
+        return $usable;
+    }
+
+    public function level(string $id): ?Level
+    {
+        foreach ($this->levels as $level) {
+            if ($level->id === $id) {
+                return $level;
+            }
+        }
+
+        return null;
+    }
+
+    public function max(): BigDecimal
+    {
+        $max = BigDecimal::zero();
+        foreach ($this->usable() as $level) {
+            $max = BigDecimal::max($max, $level->highest());
+        }
+
+        return $max;
+    }
+
+    public function points(array $mark): ?BigDecimal
+    {
+        if (isset($mark['between'])) {
+            return $this->between($mark);
+        }
+        if (! isset($mark['level'])) {
+            return isset($mark['points']) ? $this->ownPoints($mark) : null;
+        }
+        $level = is_string($mark['level']) ? $this->level($mark['level']) : null;
+        if ($level === null) {
+            throw InvalidInput::at($this->id().'.level', 'is not a level of this criterion');
+        }
+        if (! $level->used) {
+            throw InvalidInput::at($this->id().'.level', "the level \"{$level->title}\" is not used on this criterion");
+        }
+        if (! $level->isRange()) {
+            return isset($mark['points']) ? $this->within($mark, $level->points, $level->points) : $level->points;
+        }
+
+        return isset($mark['points']) ? $this->within($mark, $level->points, $level->highest()) : null;
+    }
+
+    /**
+     * The level that points fall on, or the nearest one below them; null below every level.
+     */
+    public function reached(BigDecimal $points): ?Level
+    {
+        $reached = null;
+        foreach ($this->usable() as $level) {
+            if ($level->points->isLessThanOrEqualTo($points)) {
+                $reached = $level;
+            }
+        }
+
+        return $reached;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $mark
+     */
+    private function between(array $mark): ?BigDecimal
+    {
+        $ends = $mark['between'];
+        $place = $this->id().'.between';
+        if (! is_array($ends) || count($ends) !== 2 || ! is_string($ends[0] ?? null) || ! is_string($ends[1] ?? null)) {
+            throw InvalidInput::at($place, 'must name two levels');
+        }
+        $usable = $this->usable();
+        foreach ($usable as $i => $low) {
+            $high = $usable[$i + 1] ?? null;
+            if ($high === null || ! in_array([$low->id, $high->id], [$ends, [$ends[1], $ends[0]]], true)) {
+                continue;
+            }
+            if (! isset($mark['points'])) {
+                return null;
+            }
+            $points = $this->within($mark, $low->highest(), $high->points);
+            if ($points->isEqualTo($low->highest()) || $points->isEqualTo($high->points)) {
+                throw InvalidInput::at($this->id().'.points', 'must lie strictly between the two levels');
+            }
+
+            return $points;
+        }
+        throw InvalidInput::at($place, 'must name two neighbouring levels used on this criterion');
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * A whole, valid rubric: what a mark can be worked out with.
+ */
+final readonly class Rubric
+{
+    public const MOST_CRITERIA = 100;
+
+    public const MOST_LEVELS = 12;
+
+    /**
+     * @param  non-empty-list<Criterion>  $criteria
+     * @param  int<0, 3>  $decimals  places the total is rounded to
+     */
+    public function __construct(
+        public string $title,
+        public Weighting $weighting,
+        public int $decimals,
+        public array $criteria,
+    ) {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $document  as in the JSON form of a rubric
+     *
+     * @throws InvalidInput naming the place of every fault
+     */
+    public static function fromArray(array $document): self
+    {
+        return (new RubricReader)->read($document);
+    }
+
+    public function criterion(string $id): ?Criterion
+    {
+        foreach ($this->criteria as $criterion) {
+            if ($criterion->id() === $id) {
+                return $criterion;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Criteria that bear points, in order.
+     *
+     * @return list<Criterion>
+     */
+    public function scored(): array
+    {
+        return array_values(array_filter($this->criteria, fn (Criterion $criterion) => $criterion->kind() !== Kind::Comment));
+    }
+
+    /** What a criterion counts for: its weight in percent, or its maximum in points weighting. */
+    public function share(Criterion $criterion): BigDecimal
+    {
+        return $this->weighting === Weighting::Percent ? $criterion->weight() : $criterion->max();
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * A criterion marked on a numeric scale from `min` to `max` in steps.
+ */
+final readonly class ScaleCriterion implements Criterion
+{
+    use CommonParts;
+
+    public function __construct(
+        private Head $head,
+        public BigDecimal $min,
+        public BigDecimal $highest,
+        public BigDecimal $step,
+    ) {
+    }
+
+    public function kind(): Kind
+    {
+        return Kind::Scale;
+    }
+
+    public function max(): BigDecimal
+    {
+        return $this->highest;
+    }
+
+    public function points(array $mark): ?BigDecimal
+    {
+        if (! isset($mark['points'])) {
+            return null;
+        }
+        if (isset($mark['reason'])) {
+            return $this->ownPoints($mark);
+        }
+        $points = $this->within($mark, $this->min, $this->highest);
+        if (! $points->minus($this->min)->toBigRational()->dividedBy($this->step)->simplified()->getDenominator()->isEqualTo(1)) {
+            throw InvalidInput::at($this->id().'.points', "must go in steps of {$this->step} from {$this->min}, or carry a reason");
+        }
+
+        return $points;
+    }
+}

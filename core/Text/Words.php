@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Text;
+
+use Normalizer;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * The words of a text, in order.
+ *
+ * A word is a maximal run of letters, marks, digits and format characters, with apostrophes or hyphens inside it; a
+ * hyphen at a line's end joins. Words are counted before normalising.
+ */
+final readonly class Words
+{
+    private const RUN = '[\p{L}\p{M}\p{N}\p{Cf}]+';
+
+    private const INSIDE = "(?:['’ʼ\\-‐‑]|[-‐]\\h*\\R\\h*)";
+
+    /**
+     * @param  list<Word>  $list
+     */
+    private function __construct(
+        public string $text,
+        public array $list,
+    ) {
+    }
+
+    /**
+     * @throws InvalidInput for text that is not UTF-8
+     */
+    public static function of(string $text): self
+    {
+        $found = preg_match_all('/'.self::RUN.'(?:'.self::INSIDE.self::RUN.')*+/u', $text, $matches, PREG_OFFSET_CAPTURE);
+        if ($found === false) {
+            throw InvalidInput::at('text', 'is not valid UTF-8');
+        }
+        $words = [];
+        foreach ($matches[0] as [$word, $start]) {
+            $words[] = new Word(self::normal($word), $start, $start + strlen($word));
+        }
+
+        return new self($text, $words);
+    }
+
+    public function count(): int
+    {
+        return count($this->list);
+    }
+
+    /**
+     * @return list<string> each word as it is compared
+     */
+    public function normalForms(): array
+    {
+        return array_map(fn (Word $word) => $word->normal, $this->list);
+    }
+
+    /** The original text from one word to another (end exclusive), as it stands there. */
+    public function slice(int $from, int $to): string
+    {
+        if ($from >= $to) {
+            return '';
+        }
+        $start = $this->list[$from]->start;
+
+        return substr($this->text, $start, $this->list[$to - 1]->end - $start);
+    }
+
+    /** Case, compatibility forms, apostrophes, hyphens, line-end hyphens and format characters do not make words differ. */
+    private static function normal(string $word): string
+    {
+        if (preg_match('/\A[a-z0-9]+\z/', $word) === 1) {
+            return $word;
+        }
+        $word = preg_replace(['/[-‐]\h*\R\h*/u', '/[’ʼ]/u', '/[‐‑]/u', '/\p{Cf}+/u'], ['', "'", '-', ''], $word) ?? $word;
+
+        $composed = Normalizer::normalize($word, Normalizer::FORM_KC);
+
+        return mb_strtolower(is_string($composed) ? $composed : $word);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('rubrics', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->string('title', 200);
+            $table->enum('state', ['working copy', 'ready', 'retired'])->default('working copy');
+            $table->json('document')->comment('what is being worked on; marks never point here');
+            $table->unsignedInteger('lock_version')->default(1);
+            $table->foreignId('saved_by')->constrained('users');
+            $table->timestamps();
+        });
+        Schema::create('rubric_versions', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('rubric_id')->constrained()->restrictOnDelete();
+            $table->unsignedInteger('number');
+            $table->json('document');
+            $table->char('hash', 64);
+            $table->foreignId('made_by')->constrained('users');
+            $table->dateTime('created_at');
+            $table->unique(['rubric_id', 'number']);
+        });
+        Schema::create('assignments', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->foreignId('rubric_version_id')->nullable()->constrained()->restrictOnDelete();
+            $table->string('title', 200);
+            $table->text('brief');
+            $table->dateTime('opens_at')->nullable();
+            $table->dateTime('due_at')->nullable();
+            $table->dateTime('closes_at')->nullable();
+            $table->date('promised_on')->nullable();
+            $table->dateTime('published_at')->nullable();
+            $table->json('bands');
+            $table->decimal('pass_mark', 5, 2)->default(40);
+            $table->boolean('second_marking')->default(true);
+            $table->decimal('tolerance', 5, 2)->default(5);
+            $table->enum('settle_rule', ['mean', 'first', 'higher'])->default('mean');
+            $table->boolean('markers_see_overlap')->default(true);
+            $table->dateTime('names_revealed_at')->nullable();
+            $table->unsignedInteger('lock_version')->default(1);
+            $table->timestamps();
+        });
+        DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_times CHECK (closes_at IS NULL OR due_at IS NULL OR closes_at >= due_at)');
+        DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_tolerance CHECK (tolerance >= 0 AND tolerance <= 100)');
+    }
+};

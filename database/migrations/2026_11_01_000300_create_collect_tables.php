@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    public function up(): void
+    {
+        Schema::create('scripts', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
+            $table->string('code', 20);
+            $table->foreignId('current_handin_id')->nullable();
+            $table->text('held_reason')->nullable();
+            $table->dateTime('brief_opened_at')->nullable();
+            $table->timestamps();
+            $table->unique(['assignment_id', 'student_id']);
+            $table->unique(['assignment_id', 'code']);
+        });
+        Schema::create('handins', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->unsignedSmallInteger('attempt');
+            $table->string('kind', 10);
+            $table->string('original_name', 255)->comment('sealed: shown to its student only');
+            $table->string('path', 255);
+            $table->unsignedBigInteger('bytes');
+            $table->char('sha256', 64);
+            $table->unsignedInteger('words');
+            $table->mediumText('text')->comment('as screening compares it; the author is masked');
+            $table->mediumText('html')->comment('as markers read it: sanitised, the author masked');
+            $table->json('notes')->comment('what the student was told about the file');
+            $table->dateTime('due_at')->comment('the due time in force when it came in');
+            $table->boolean('late');
+            $table->dateTime('received_at');
+            $table->timestamps();
+            $table->unique(['script_id', 'attempt']);
+        });
+        Schema::table('scripts', function (Blueprint $table): void {
+            $table->foreign('current_handin_id')->references('id')->on('handins')->restrictOnDelete();
+        });
+    }
+};

@@ -1,0 +1,321 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\Collect\TakeHandIn;
+use App\Actions\Mark\ChangeMark;
+use App\Actions\Mark\FinishMark;
+use App\Actions\Mark\SaveChoice;
+use App\Actions\Moderate\ProposeMark;
+use App\Actions\Plan\MakeRubricReady;
+use App\Actions\Plan\OpenAssignment;
+use App\Actions\Plan\SaveAssignment;
+use App\Actions\Release\RecordReading;
+use App\Actions\Release\ReleaseResults;
+use App\Actions\Release\RevealNames;
+use App\Actions\Screen\CompareHandin;
+use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Handin;
+use App\Models\Mark;
+use App\Models\Membership;
+use App\Models\Module;
+use App\Models\Rubric;
+use App\Models\RubricVersion;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Seeder;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
+use Symfony\Component\Process\Process;
+use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\LevelCriterion;
+use YoungHarbor\Core\Rubric\RailStop;
+use YoungHarbor\Core\Standing;
+
+/**
+ * The demo: Merrow Coast College, HT210. Everything goes through the same actions as in the running application, at
+ * times that lie around today; people, texts and marks are made up.
+ */
+final class DatabaseSeeder extends Seeder
+{
+    private Module $module;
+
+    private User $coordinator;
+
+    /** @var list<User> */
+    private array $tutors = [];
+
+    /** @var array<string, User> by the first part of their mail address */
+    private array $students = [];
+
+    private Carbon $today;
+
+    public function run(): void
+    {
+        Queue::fake();
+        Mail::fake();
+        $this->today = Carbon::today('Europe/London')->setTime(9, 0)->utc();
+        try {
+            $this->people();
+            $rubrics = $this->rubrics();
+            $this->practice($rubrics['commentary']);
+            $essay = $this->essay($rubrics['essay']);
+            $next = $this->open($rubrics['essay']);
+            $this->proposeOne($essay);
+            $this->early($next);
+        } finally {
+            Carbon::setTestNow();
+            Auth::forgetUser();
+        }
+    }
+
+    private function people(): void
+    {
+        $this->at(-70);
+        $people = require database_path('demo/people.php');
+        $make = fn (array $person, array $more = []): User => User::query()->forceCreate([
+            'name' => $person[0], 'email' => $person[1].'@merrow.example', 'number' => $person[2] ?? null,
+            'password' => 'low-water-mark', 'joined_at' => now(), ...$more,
+        ]);
+        $make($people['admin'], ['is_admin' => true]);
+        $this->module = Module::query()->create(['code' => 'HT210', 'title' => 'Coastal Communities and Change']);
+        $this->coordinator = $this->join($make($people['coordinator']), Role::Coordinator);
+        $this->join($make($people['examiner']), Role::Examiner);
+        foreach ($people['tutors'] as $tutor) {
+            $this->tutors[] = $this->join($make($tutor), Role::Tutor);
+        }
+        foreach ($people['students'] as $student) {
+            $this->students[$student[1]] = $this->join($make($student), Role::Student, $student[3]);
+        }
+    }
+
+    private function join(User $user, Role $role, ?string $section = null): User
+    {
+        Membership::query()->create(['module_id' => $this->module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $section]);
+
+        return $user;
+    }
+
+    /**
+     * @return array<string, RubricVersion>
+     */
+    private function rubrics(): array
+    {
+        $this->at(-60, as: $this->coordinator);
+        $ready = [];
+        foreach (require database_path('demo/rubrics.php') as $key => $document) {
+            $rubric = Rubric::query()->create(['module_id' => $this->module->id, 'title' => $document['title'], 'document' => $document, 'saved_by' => $this->coordinator->id])->refresh();
+            if ($key !== 'presentation') { // stays a working copy, ten short of 100
+                $ready[$key] = app(MakeRubricReady::class)($rubric, 1, $this->coordinator);
+            }
+        }
+
+        return $ready;
+    }
+
+    /** Released and read: an optional commentary that five students took up. */
+    private function practice(RubricVersion $rubric): void
+    {
+        $assignment = $this->assignment([
+            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id,
+            'brief' => "Optional. Choose one document from the reader and say in about 200 words what it can and cannot tell us.\n\nYou will get a mark and comments, so that you know how the essay will be read.",
+            'due_at' => $this->day(-40, 12), 'closes_at' => $this->day(-38, 12), 'promised_on' => $this->day(-30)->toDateString(),
+        ], -55);
+        foreach (require database_path('demo/notes.php') as $who => $note) {
+            $this->at(-41, 15, $this->students[$who]);
+            app(TakeHandIn::class)($assignment, $this->students[$who], $note);
+        }
+        $this->screen($assignment);
+        $this->shareOut($assignment, array_slice($this->tutors, 0, 2), 1127, -39);
+        foreach ($this->marks($assignment) as $n => $mark) {
+            $this->mark($mark, [0.62, 0.74, 0.55, 0.83, 0.68][$mark->script->student_id % 5], -37, 10 + $n);
+        }
+        $this->at(-31, as: $this->coordinator);
+        app(ReleaseResults::class)($assignment, null, $this->coordinator);
+        app(RevealNames::class)($assignment);
+        foreach (Script::query()->where('assignment_id', $assignment->id)->whereHas('result')->orderBy('id')->get()->skip(1) as $script) {
+            $this->at(-30, 18 + $script->id % 4, $script->student);
+            app(RecordReading::class)->opened($script->result()->sole());
+        }
+    }
+
+    /** Marked, being moderated: the module's main essay. */
+    private function essay(RubricVersion $rubric): Assignment
+    {
+        $assignment = $this->assignment([
+            'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
+            'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(),
+        ], -35);
+        $handins = require database_path('demo/handins.php');
+        foreach ($handins as $n => $in) {
+            $handins[$n]['minute'] = (($in['late'] ?? false) ? 31 : -1 - ($n * 7) % 60) * 60 + ($n * 17) % 50;
+        }
+        usort($handins, fn (array $a, array $b) => $a['minute'] <=> $b['minute']);
+        foreach ($handins as $n => $in) {
+            $student = $this->students[$in['who']];
+            $this->at(-9, 12, $student, $in['minute']);
+            Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
+            app(TakeHandIn::class)($assignment, $student, $this->file($in['essay'], $in['as']));
+        }
+        $this->screen($assignment);
+        $this->shareOut($assignment, $this->tutors, 4417, -5);
+        $quality = [0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61, 0.47, 0.75, 0.56, 0.68, 0.59];
+        $marks = $this->marks($assignment);
+        $turn = [];
+        foreach ($marks as $n => $mark) {
+            $at = $mark->script->student_id;
+            $severity = ['tomasz.wisniewski' => -0.02, 'aoife.nibhriain' => 0.03, 'kwabena.asante-mensah' => -0.06, 'lin.hui' => 0.02][strtok($mark->marker->email, '@')] ?? 0;
+            // Some of each tutor's work is left, so that there is something on every desk.
+            $turn[$mark->marker_id.$mark->part->value] = $nth = ($turn[$mark->marker_id.$mark->part->value] ?? -1) + 1;
+            $finish = $mark->part->value === 'first' ? $nth !== 2 : $nth % 3 !== 1;
+            if ($finish || $nth === 1) {
+                $this->mark($mark, $quality[$at % count($quality)] + $severity + ($mark->part->value === 'second' && $at % 6 === 0 ? 0.12 : 0), -4, 9 + intdiv(9 * $n, count($marks)), $finish);
+            }
+        }
+
+        return $assignment;
+    }
+
+    /** Open: students are writing. */
+    private function open(RubricVersion $rubric): Assignment
+    {
+        $assignment = $this->assignment([
+            'title' => 'Essay: After the water', 'rubric_version_id' => $rubric->id,
+            'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
+            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(),
+        ], -3);
+        foreach (array_values($this->students) as $n => $student) {
+            if ($n % 3 !== 1) {
+                Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-2, 10 + $n % 9)]);
+            }
+        }
+
+        return $assignment;
+    }
+
+    /** Three who are early. */
+    private function early(Assignment $assignment): void
+    {
+        $this->at(-1, 16, $this->students['hana.kovarova']);
+        app(TakeHandIn::class)($assignment, $this->students['hana.kovarova'], $this->file('after-the-cannery', 'docx'));
+        foreach (['olafur.brandsson' => 'chart', 'ximena.ortuzar' => 'strike-fund'] as $who => $essay) {
+            $this->at(-1, 20, $this->students[$who]);
+            app(TakeHandIn::class)($assignment, $this->students[$who], $this->file($essay, 'odt'));
+        }
+        $this->screen($assignment);
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     */
+    private function assignment(array $fields, int $openedOn): Assignment
+    {
+        $this->at($openedOn, as: $this->coordinator);
+        $assignment = app(SaveAssignment::class)($this->module, null, [
+            'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean,
+            'second_marking' => true, 'markers_see_overlap' => true, ...$fields,
+        ], null);
+        app(OpenAssignment::class)($assignment);
+
+        return $assignment->refresh();
+    }
+
+    private function screen(Assignment $assignment): void
+    {
+        $handins = Handin::query()->whereIn('id', $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id'))->get();
+        foreach ([true, false] as $indexing) {
+            $handins->each(fn (Handin $handin) => app(CompareHandin::class)($handin, $indexing));
+        }
+    }
+
+    /**
+     * @param  list<User>  $tutors
+     */
+    private function shareOut(Assignment $assignment, array $tutors, int $seed, int $day): void
+    {
+        $this->at($day, as: $this->coordinator);
+        app(ApplyPlan::class)($assignment, $tutors, $seed);
+    }
+
+    /**
+     * @return Collection<int, Mark>
+     */
+    private function marks(Assignment $assignment): Collection
+    {
+        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->get()
+            ->sortBy(fn (Mark $mark) => [$mark->part->value, $mark->script->student_id])->values();
+    }
+
+    /**
+     * @param  float  $quality  0 to 1: where on the rails the pins go
+     */
+    private function mark(Mark $mark, float $quality, int $day, int $hour, bool $finish = true): void
+    {
+        $this->at($day, $hour, $mark->marker);
+        $says = require database_path('demo/comments.php');
+        $criteria = array_values(array_filter($mark->rubricVersion->toCore()->criteria, fn (Criterion $criterion) => $criterion instanceof LevelCriterion));
+        foreach ($finish ? $criteria : array_slice($criteria, 0, 2) as $n => $criterion) {
+            $stops = RailStop::of($criterion);
+            $wanted = ($quality + [0.05, -0.04, 0.06, 0.0, -0.08][$n % 5]) * (float) (string) $criterion->max();
+            usort($stops, fn (RailStop $a, RailStop $b) => abs((float) (string) $a->points - $wanted) <=> abs((float) (string) $b->points - $wanted));
+            $bank = $says[$criterion->title()] ?? [];
+            $level = (int) max(0, min(2, floor(($quality - 0.4) / 0.15)));
+            $comments = $bank[$level] ?? [];
+            $choice = RailStop::choice($criterion, $stops[0]->key);
+            app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : [...$choice, 'comment' => $comments[($mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % count($comments)]]);
+        }
+        if ($finish) {
+            $general = $says['general'][(int) max(0, min(2, floor(($quality - 0.4) / 0.15)))];
+            app(ChangeMark::class)($mark, fn (Mark $stored) => $stored->general_comment = $general[($mark->script->student_id + $mark->marker_id) % count($general)]);
+            app(FinishMark::class)($mark);
+        }
+    }
+
+    private function proposeOne(Assignment $assignment): void
+    {
+        $script = Script::query()->where('assignment_id', $assignment->id)->with('marks.marker', 'marks.rubricVersion')->orderBy('student_id')->get()
+            ->first(fn (Script $script) => $script->standing() === Standing::ToSettle);
+        $mark = $script?->marks->first();
+        if ($script !== null && $mark !== null) {
+            $this->at(-1, 14, $mark->marker);
+            $mean = (string) (round(array_sum($script->marks->map(fn (Mark $each) => (float) $each->total)->all()) / 2));
+            app(ProposeMark::class)($script, $mark->marker, $mean, 'We read the argument differently. Having gone back to the middle section I would move some way towards you, and I think that you could meet me here.');
+        }
+    }
+
+    private function file(string $essay, string $format): UploadedFile
+    {
+        $source = database_path("demo/essays/{$essay}.md");
+        $ready = database_path("demo/essays/{$essay}.{$format}");
+        if (is_file($ready)) {
+            return new UploadedFile($ready, "{$essay}.{$format}", null, null, true);
+        }
+        $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
+        (new Process(['pandoc', '--standalone', '--metadata=title: ', '-o', $made, $source]))->mustRun();
+
+        return new UploadedFile($made, "{$essay}.{$format}", null, null, true);
+    }
+
+    private function day(int $days, int $hour = 9): Carbon
+    {
+        return $this->today->copy()->setTimezone('Europe/London')->addDays($days)->setTime($hour, 0)->utc();
+    }
+
+    private function at(int $days, int $hour = 9, ?User $as = null, int $minutes = 0): void
+    {
+        Carbon::setTestNow($this->day($days, $hour)->addMinutes($minutes));
+        if ($as !== null) {
+            Auth::setUser($as);
+        }
+    }
+}

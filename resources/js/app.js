@@ -1,0 +1,62 @@
+import htmx from 'htmx.org';
+import { startDesk } from './desk.js';
+import { startReading } from './reading.js';
+import { startKeys } from './keys.js';
+import { startSheet } from './sheet.js';
+import { startUploads } from './uploads.js';
+
+// Pages hold marks: no page is kept for going back, and nothing is evaluated.
+htmx.config.allowEval = false;
+htmx.config.includeIndicatorStyles = false;
+htmx.config.historyCacheSize = 0;
+htmx.config.selfRequestsOnly = true;
+htmx.config.responseHandling = [
+    { code: '204', swap: false },
+    { code: '[23]..', swap: true },
+    { code: '409|422', swap: true, error: true },
+    { code: '...', swap: false, error: true },
+];
+
+document.addEventListener('htmx:configRequest', (event) => {
+    event.detail.headers['X-CSRF-TOKEN'] = document.querySelector('meta[name=csrf-token]')?.content ?? '';
+});
+
+// A request that fails without an answer the page can show must say so; whatever was typed is still in the page.
+const failed = (text) => {
+    const messages = document.getElementById('messages');
+    if (messages) {
+        messages.innerHTML = '<div class="notice refusal" role="alert"></div>';
+        messages.firstElementChild.textContent = text;
+    }
+};
+document.addEventListener('htmx:sendError', () => failed('Not saved: the server cannot be reached. What you wrote is still in the page and is sent again when you change it or the connection is back.'));
+document.addEventListener('htmx:responseError', (event) => {
+    const status = event.detail.xhr.status;
+    if (status === 419 || status === 401) {
+        failed('Not saved: you are no longer signed in. Sign in again in another tab, then change anything here: what you wrote is still in the page.');
+    } else if (status !== 409 && status !== 422) {
+        failed(`Not saved: the server answered with an error (${status}). What you wrote is still in the page; try again.`);
+    }
+});
+
+document.addEventListener('click', (event) => {
+    const opener = event.target.closest('[data-opens]');
+    if (opener) {
+        document.getElementById(opener.dataset.opens)?.showModal();
+        return;
+    }
+    if (event.target.closest('[data-closes]')) {
+        event.target.closest('dialog')?.close();
+    }
+});
+
+const toast = document.querySelector('.toast');
+if (toast) {
+    setTimeout(() => { toast.hidden = true; }, 7000);
+}
+
+startKeys();
+startDesk(htmx);
+startReading();
+startSheet(htmx);
+startUploads();

@@ -1,0 +1,66 @@
+@php
+    use App\Support\Clock;
+    $current = $script?->handins->firstWhere('id', $script->current_handin_id);
+    $canReplace = $current === null || ! $assignment->isPastDue();
+    $most = config('harbor.upload.max_megabytes');
+@endphp
+<x-page :title="$assignment->title" at="modules">
+    <x-slot:head><div class="heading"><h1>{{ $assignment->title }}</h1><a class="of" href="{{ route('modules.show', $assignment->module) }}">{{ $assignment->module->fullTitle() }}</a></div></x-slot:head>
+    <div class="split">
+        <div>
+            @if ($script && $assignment->takesHandIns() && $canReplace)<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
+            <p class="mb-4">Due <b>{{ Clock::shown($assignment->due_at) }}</b>@if ($assignment->closes_at)<span class="quiet">; late work is taken until {{ Clock::shown($assignment->closes_at) }} and marked as late</span>@endif</p>
+            <h2 class="mb-2">The brief</h2>
+            <div class="text mb-6">@foreach (preg_split('/\n\s*\n/', trim($assignment->brief)) as $paragraph)<p>{!! nl2br(e($paragraph)) !!}</p>@endforeach</div>
+            @if ($rubric)
+                <h2 class="mb-2">How it will be marked</h2>
+                <x-rubric-view :rubric="$rubric" />
+            @endif
+        </div>
+        <aside>
+            @if ($script?->result)
+                <div class="panel mb-4"><h2>Your result is here</h2><p class="mt-2"><a class="button primary" href="{{ route('results.show', $script->result) }}">Read it</a></p></div>
+            @endif
+            @if ($current)
+                <div class="panel mb-4">
+                    <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
+                    <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ number_format($current->words) }} words</p>
+                    <p class="quiet small">{{ $current->original_name }}</p>
+                    <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
+                </div>
+            @endif
+            @if ($script === null)
+                <x-empty title="You are not on the list">Ask your module coordinator to add you to this assignment.</x-empty>
+            @elseif (! $assignment->takesHandIns())
+                <x-empty title="Closed">This assignment closed on {{ Clock::shown($assignment->closes_at) }}.</x-empty>
+            @elseif (! $canReplace)
+                <p class="quiet">The due time has passed, so what you handed in counts.</p>
+            @else
+                <form id="hand-in" class="panel" method="post" enctype="multipart/form-data" action="{{ route('hand-in.store', $assignment) }}" data-upload="{{ $most * 1048576 }}">
+                    @csrf
+                    <h2 class="mb-2">{{ $current ? 'Replace it' : 'Hand in' }}</h2>
+                    @if ($current)<p class="hint mb-2">Until the due time a new one takes the place of the one above; every attempt is kept.</p>@endif
+                    @if ($assignment->isPastDue())<p class="signal mb-2">The due time has passed; this will be marked as late.</p>@endif
+                    <div class="field">
+                        <label class="label" for="f-file">A file</label>
+                        <input class="input" id="f-file" type="file" name="file" accept=".docx,.odt,.pdf,.rtf,.txt,.md,.html,.htm" aria-describedby="d-file">
+                        <div id="d-file">
+                            @error('file')<p class="error">{{ $message }}</p>@enderror
+                            <p class="hint">{{ App\Extraction\FileKind::ALL }}, up to {{ $most }} MB</p>
+                        </div>
+                    </div>
+                    <x-field name="typed_text" label="or type your text" rows="5" />
+                    <progress class="w-full" hidden max="1" value="0" aria-label="Sent so far"></progress>
+                    <p class="hint" data-progress role="status"></p>
+                    <div class="flex justify-end mt-2"><button class="button primary" type="submit">Hand in</button></div>
+                </form>
+            @endif
+            @if ($script && $script->handins->count() > 1)
+                <h3 class="mt-5 mb-1">Earlier attempts</h3>
+                @foreach ($script->handins->where('id', '!=', $script->current_handin_id) as $earlier)
+                    <p class="small"><a href="{{ route('receipts.show', $earlier) }}">Attempt {{ $earlier->attempt }}</a> <span class="quiet">{{ Clock::shown($earlier->received_at) }}</span></p>
+                @endforeach
+            @endif
+        </aside>
+    </div>
+</x-page>

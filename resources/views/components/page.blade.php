@@ -1,0 +1,53 @@
+@props(['title', 'at' => '', 'bare' => false, 'fill' => false])
+<!DOCTYPE html>
+<html lang="en" data-theme="{{ auth()->user()->theme ?? 'device' }}">
+<head>
+    <meta charset="utf-8">
+    <meta name="viewport" content="width=device-width, initial-scale=1">
+    <meta name="csrf-token" content="{{ csrf_token() }}">
+    <meta name="referrer" content="same-origin">
+    <title>{{ $title }} · Young Harbor</title>
+    <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    @vite(['resources/css/app.css', 'resources/js/app.js'])
+</head>
+<body @class(['fill' => $fill])>
+    <a class="skip" href="#main">To the page</a>
+    <header class="top">
+        <nav aria-label="Main">
+            <a class="home" href="{{ route('today') }}">
+                <svg width="24" height="18" viewBox="0 0 24 18" aria-hidden="true"><path d="M12 1 V10 L18 10 Z" fill="currentColor" /><path d="M1 13 q5 -3 11 0 t11 0" fill="none" stroke="currentColor" stroke-width="2.2" /></svg>
+                Young Harbor
+            </a>
+            @auth
+                @php($current = fn (string $where) => $at === $where ? 'page' : 'false')
+                <a href="{{ route('today') }}" aria-current="{{ $current('today') }}">Today</a>
+                <a href="{{ route('modules.index') }}" aria-current="{{ $current('modules') }}">Modules</a>
+                @can('viewAny', App\Models\Rubric::class)
+                    <a href="{{ route('rubrics.index') }}" aria-current="{{ $current('rubrics') }}">Rubrics</a>
+                @endcan
+                @if (auth()->user()->coordinatesAny())
+                    <a href="{{ route('grade-book') }}" aria-current="{{ $current('grade-book') }}">Grade book</a>
+                @endif
+                <a class="ml-auto" href="{{ route('account') }}" aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
+                <form class="flex" method="post" action="{{ route('sign-out') }}">@csrf<button>Sign out</button></form>
+            @endauth
+        </nav>
+    </header>
+    {{ $head ?? '' }}
+    <main id="main" @class(['page' => ! $bare]) tabindex="-1">
+        <div id="messages" @class(['px-6 pt-2' => $bare && $errors->any()]) aria-live="polite">
+            @if ($errors->any() && ! $attributes->has('quiet-errors'))
+                <div class="notice refusal" role="alert">
+                    @foreach ($errors->all() as $message)
+                        <p>{{ $message }}</p>
+                    @endforeach
+                </div>
+            @endif
+        </div>
+        {{ $slot }}
+    </main>
+    @if (session('said'))
+        <div class="toast" role="status">{{ session('said') }}</div>
+    @endif
+</body>
+</html>

@@ -1,0 +1,81 @@
+@php
+    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Rubric\LevelCriterion;
+    $sides = array_filter(['First mark' => $first, 'Second mark, blind' => $second]);
+    $settled = $script->settlement;
+@endphp
+<x-page :title="'Settle: '.$script->code" at="modules">
+    <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Moderate" slim /></x-slot:head>
+    <div class="flex flex-wrap items-baseline gap-x-5 mb-4">
+        <h2 class="code">{{ $script->code }}</h2>
+        @if ($settled)<span class="kelp">agreed {{ $settled->shownMark() }}</span>
+        @elseif ($why)<span class="signal">to settle: {{ $why }}</span>
+        @else<span class="quiet">waiting for {{ $first?->isDone() ? 'the second' : 'the first' }} mark</span>@endif
+        <a class="ml-auto" href="{{ route('moderate.index', $assignment) }}">all scripts</a>
+    </div>
+    <div class="split">
+        <div>
+            <div class="sides mb-5">
+                @foreach ($sides as $label => $mark)
+                    <div class="panel"><span class="quiet small">{{ $label }}</span><br><b class="text-2xl">{{ $mark->shownTotal() ?? 'not done' }}</b><br><span class="quiet small">{{ $mark->marker->name }}{{ $mine && $mark->is($mine) ? ', that is you' : '' }}</span></div>
+                @endforeach
+            </div>
+            @foreach ($rubric?->criteria ?? [] as $criterion)
+                @continue(! $criterion instanceof LevelCriterion)
+                <section class="mb-5">
+                    <h3 class="mb-1">{{ $criterion->title() }} <span class="quiet small font-normal">{{ Figure::plain($criterion->weight()) }} %</span></h3>
+                    <div class="sides">
+                        @foreach ($sides as $mark)
+                            @php
+                                $choice = $mark->isDone() ? ($mark->choices[$criterion->id()] ?? []) : [];
+                                $points = $choice === [] ? null : $criterion->points($choice);
+                                $level = $points ? $criterion->reached($points) : null;
+                            @endphp
+                            <div class="sheet px-4 py-3">
+                                <b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $level ? ', '.(isset($choice['between']) ? 'above ' : '').$level->title : '' }}</span>
+                                @if ($level)<p class="small quiet">{{ $level->descriptor }}</p>@endif
+                                @if (($choice['comment'] ?? '') !== '')<p class="mt-1 whitespace-pre-line">{{ $choice['comment'] }}</p>@endif
+                            </div>
+                        @endforeach
+                    </div>
+                </section>
+            @endforeach
+            <section>
+                <h3 class="mb-1">In general</h3>
+                <div class="sides">
+                    @foreach ($sides as $mark)<div class="sheet px-4 py-3 whitespace-pre-line">{{ $mark->isDone() && $mark->general_comment !== '' ? $mark->general_comment : '–' }}</div>@endforeach
+                </div>
+            </section>
+        </div>
+        <aside>
+            @if ($settled)
+                <div class="panel"><h2 class="mb-1">How {{ $settled->shownMark() }} came about</h2><x-working :lines="$settled->working" /></div>
+            @else
+                @if ($open)
+                    <div class="panel mb-4">
+                        <span class="quiet small">{{ $open->proposer->name }} proposes, {{ App\Support\Clock::shown($open->created_at) }}</span><br>
+                        <b class="text-2xl">{{ rtrim(rtrim($open->mark, '0'), '.') }}</b>
+                        <p class="mt-1 whitespace-pre-line">{{ $open->reason }}</p>
+                        @if ($mine && $open->proposed_by !== $mine->marker_id)
+                            <form class="flex justify-end mt-3" method="post" action="{{ route('moderate.accept', $script) }}">@csrf<input type="hidden" name="proposal" value="{{ $open->id }}"><button class="button primary">Accept {{ rtrim(rtrim($open->mark, '0'), '.') }}</button></form>
+                        @elseif ($mine)<p class="quiet small mt-2">The other marker has to accept it.</p>@endif
+                    </div>
+                @endif
+                @if ($mine && $why)
+                    <form class="panel" method="post" action="{{ route('moderate.propose', $script) }}">
+                        @csrf
+                        <h2 class="mb-2">{{ $open ? 'Propose another' : 'Propose an agreed mark' }}</h2>
+                        <x-field name="mark" label="Mark" inputmode="decimal" hint="0 to 100, one decimal at most" />
+                        <x-field name="reason" label="Why" rows="5" hint="The examiner and the student’s working show this." />
+                        <div class="flex justify-end"><button @class(['button', 'primary' => ! $open])>Propose it</button></div>
+                    </form>
+                @elseif ($why)
+                    <p class="quiet">The two markers settle this script: one proposes a mark with a reason, the other accepts it.</p>
+                @endif
+                @foreach ($script->proposals->where('state', 'replaced') as $old)
+                    <p class="quiet small mt-3">{{ $old->proposer->name }} had proposed {{ rtrim(rtrim($old->mark, '0'), '.') }}: {{ $old->reason }}</p>
+                @endforeach
+            @endif
+        </aside>
+    </div>
+</x-page>

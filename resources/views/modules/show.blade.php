@@ -1,0 +1,59 @@
+<x-page :title="$module->fullTitle()" at="modules">
+    <x-slot:head>
+        <div class="heading">
+            <h1>{{ $module->fullTitle() }}</h1><span class="of">{{ config('harbor.institution') }}</span>
+            <span class="ml-auto flex gap-5">
+                @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
+                @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
+                @can('addPeople', $module)<a href="{{ route('people.index', $module) }}">People</a>@endcan
+            </span>
+        </div>
+    </x-slot:head>
+    <div class="split">
+        <div>
+            <div class="flex items-baseline justify-between mb-2"><h2>Assignments</h2></div>
+            @if ($assignments->isEmpty())
+                <x-empty title="No assignment yet">@can('coordinate', $module) Make a rubric ready first, then plan an assignment with it. @else When one is open, it is listed here and on Today. @endcan</x-empty>
+            @else
+                <div class="sheet scroll"><table class="table">
+                    <thead><tr><th>Assignment</th><th>Due</th>@if ($counts !== [])<th>Handed in</th><th>Marked</th><th>Released</th>@endif</tr></thead>
+                    <tbody>
+                        @foreach ($assignments as $assignment)
+                            <tr>
+                                <td><a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
+                                <td class="whitespace-nowrap">{{ App\Support\Clock::shown($assignment->due_at) }}</td>
+                                @if ($counts !== [])
+                                    @php($n = $counts[$assignment->id])
+                                    <td>{{ $n->handedIn }} of {{ $n->expected }}</td><td>{{ $n->firstDone }} of {{ $n->handedIn }}</td><td>{{ $n->released }} of {{ $n->handedIn }}</td>
+                                @endif
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table></div>
+            @endif
+            @can('coordinate', $module)
+                <div class="flex justify-end mt-3"><a class="button primary" href="{{ route('plan.create', $module) }}">Plan an assignment</a></div>
+            @endcan
+        </div>
+        <aside>
+            @if ($role && $role !== App\Enums\Role::Student)
+                <h2 class="mb-2">Rubrics</h2>
+                <div class="panel mb-5">
+                    @forelse ($rubrics as $rubric)
+                        <p class="mb-1"><a href="{{ route('rubrics.show', $rubric) }}">{{ $rubric->title }}</a> <span class="quiet small">{{ $rubric->state->value }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif</span></p>
+                    @empty
+                        <p class="quiet">None yet.</p>
+                    @endforelse
+                    @can('coordinate', $module)<p class="mt-3"><a href="{{ route('rubrics.index') }}">Make a rubric</a></p>@endcan
+                </div>
+            @endif
+            <h2 class="mb-2">People</h2>
+            <div class="panel">
+                @foreach ($staff as $member)
+                    <p class="mb-1">{{ $member->user->name }} <span class="quiet small">{{ $member->role->label() }}</span></p>
+                @endforeach
+                <p class="quiet">{{ $students === 1 ? '1 student' : $students.' students' }}</p>
+            </div>
+        </aside>
+    </div>
+</x-page>

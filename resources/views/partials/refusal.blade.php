@@ -1,0 +1,1 @@
+<div class="notice refusal" role="alert"><p>{{ $message }}</p></div>

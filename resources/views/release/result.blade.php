@@ -1,0 +1,43 @@
+@php($d = $document)
+<x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
+    <x-slot:head>
+        <div class="heading"><h1>{{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result' : 'result of '.$result->script->student->name }}, released {{ App\Support\Clock::shown($result->released_at) }}</span></div>
+    </x-slot:head>
+    <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}" data-every="{{ App\Actions\Release\RecordReading::EVERY }}" @endif>
+        <aside class="lg:order-2">
+            <div class="panel">
+                <div class="big">{{ $d['mark'] }}</div>
+                <p class="mt-2"><b>{{ $d['band'] }}</b> <span class="quiet">{{ $d['band_span'] }}</span></p>
+                @if ($d['late'])<p class="quiet small">handed in late</p>@endif
+                <details class="mt-2"><summary class="link">How this number came about</summary>
+                    <div class="mt-2"><x-working :lines="$d['working']" />
+                    <p class="quiet small mt-3">The first mark, criterion by criterion:</p><x-working :lines="$d['first_working']" /></div>
+                </details>
+                @if ($d['general_comment'] !== '')
+                    <hr class="border-rule my-4">
+                    <h2 class="mb-1">In general</h2>
+                    <p class="whitespace-pre-line">{{ $d['general_comment'] }}</p>
+                @endif
+                @if ($d['two_marks'])<p class="quiet small mt-4">Two markers marked your work without seeing each other’s marks. The levels and comments here are the first marker’s; the mark is the one settled from both.</p>@endif
+            </div>
+        </aside>
+        <div class="lg:order-1">
+            @foreach ($d['criteria'] as $criterion)
+                <section class="mb-5">
+                    <div class="flex items-baseline gap-2 mb-1"><h2>{{ $criterion['title'] }}</h2>@if ($criterion['weight'])<span class="quiet small">{{ $criterion['weight'] }} % of the mark</span>@endif<span class="ml-auto">@if ($criterion['points'] !== null)<b>{{ $criterion['points'] }}</b> <span class="quiet">of {{ $criterion['max'] }}</span>@endif</span></div>
+                    @if ($criterion['levels'] !== [])
+                        <div class="levels">
+                            @foreach ($criterion['levels'] as $level)
+                                <div @class(['reached' => $level['reached']])>@if ($level['reached'])<b>{{ $criterion['between'] ? 'Yours, and part of the way on.' : 'Yours.' }}</b> @endif<span class="small">{{ $level['title'] }} · {{ $level['points'] }}</span><br>{{ $level['descriptor'] }}</div>
+                            @endforeach
+                        </div>
+                        @foreach ($criterion['levels'] as $level)
+                            @if ($level['reached'] && $level['guidance'] !== '')<p class="mt-1">To reach the next level: {{ $level['guidance'] }}</p>@endif
+                        @endforeach
+                    @endif
+                    @if ($criterion['comment'] !== '')<p class="mt-2 pl-3 border-l-4 border-rule whitespace-pre-line">{{ $criterion['comment'] }}</p>@endif
+                </section>
+            @endforeach
+        </div>
+    </div>
+</x-page>

@@ -1,0 +1,31 @@
+<x-page title="Today" at="today">
+    <x-slot:head><div class="heading"><h1>Today</h1><span class="of">{{ now(App\Support\Clock::zone())->format('l j F Y') }}</span></div></x-slot:head>
+    @php([$waiting, $other] = collect($items)->partition(fn ($item) => $item->needsYou))
+    @if ($items === [])
+        <x-empty title="Nothing here yet">
+            @if ($person->is_admin)Make a module under <a href="{{ route('modules.index') }}">Modules</a> and name its coordinator.
+            @elseif ($person->coordinatesAny())Open your module under <a href="{{ route('modules.index') }}">Modules</a> and plan an assignment.
+            @else When an assignment needs you, it is listed here.@endif
+        </x-empty>
+    @else
+        <h2 class="mb-2">{{ $waiting->isEmpty() ? 'Nothing waits for you' : 'Waiting for you' }}</h2>
+        @foreach ([[$waiting, true], [$other, false]] as [$list, $needs])
+            @if ($list->isNotEmpty())
+                @unless ($needs)<h2 class="mt-7 mb-2">Under way</h2>@endunless
+                <div class="sheet scroll"><table class="table stacked">
+                    <tbody>
+                        @foreach ($list as $item)
+                            <tr>
+                                <td class="w-8">@if ($needs)<svg width="14" height="16" viewBox="0 0 14 16" aria-label="needs you" role="img"><path class="flag" d="M2 15 V1 L13 5 L2 9" /></svg>@endif</td>
+                                <td><a class="font-bold" href="{{ route('assignments.show', $item->assignment) }}">{{ $item->assignment->title }}</a><br><span class="quiet small">{{ $item->assignment->module->fullTitle() }}</span></td>
+                                <td>{{ $item->what }}</td>
+                                <td class="quiet small whitespace-nowrap">@if ($item->by){{ $item->byWhat }} {{ $item->byWhat === 'promised' ? App\Support\Clock::day($item->by) : App\Support\Clock::shown($item->by) }}@endif</td>
+                                <td class="num whitespace-nowrap"><a class="{{ $needs ? 'font-bold' : '' }}" href="{{ $item->link }}">{{ $item->step }}</a></td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table></div>
+            @endif
+        @endforeach
+    @endif
+</x-page>

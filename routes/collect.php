@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Collect\CollectController;
+use App\Http\Controllers\Collect\HandInController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('/assignments/{assignment}/collect', [CollectController::class, 'index'])->name('collect.index');
+    Route::get('/assignments/{assignment}/hand-in', [HandInController::class, 'show'])->name('hand-in.show');
+    Route::post('/assignments/{assignment}/hand-in', [HandInController::class, 'store'])->middleware('throttle:hand-in')->name('hand-in.store');
+    Route::get('/receipts/{handin}', [HandInController::class, 'receipt'])->name('receipts.show');
+    Route::get('/receipts/{handin}/file', [HandInController::class, 'download'])->name('receipts.file');
+});

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Release\GradeBookController;
+use App\Http\Controllers\Release\LogbookController;
+use App\Http\Controllers\Release\ReleaseController;
+use App\Http\Controllers\Release\ResultController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('/assignments/{assignment}/release', [ReleaseController::class, 'index'])->name('release.index');
+    Route::post('/assignments/{assignment}/release', [ReleaseController::class, 'store'])->name('release.store');
+    Route::post('/assignments/{assignment}/reveal', [ReleaseController::class, 'reveal'])->name('release.reveal');
+    Route::post('/scripts/{script}/hold', [ReleaseController::class, 'hold'])->name('scripts.hold');
+    Route::get('/results/{result}', [ResultController::class, 'show'])->name('results.show');
+    Route::post('/results/{result}/reading', [ResultController::class, 'reading'])->name('results.reading');
+    Route::get('/grade-book', [GradeBookController::class, 'choose'])->name('grade-book');
+    Route::get('/modules/{module}/grade-book', [GradeBookController::class, 'show'])->name('grade-book.show');
+    Route::get('/modules/{module}/grade-book.csv', [GradeBookController::class, 'csv'])->name('grade-book.csv');
+    Route::get('/modules/{module}/logbook', LogbookController::class)->name('logbook');
+});

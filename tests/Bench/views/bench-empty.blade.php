@@ -1,0 +1,1 @@
+<x-page title="Empty">Nothing.</x-page>

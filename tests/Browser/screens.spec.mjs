@@ -1,0 +1,67 @@
+// Every main screen: nothing serious for axe-core in light and dark, nothing wider than a phone, no error in the console.
+import { test, expect } from '@playwright/test';
+import AxeBuilder from '@axe-core/playwright';
+import { signedIn } from './people.mjs';
+
+const essay = 'Essay: A living from the edge';
+const stage = (name) => async (page) => {
+    await page.goto('/');
+    await page.getByRole('link', { name: essay }).first().click();
+    await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${name} ,`) }).click();
+};
+const screens = {
+    'maren.oduya': {
+        today: (page) => page.goto('/'), modules: (page) => page.goto('/modules'), rubrics: (page) => page.goto('/rubrics'),
+        module: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); },
+        people: async (page) => { await page.getByRole('link', { name: 'People' }).click(); },
+        'rubric sheet': async (page) => { await page.goto('/rubrics'); await page.getByRole('link', { name: 'Group presentation' }).click(); },
+        plan: stage('Plan'), collect: stage('Collect'), screen: stage('Screen'),
+        overlap: async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); },
+        'share out': stage('Share out'), mark: stage('Mark'), moderate: stage('Moderate'), release: stage('Release'),
+        'grade book': (page) => page.getByRole('link', { name: 'Grade book' }).first().click(),
+        logbook: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Logbook' }).click(); },
+        account: (page) => page.goto('/account'),
+    },
+    'tomasz.wisniewski': {
+        queue: async (page) => { await page.goto('/'); await page.getByRole('link', { name: essay }).first().click(); },
+        desk: async (page) => { await page.goto('/'); await page.getByRole('link', { name: 'Go to the desk' }).first().click(); },
+        settle: async (page) => { await stage('Moderate')(page); await page.locator('table .code').first().click(); },
+    },
+    'niamh.odonnell': {
+        'student today': (page) => page.goto('/'),
+        'hand in': (page) => page.getByRole('link', { name: 'Essay: After the water' }).click(),
+        result: async (page) => { await page.goto('/'); await page.getByRole('link', { name: /^Read it/ }).first().click(); },
+        receipt: async (page) => { await page.goto('/'); await page.getByRole('link', { name: 'See what was handed in' }).first().click(); await page.getByRole('link', { name: /^Receipt/ }).click(); },
+    },
+};
+
+for (const scheme of ['light', 'dark']) {
+    test(`nothing serious for axe-core, ${scheme}`, async ({ browser }) => {
+        test.setTimeout(900_000);
+        for (const [who, views] of Object.entries(screens)) {
+            const page = await signedIn(browser, who, { colorScheme: scheme });
+            const errors = [];
+            page.on('console', (message) => { if (message.type() === 'error') { errors.push(message.text()); } });
+            for (const [name, go] of Object.entries(views)) {
+                await go(page);
+                await page.waitForLoadState('networkidle');
+                const found = (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact));
+                expect(found.map(({ id, nodes }) => `${name}: ${id} on ${nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+            }
+            expect(errors).toEqual([]);
+        }
+    });
+}
+
+test('a student on a phone scrolls down and never sideways', async ({ browser }) => {
+    const page = await signedIn(browser, 'niamh.odonnell', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+    for (const go of Object.values(screens['niamh.odonnell'])) {
+        await go(page);
+        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    }
+    const staff = await signedIn(browser, 'tomasz.wisniewski', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+    for (const go of Object.values(screens['tomasz.wisniewski'])) {
+        await go(staff);
+        expect(await staff.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    }
+});

@@ -1,0 +1,60 @@
+// One picture of each main view from the demo.   node tests/Browser/shots.mjs ADDRESS FOLDER [name]
+import { chromium } from '@playwright/test';
+import { launchOptions } from './browser.mjs';
+
+const [address, folder, only] = process.argv.slice(2);
+const essay = 'Essay: A living from the edge';
+const people = {
+    coordinator: 'maren.oduya', tutor: 'tomasz.wisniewski', second: 'aoife.nibhriain', student: 'niamh.odonnell',
+};
+
+// Each view: who looks, and how they get there from Today.
+const stage = (name) => async (page) => {
+    await page.getByRole('link', { name: essay }).first().click();
+    await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${name} ,`) }).click();
+};
+const views = {
+    today: ['coordinator', async () => {}],
+    module: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT210/ }).click(); }],
+    rubric: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); await page.getByRole('link', { name: 'Group presentation' }).click(); }],
+    plan: ['coordinator', stage('Plan')],
+    collect: ['coordinator', stage('Collect')],
+    screen: ['coordinator', stage('Screen')],
+    overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); }],
+    'share-out': ['coordinator', stage('Share out')],
+    queue: ['tutor', async (page) => { await page.getByRole('link', { name: essay }).first().click(); }],
+    desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); }],
+    moderate: ['coordinator', stage('Moderate')],
+    settle: ['tutor', async (page) => { await stage('Moderate')(page); await page.locator('table .code').first().click(); }],
+    release: ['coordinator', stage('Release')],
+    result: ['student', async (page) => { await page.getByRole('link', { name: /^Read it/ }).first().click(); }],
+    'hand-in': ['student', async (page) => { await page.getByRole('link', { name: 'Essay: After the water' }).click(); }],
+    'grade-book': ['coordinator', async (page) => { await page.getByRole('link', { name: 'Grade book' }).click(); }],
+    logbook: ['coordinator', async (page) => { await views.module[1](page); await page.getByRole('link', { name: 'Logbook' }).click(); }],
+};
+
+const browser = await chromium.launch(launchOptions);
+const sessions = {};
+for (const [name, [who, go]] of Object.entries(views)) {
+    if (only && !only.split(',').includes(name)) {
+        continue;
+    }
+    if (!sessions[who]) {
+        sessions[who] = await browser.newContext({ viewport: { width: Number(process.env.WIDTH ?? 1280), height: 800 }, colorScheme: process.env.SCHEME ?? 'light' });
+        const page = await sessions[who].newPage();
+        await page.goto(`${address}/sign-in`);
+        await page.getByLabel('Mail address').fill(`${people[who]}@merrow.example`);
+        await page.getByLabel('Password').fill('low-water-mark');
+        await page.getByRole('button', { name: 'Sign in' }).click();
+    }
+    const page = await sessions[who].newPage();
+    page.on('console', (message) => { if (message.type() === 'error') { console.error(`${name}: ${message.text()}`); } });
+    await page.goto(address);
+    await go(page);
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: `${folder}/${name}.png` });
+    await page.close();
+    console.log(`${name}.png`);
+}
+await browser.close();

@@ -1,0 +1,145 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\Collect\TakeHandIn;
+use App\Enums\Part;
+use App\Enums\Role;
+use App\Models\User;
+use Illuminate\Testing\TestResponse;
+use Tests\Files;
+use Tests\TestCase;
+
+/**
+ * Before release nothing that a marker or the examiner is sent gives a student away: every page and file reached from
+ * Today by links, forms and page scripts is searched, headers and all.
+ */
+final class AnonymityTest extends TestCase
+{
+    /** @var array<string, string> what was sent, by address */
+    private array $sent = [];
+
+    public function test_a_crawl_as_tutor_finds_no_name_number_or_mail_address_of_a_student(): void
+    {
+        $this->module(2, 4);
+        $assignment = $this->sharedOut($this->assignment());
+        $this->finishBoth($this->script($assignment, 0), 'l3', 'l3');
+        $this->finish($this->markOf($this->script($assignment, 1), Part::First), 'l3', 'l3');
+        $this->finish($this->markOf($this->script($assignment, 1), Part::Second), 'l1', 'l1');
+        foreach ([$this->tutors[0], $this->member(Role::Examiner)] as $person) {
+            $this->sent = [];
+            $this->actingAs($person);
+            $this->crawl(route('today', absolute: false));
+            self::assertGreaterThan($person->is($this->tutors[0]) ? 12 : 6, count($this->sent), 'the crawl got somewhere');
+            foreach ($this->sent as $address => $text) {
+                foreach ($this->students as $student) {
+                    foreach ([$student->name, (string) $student->number, $student->email, $student->public_id] as $sign) {
+                        self::assertStringNotContainsStringIgnoringCase($sign, $text, $address);
+                    }
+                }
+            }
+        }
+    }
+
+    public function test_what_the_desk_sends_back_and_refusals_give_nobody_away_either(): void
+    {
+        $this->module();
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $this->actingAs($mark->marker);
+        $answers = [
+            $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l1'], ['HX-Request' => 'true']),
+            $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'nowhere'], ['HX-Request' => 'true']),
+            $this->post(route('mark.done', $mark)),
+            $this->get(route('receipts.file', $mark->handin)),
+            $this->get(route('collect.index', $mark->script->assignment)),
+            $this->get(route('grade-book.csv', $this->module)),
+        ];
+        foreach ($answers as $answer) {
+            self::assertStringNotContainsStringIgnoringCase($this->students[0]->name, $this->whole($answer));
+            self::assertStringNotContainsString($this->students[0]->email, $this->whole($answer));
+        }
+    }
+
+    /**
+     * @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer
+     */
+    private function whole(TestResponse $answer): string
+    {
+        return html_entity_decode($answer->baseResponse->headers."\n".$answer->getContent(), ENT_QUOTES | ENT_HTML5);
+    }
+
+    private function crawl(string $address): void
+    {
+        if (isset($this->sent[$address]) || count($this->sent) > 300) {
+            return;
+        }
+        $answer = $this->get($address);
+        $text = $address."\n".$this->whole($answer);
+        $this->sent[$address] = $text;
+        if ($answer->isRedirection()) {
+            $this->crawl((string) parse_url((string) $answer->headers->get('Location'), PHP_URL_PATH));
+
+            return;
+        }
+        preg_match_all('/(?:href|hx-get)="([^"#]+)"/', (string) $answer->getContent(), $links);
+        foreach (array_unique($links[1]) as $link) {
+            $link = html_entity_decode($link);
+            $path = (string) parse_url($link, PHP_URL_PATH);
+            if (in_array(parse_url($link, PHP_URL_HOST), [null, 'localhost', '127.0.0.1'], true) && ! str_contains($path, '.') && $path !== '/sign-out') {
+                $query = parse_url($link, PHP_URL_QUERY);
+                $this->crawl($path.(is_string($query) ? "?{$query}" : ''));
+            }
+        }
+    }
+
+    public function test_nothing_beside_a_name_leads_the_coordinator_to_a_code(): void
+    {
+        $this->module(2, 3);
+        $assignment = $this->assignment();
+        foreach ([411, 523, 637] as $n => $words) {
+            app(TakeHandIn::class)($assignment, $this->students[$n], Files::upload($this->prose($words, $n), 'essay.md'));
+        }
+        $this->actingAs($this->coordinator);
+        foreach ([route('collect.index', $assignment), route('grade-book.show', $this->module), route('people.index', $this->module)] as $page) {
+            $answer = $this->get($page)->assertOk()->assertSee($this->students[0]->name);
+            foreach ($assignment->scripts as $script) {
+                $answer->assertDontSee($script->code)->assertDontSee((string) $script->currentHandin?->words)->assertDontSee('.md');
+            }
+        }
+        foreach (['screen.index', 'share-out.index', 'moderate.index', 'release.index'] as $page) {
+            $answer = $this->get(route($page, $assignment))->assertOk();
+            foreach ($this->students as $student) {
+                $answer->assertDontSee($student->name)->assertDontSee((string) $student->number);
+            }
+        }
+    }
+
+    public function test_the_logbook_gives_the_coordinator_no_way_from_a_student_to_a_code(): void
+    {
+        $this->module(2, 3);
+        $assignment = $this->sharedOut($this->assignment());
+        $page = (string) $this->actingAs($this->coordinator)->get(route('logbook', $this->module))->assertOk()->getContent();
+        preg_match_all('~<tr>.*?</tr>~s', $page, $rows);
+        self::assertGreaterThan(5, count($rows[0]));
+        foreach ($rows[0] as $row) {
+            $names = array_filter($this->students, fn (User $student) => str_contains(html_entity_decode($row, ENT_QUOTES), $student->name));
+            $codes = $assignment->scripts->filter(fn ($script) => str_contains($row, $script->code));
+            self::assertTrue($names === [] || $codes->isEmpty());
+        }
+    }
+
+    public function test_addresses_are_random_and_codes_are_not_worked_out_from_people(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        foreach ($assignment->scripts()->with('student')->get() as $script) {
+            self::assertMatchesRegularExpression('/\A[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}\z/', $script->public_id);
+            self::assertMatchesRegularExpression('/\A[A-Z]+-\d{3}\z/', $script->code);
+        }
+        // Random from the first digit on: neither the order nor the time of a row can be read from its address.
+        $ids = array_map(fn (int $i): string => substr((new User)->newUniqueId(), 0, 6), range(1, 40));
+        self::assertGreaterThan(35, count(array_unique($ids)));
+    }
+}

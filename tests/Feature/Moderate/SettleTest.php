@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Moderate;
+
+use App\Enums\Part;
+use App\Models\Proposal;
+use App\Models\Script;
+use App\Models\Settlement;
+use Tests\TestCase;
+use YoungHarbor\Core\Standing;
+
+final class SettleTest extends TestCase
+{
+    private function marked(string $first, string $second, string $tolerance = '5'): Script
+    {
+        $this->module();
+        $script = $this->script($this->sharedOut($this->assignment(['tolerance' => $tolerance])));
+        $this->finish($this->markOf($script, Part::First), $first, 'l2');
+        $this->finish($this->markOf($script, Part::Second), $second, 'l2');
+
+        return $script->refresh();
+    }
+
+    public function test_equal_marks_settle_by_the_rule(): void
+    {
+        $script = $this->marked('l2', 'l2');
+        self::assertSame([Standing::Agreed, 'rule', '50.0000'], [$script->standing(), $script->settlement?->how, $script->settlement?->mark]);
+    }
+
+    public function test_marks_too_far_apart_wait_for_their_markers_who_propose_and_accept(): void
+    {
+        // 60 × 10/10 + 40 × 5/10 = 80 against 60 × 5/10 + 20 = 50.
+        $script = $this->marked('l3', 'l2');
+        $first = $this->markOf($script, Part::First)->marker;
+        $second = $this->markOf($script, Part::Second)->marker;
+        self::assertSame(Standing::ToSettle, $script->standing());
+        $this->actingAs($first)->get(route('moderate.show', $script))
+            ->assertOk()
+            ->assertSee('30 apart, more than the tolerance of 5')
+            ->assertSee('80.0')
+            ->assertSee('50.0');
+
+        $this->post(route('moderate.propose', $script), ['mark' => '62,5', 'reason' => 'A reason that is long enough.'])
+            ->assertSessionHasErrors('mark');
+        $this->post(route('moderate.propose', $script), ['mark' => '62.5', 'reason' => 'short'])
+            ->assertSessionHasErrors('reason');
+        $this->post(route('moderate.propose', $script), ['mark' => '62.5', 'reason' => 'We read the third section differently.'])
+            ->assertRedirect();
+        $proposal = Proposal::query()->sole();
+        $this->post(route('moderate.accept', $script), ['proposal' => $proposal->id])
+            ->assertSessionHasErrors(['refused' => 'You proposed this mark yourself; the other marker has to accept it.']);
+
+        $this->actingAs($second)->post(route('moderate.propose', $script), ['mark' => '66', 'reason' => 'Closer to your mark, I think.']);
+        $this->post(route('moderate.accept', $script), ['proposal' => $proposal->id])
+            ->assertSessionHasErrors('refused');
+        $this->actingAs($first)->post(route('moderate.accept', $script), ['proposal' => Proposal::query()->latest('id')->firstOrFail()->id])
+            ->assertSessionHas('said');
+
+        $settlement = Settlement::query()->sole();
+        self::assertSame(['66.0000', 'agreed'], [$settlement->mark, $settlement->how]);
+        self::assertContains('Closer to your mark, I think.', array_column($settlement->working, 'how'));
+        $this->post(route('moderate.propose', $script), ['mark' => '70', 'reason' => 'Once more with feeling.'])
+            ->assertSessionHasErrors(['refused' => 'This script is settled already.']);
+    }
+
+    public function test_a_wide_tolerance_never_carries_a_mark_across_the_pass_line(): void
+    {
+        // 20 and 50: within 40 of each other, and the pass line at 40 lies between.
+        $script = $this->marked('l1', 'l2', '40');
+        self::assertSame(Standing::ToSettle, $script->standing());
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $script))
+            ->assertSee('on different sides of the pass line at 40')
+            ->assertDontSee('Propose it');
+    }
+
+    public function test_others_neither_see_nor_settle_it(): void
+    {
+        $script = $this->marked('l3', 'l2');
+        $this->actingAs($this->students[0])->get(route('moderate.show', $script))->assertForbidden();
+        $this->actingAs($this->coordinator)->post(route('moderate.propose', $script), ['mark' => '60', 'reason' => 'I am not a marker here.'])
+            ->assertForbidden();
+    }
+
+    public function test_one_mark_a_script_is_agreed_when_it_is_done(): void
+    {
+        $this->module();
+        $script = $this->script($this->sharedOut($this->assignment(['second_marking' => false])));
+        $this->finish($this->markOf($script, Part::First), 'l3', 'l1');
+        self::assertSame(['single', '60.0000'], [$script->refresh()->settlement?->how, $script->settlement?->mark]);
+    }
+}

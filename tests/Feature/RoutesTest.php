@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Enums\Part;
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Module;
+use App\Models\Result;
+use App\Models\User;
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Routes;
+use Tests\TestCase;
+
+/**
+ * Walks every registered route as nobody, as each role of the module, and as someone of another module. A new route has
+ * to be given its rule here, or the test fails.
+ */
+final class RoutesTest extends TestCase
+{
+    /** Who may do what. "anyone" is everyone who is signed in; "own" stands for the one it belongs to. */
+    private const RULES = [
+        'today' => 'anyone', 'account' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
+        'modules.index' => 'anyone', 'modules.store' => 'admin', 'modules.show' => 'coordinator tutor examiner student admin',
+        'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
+        'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator', 'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',
+        'rubrics.ready' => 'coordinator', 'rubrics.state' => 'coordinator', 'rubrics.copy' => 'coordinator',
+        'plan.create' => 'coordinator', 'plan.store' => 'coordinator', 'plan.edit' => 'coordinator', 'plan.update' => 'coordinator', 'plan.open' => 'coordinator',
+        'assignments.show' => 'coordinator tutor examiner student',
+        'collect.index' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
+        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.show' => 'coordinator tutor',
+        'share-out.index' => 'coordinator', 'share-out.store' => 'coordinator', 'scripts.name' => 'coordinator',
+        'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',
+        'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner', 'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
+        'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator', 'scripts.hold' => 'coordinator',
+        'results.show' => 'coordinator student', 'results.reading' => 'student',
+        'grade-book' => 'coordinator outsider', 'grade-book.show' => 'coordinator', 'grade-book.csv' => 'coordinator', 'logbook' => 'coordinator',
+    ];
+
+    /** Routes for people who are not signed in, or for everyone. */
+    private const OPEN = ['sign-in', 'sign-in.store', 'welcome', 'welcome.store', 'demo', 'demo.mail'];
+
+    public function test_every_route_has_a_rule_and_keeps_it(): void
+    {
+        $this->module(2, 2);
+        $assignment = $this->released();
+        $people = [
+            'coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Part::First)->marker,
+            'examiner' => $this->member(Role::Examiner), 'student' => $this->students[0],
+            'other student' => $this->students[1], 'admin' => User::factory()->create(['is_admin' => true]),
+            'outsider' => $this->member(Role::Coordinator, Module::factory()->create()),
+        ];
+        $walked = 0;
+        foreach (Routes::getRoutes() as $route) {
+            $name = (string) $route->getName();
+            if ($route->getActionName() === 'Closure' || str_starts_with($name, 'storage.') || in_array($name, self::OPEN, true)) {
+                continue;
+            }
+            self::assertArrayHasKey($name, self::RULES, "The route {$name} ({$route->uri()}) has no rule in this test.");
+            $walked++;
+            foreach ($people as $who => $person) {
+                $allowed = self::RULES[$name] === 'anyone' || in_array($who, explode(' ', self::RULES[$name]), true)
+                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store'], true));
+                $status = $this->walk($route, $assignment, $person);
+                self::assertSame($allowed, ! in_array($status, [403, 404], true), "{$who} on {$name}: {$status}");
+                self::assertNotSame(500, $status, "{$who} on {$name}");
+            }
+            $this->app['auth']->forgetGuards();
+            $this->flushSession();
+            $answer = $this->call($route->methods()[0], $this->address($route, $assignment));
+            self::assertTrue($answer->isRedirect(route('sign-in')) || $answer->status() === 401, "nobody on {$name}: {$answer->status()}");
+        }
+        self::assertGreaterThan(45, $walked);
+    }
+
+    private function walk(Route $route, Assignment $assignment, User $person): int
+    {
+        return $this->actingAs($person->fresh() ?? $person)->call($route->methods()[0], $this->address($route, $assignment))->baseResponse->getStatusCode();
+    }
+
+    private function address(Route $route, Assignment $assignment): string
+    {
+        $script = $this->script($assignment);
+        $values = [
+            'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
+            'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
+            'criterion' => 'c1', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+        ];
+
+        return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], $route->uri()), '/');
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Facades\File;
+
+abstract class TestCase extends Base
+{
+    use RefreshDatabase;
+    use World;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->withoutVite();
+        // Each test begins with an empty logbook, so the head kept outside the database begins anew too.
+        File::deleteDirectory(config('harbor.files').'/logbook');
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Actions\Collect\TakeHandIn;
+use App\Actions\Mark\FinishMark;
+use App\Actions\Mark\SaveChoice;
+use App\Actions\Plan\MakeRubricReady;
+use App\Actions\Plan\OpenAssignment;
+use App\Actions\Plan\SaveAssignment;
+use App\Actions\Release\ReleaseResults;
+use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\Part;
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\Mark;
+use App\Models\Membership;
+use App\Models\Module;
+use App\Models\Rubric;
+use App\Models\RubricVersion;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Moderation\SettleRule;
+
+/**
+ * A small module for tests, made through the application's own actions.
+ */
+trait World
+{
+    protected Module $module;
+
+    protected User $coordinator;
+
+    /** @var list<User> */
+    protected array $tutors = [];
+
+    /** @var list<User> */
+    protected array $students = [];
+
+    protected function module(int $tutors = 2, int $students = 3): void
+    {
+        $this->module = Module::factory()->create();
+        $this->coordinator = $this->member(Role::Coordinator);
+        for ($i = 0; $i < $tutors; $i++) {
+            $this->tutors[] = $this->member(Role::Tutor);
+        }
+        for ($i = 0; $i < $students; $i++) {
+            $this->students[] = $this->member(Role::Student);
+        }
+    }
+
+    protected function member(Role $role, ?Module $module = null): User
+    {
+        $user = User::factory()->create();
+        Membership::query()->create(['module_id' => ($module ?? $this->module)->id, 'user_id' => $user->id, 'role' => $role]);
+
+        return $user;
+    }
+
+    /**
+     * @return array<string, mixed> two criteria, 60 and 40 percent, levels of 0, 5 and 10 points
+     */
+    protected function rubricDocument(string $second = '40'): array
+    {
+        return ['title' => 'Two criteria', 'weighting' => 'percent', 'decimals' => 1,
+            'levels' => [['id' => 'l1', 'title' => 'Low', 'points' => '0'], ['id' => 'l2', 'title' => 'Middle', 'points' => '5'], ['id' => 'l3', 'title' => 'High', 'points' => '10']],
+            'criteria' => [
+                ['id' => 'c1', 'title' => 'Argument', 'purpose' => '', 'weight' => '60', 'kind' => 'levels', 'descriptors' => ['l1' => 'None.', 'l2' => 'Some.', 'l3' => 'Strong.'], 'guidance' => ['l2' => 'Answer an objection.']],
+                ['id' => 'c2', 'title' => 'Evidence', 'purpose' => '', 'weight' => $second, 'kind' => 'levels', 'descriptors' => ['l1' => 'None.']],
+            ]];
+    }
+
+    protected function workingCopy(string $second = '40'): Rubric
+    {
+        return Rubric::query()->create(['module_id' => $this->module->id, 'title' => 'Two criteria', 'document' => $this->rubricDocument($second), 'saved_by' => $this->coordinator->id])->refresh();
+    }
+
+    protected function readyRubric(): RubricVersion
+    {
+        return app(MakeRubricReady::class)($this->workingCopy(), 1, $this->coordinator);
+    }
+
+    /**
+     * An assignment open to students and due tomorrow.
+     *
+     * @param  array<string, mixed>  $fields
+     */
+    protected function assignment(array $fields = []): Assignment
+    {
+        $assignment = app(SaveAssignment::class)($this->module, null, [
+            'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id, 'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
+            'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean,
+            'second_marking' => true, 'markers_see_overlap' => true, ...$fields,
+        ], null);
+        app(OpenAssignment::class)($assignment);
+
+        return $assignment->refresh();
+    }
+
+    /** Everyone hands in a text of their own, the due time passes, the scripts are shared out. */
+    protected function sharedOut(Assignment $assignment): Assignment
+    {
+        foreach ($this->students as $n => $student) {
+            app(TakeHandIn::class)($assignment, $student, "Essay number {$n}. ".$this->prose(80, $n));
+        }
+        Carbon::setTestNow(now()->addDays(2));
+        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+
+        return $assignment->refresh();
+    }
+
+    protected function script(Assignment $assignment, int $student = 0): Script
+    {
+        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students[$student]->id)->sole();
+    }
+
+    protected function markOf(Script $script, Part $part): Mark
+    {
+        return Mark::query()->where('script_id', $script->id)->where('part', $part)->sole();
+    }
+
+    /** Marks and finishes: levels for the two criteria. */
+    protected function finish(Mark $mark, string $first, string $second): Mark
+    {
+        app(SaveChoice::class)($mark, 'c1', ['level' => $first, 'comment' => "Comment of the {$mark->part->value} marker."]);
+        app(SaveChoice::class)($mark, 'c2', ['level' => $second]);
+
+        return app(FinishMark::class)($mark);
+    }
+
+    protected function finishBoth(Script $script, string $first = 'l2', string $second = 'l2'): void
+    {
+        $this->finish($this->markOf($script, Part::First), $first, $second);
+        $this->finish($this->markOf($script, Part::Second), $first, $second);
+    }
+
+    /** An assignment whose results are all out. */
+    protected function released(): Assignment
+    {
+        $assignment = $this->sharedOut($this->assignment());
+        foreach (array_keys($this->students) as $n) {
+            $this->finishBoth($this->script($assignment, $n));
+        }
+        app(ReleaseResults::class)($assignment, null, $this->coordinator);
+
+        return $assignment->refresh();
+    }
+
+    /** Words that no other seed gives in the same order. */
+    protected function prose(int $words, int $seed): string
+    {
+        mt_srand($seed + 100);
+        $out = [];
+        while (count($out) < $words) {
+            $out[] = ['salt', 'brine', 'pan', 'fire', 'coal', 'toll', 'wall', 'tide', 'boat', 'net', 'weir', 'quay'][mt_rand(0, 11)].mt_rand(1, 400);
+        }
+
+        return implode(' ', $out).'.';
+    }
+}

@@ -1,0 +1,12 @@
+import { defineConfig } from 'vite';
+import laravel from 'laravel-vite-plugin';
+import tailwindcss from '@tailwindcss/vite';
+
+export default defineConfig({
+    plugins: [
+        laravel({ input: ['resources/css/app.css', 'resources/js/app.js'], refresh: false }),
+        tailwindcss(),
+    ],
+    // No inlined assets: the content security policy allows fonts and pictures from this server only.
+    build: { assetsInlineLimit: 0 },
+});
