@@ -35,7 +35,7 @@ const screens = {
     },
 };
 
-for (const scheme of ['light', 'dark']) {
+for (const scheme of ['light', 'dark']) { // the dark look differs in colour alone, so that is what is checked of it
     test(`nothing serious for axe-core, ${scheme}`, async ({ browser }) => {
         test.setTimeout(900_000);
         for (const [who, views] of Object.entries(screens)) {
@@ -45,7 +45,8 @@ for (const scheme of ['light', 'dark']) {
             for (const [name, go] of Object.entries(views)) {
                 await go(page);
                 await page.waitForLoadState('networkidle');
-                const found = (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact));
+                const axe = new AxeBuilder({ page });
+                const found = (await (scheme === 'light' ? axe : axe.withRules(['color-contrast'])).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact));
                 expect(found.map(({ id, nodes }) => `${name}: ${id} on ${nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
             }
             expect(errors).toEqual([]);
@@ -54,14 +55,14 @@ for (const scheme of ['light', 'dark']) {
 }
 
 test('a student on a phone scrolls down and never sideways', async ({ browser }) => {
-    const page = await signedIn(browser, 'niamh.odonnell', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
-    for (const go of Object.values(screens['niamh.odonnell'])) {
-        await go(page);
-        expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    }
-    const staff = await signedIn(browser, 'tomasz.wisniewski', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
-    for (const go of Object.values(screens['tomasz.wisniewski'])) {
-        await go(staff);
-        expect(await staff.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    test.setTimeout(600_000);
+    const phone = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
+    for (const who of ['niamh.odonnell', 'tomasz.wisniewski']) {
+        const page = await signedIn(browser, who, phone);
+        for (const [name, go] of Object.entries(screens[who])) {
+            await go(page);
+            await page.waitForLoadState('load'); // the width is only true once the style sheet is there
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390);
+        }
     }
 });
