@@ -3,17 +3,30 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Plan\AssignmentController;
+use App\Http\Controllers\Plan\LibraryController;
 use App\Http\Controllers\Plan\RubricController;
+use App\Http\Controllers\Plan\RubricFileController;
+use App\Http\Controllers\Plan\RubricPagesController;
+use App\Http\Controllers\Plan\RubricPasteController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
-    Route::get('/rubrics', [RubricController::class, 'index'])->name('rubrics.index');
-    Route::post('/modules/{module}/rubrics', [RubricController::class, 'store'])->name('rubrics.store');
+    Route::get('/rubrics', [LibraryController::class, 'index'])->name('rubrics.index');
+    Route::post('/rubrics', [LibraryController::class, 'store'])->name('rubrics.store');
+    Route::post('/rubrics/import', [LibraryController::class, 'import'])->name('rubrics.import');
     Route::get('/rubrics/{rubric}', [RubricController::class, 'show'])->name('rubrics.show');
     Route::put('/rubrics/{rubric}', [RubricController::class, 'update'])->name('rubrics.update');
     Route::post('/rubrics/{rubric}/ready', [RubricController::class, 'ready'])->name('rubrics.ready');
     Route::post('/rubrics/{rubric}/state', [RubricController::class, 'state'])->name('rubrics.state');
-    Route::post('/rubrics/{rubric}/copy', [RubricController::class, 'copy'])->name('rubrics.copy');
+    Route::post('/rubrics/{rubric}/copy', [LibraryController::class, 'copy'])->name('rubrics.copy');
+    Route::get('/rubrics/{rubric}/news', [RubricController::class, 'news'])->name('rubrics.news');
+    Route::post('/rubrics/{rubric}/paste', [RubricPasteController::class, 'preview'])->name('rubrics.paste');
+    Route::post('/rubrics/{rubric}/paste/apply', [RubricPasteController::class, 'apply'])->name('rubrics.paste.apply');
+    Route::match(['get', 'post'], '/rubrics/{rubric}/try', [RubricPagesController::class, 'try'])->name('rubrics.try');
+    Route::get('/rubrics/{rubric}/as-students', [RubricPagesController::class, 'students'])->name('rubrics.students');
+    Route::get('/rubrics/{rubric}/versions', [RubricPagesController::class, 'versions'])->name('rubrics.versions');
+    Route::get('/rubrics/{rubric}/files', [RubricPagesController::class, 'files'])->name('rubrics.files');
+    Route::get('/rubrics/{rubric}/files/{form}', RubricFileController::class)->whereIn('form', ['json', 'case', 'csv', 'pdf'])->name('rubrics.file');
 
     Route::get('/modules/{module}/assignments/new', [AssignmentController::class, 'create'])->name('plan.create');
     Route::post('/modules/{module}/assignments', [AssignmentController::class, 'store'])->name('plan.store');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\RubricScope;
 use App\Enums\RubricState;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Collection;
@@ -12,20 +13,29 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Rubric\Draft;
 
 /**
  * A rubric in its life: the working copy, and the versions that were made ready from it.
  *
  * @property int $id
  * @property string $public_id
- * @property int $module_id
+ * @property RubricScope $scope
+ * @property int|null $module_id
+ * @property int|null $owner_id
  * @property string $title
+ * @property string $provenance where it was made from, in words
+ * @property int $step
+ * @property string $words
+ * @property int $criteria
+ * @property string $kinds
  * @property RubricState $state
  * @property array<string, mixed> $document
  * @property int $lock_version
  * @property int $saved_by
  * @property Carbon $updated_at
- * @property-read Module $module
+ * @property-read Module|null $module
+ * @property-read User|null $owner
  * @property-read User $savedBy
  * @property-read Collection<int, RubricVersion> $versions
  * @property-read RubricVersion|null $latestVersion
@@ -36,9 +46,25 @@ final class Rubric extends Model
 
     protected $guarded = [];
 
+    protected static function booted(): void
+    {
+        // What the library searches follows from the document.
+        self::saving(function (Rubric $rubric): void {
+            if ($rubric->isDirty('document')) {
+                $draft = $rubric->draft();
+                $kinds = array_unique(array_map(fn (array $criterion) => Draft::kindOf($criterion)->value, $draft->criteria()));
+                sort($kinds);
+                $texts = array_filter($draft->fields(), fn (string $place) => preg_match('/(title|purpose|descriptors\.[^.]+|guidance\.[^.]+)\z/', $place) === 1, ARRAY_FILTER_USE_KEY);
+                $rubric->words = implode("\n", array_filter($texts));
+                $rubric->criteria = count($draft->criteria());
+                $rubric->kinds = implode(' ', $kinds === ['levels'] && count($draft->criteria()) === 1 ? ['holistic'] : $kinds);
+            }
+        });
+    }
+
     protected function casts(): array
     {
-        return ['state' => RubricState::class, 'document' => 'array'];
+        return ['state' => RubricState::class, 'scope' => RubricScope::class, 'document' => 'array'];
     }
 
     /**
@@ -47,6 +73,14 @@ final class Rubric extends Model
     public function module(): BelongsTo
     {
         return $this->belongsTo(Module::class);
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'owner_id');
     }
 
     /**
@@ -71,5 +105,28 @@ final class Rubric extends Model
     public function latestVersion(): HasOne
     {
         return $this->hasOne(RubricVersion::class)->latestOfMany('number');
+    }
+
+    /**
+     * @return HasMany<RubricStep, $this>
+     */
+    public function steps(): HasMany
+    {
+        return $this->hasMany(RubricStep::class);
+    }
+
+    public function draft(): Draft
+    {
+        return Draft::of($this->document);
+    }
+
+    /** Where it belongs, in words. */
+    public function place(): string
+    {
+        return match ($this->scope) {
+            RubricScope::Module => $this->module?->fullTitle() ?? '',
+            RubricScope::Person => 'personal',
+            RubricScope::Institution => (string) config('harbor.institution'),
+        };
     }
 }

@@ -17,7 +17,9 @@ use YoungHarbor\Core\Rubric\Rubric as CoreRubric;
  * @property int $number
  * @property array<string, mixed> $document
  * @property string $hash
+ * @property \Illuminate\Support\Carbon $created_at
  * @property-read Rubric $rubric
+ * @property-read User $madeBy
  */
 final class RubricVersion extends Model
 {
@@ -42,6 +44,14 @@ final class RubricVersion extends Model
     public function rubric(): BelongsTo
     {
         return $this->belongsTo(Rubric::class);
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function madeBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'made_by');
     }
 
     public function toCore(): CoreRubric

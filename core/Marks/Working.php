@@ -49,6 +49,10 @@ final readonly class Working
         }
         $lines[] = new WorkingLine('Total', $how, $score->total.' of '.Figure::plain($score->outOf));
 
+        if (! $score->outOf->isEqualTo(100)) {
+            $lines[] = new WorkingLine('Out of 100', 'the exact sum × 100 ÷ '.Figure::plain($score->outOf).', rounded once', (string) $score->percent());
+        }
+
         return new self($lines);
     }
 

@@ -8,14 +8,25 @@ use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * A rubric while it is being worked on. It keeps whatever was written, right or wrong, so that nothing is lost;
  * {@see self::faults()} says what keeps it from being ready. Every change gives a new draft.
+ *
+ * A field is named by its place: `title`, `levels.l2.points`, `criteria.c1.descriptors.l2`. {@see DraftShape} holds the
+ * changes that add, remove and move.
  */
 final readonly class Draft
 {
+    private const TOP = ['title', 'weighting', 'points_shown'];
+
+    private const OF_CRITERION = ['title', 'purpose', 'weight', 'kind', 'optional', 'pinned', 'min', 'max', 'step'];
+
+    private const OF_CELL = ['descriptors', 'guidance', 'overrides'];
+
+    /** Fields that are on or off; as text they read "1" and "". */
+    private const SWITCHES = ['optional', 'pinned', 'points_shown'];
+
     /**
      * @param  array<string, mixed>  $document  the JSON form of a rubric, perhaps with faults
      */
@@ -37,6 +48,12 @@ final readonly class Draft
         ]);
     }
 
+    /** One scale for the whole piece of work: a single criterion that bears the whole weight. */
+    public static function holistic(string $title): self
+    {
+        return self::blank($title)->set('criteria.c1.title', 'The work as a whole')->set('criteria.c1.weight', '100');
+    }
+
     /**
      * @param  array<string, mixed>  $document
      */
@@ -45,42 +62,150 @@ final readonly class Draft
         return new self($document);
     }
 
+    /** What a field holds, as text; empty for a place that does not exist. Switches read "1" or "". */
+    public function get(string $place): string
+    {
+        $parts = explode('.', $place);
+        if (count($parts) === 1) {
+            return match (true) {
+                ! in_array($place, self::TOP, true) => '',
+                $place === 'points_shown' => ($this->document['points_shown'] ?? true) === true ? '1' : '',
+                default => self::text($this->document, $place),
+            };
+        }
+        if ($parts[0] === 'levels' && count($parts) === 3) {
+            $at = self::position($this->levels(), $parts[1]);
+
+            return $at === null ? '' : self::levelText($this->levels()[$at], $parts[2]);
+        }
+        $at = $parts[0] === 'criteria' ? self::position($this->criteria(), $parts[1]) : null;
+        if ($at === null) {
+            return '';
+        }
+        $criterion = $this->criteria()[$at];
+        $field = $parts[2] ?? '';
+        if (count($parts) === 3) {
+            return match (true) {
+                ! in_array($field, self::OF_CRITERION, true) => '',
+                in_array($field, self::SWITCHES, true) => ($criterion[$field] ?? false) === true ? '1' : '',
+                $field === 'kind' => self::kindOf($criterion)->value,
+                default => self::text($criterion, $field),
+            };
+        }
+        if ($field === 'unused') {
+            return in_array($parts[3], self::list($criterion, 'unused'), true) ? '1' : '';
+        }
+        if (in_array($field, self::OF_CELL, true)) {
+            return self::text(self::list($criterion, $field), $parts[3]);
+        }
+        $row = in_array($field, ['levels', 'items'], true) ? self::find(self::rowsOf($criterion, $field), $parts[3]) : null;
+
+        return $row === null ? '' : self::levelText($row, $parts[4] ?? '');
+    }
+
     /**
-     * The draft with what a form posted written over it: titles, points, weights and descriptors as they were typed.
-     * What the form does not show stays.
+     * Writes one field. A place that does not exist (any more) changes nothing. Points may be written as a range:
+     * "5–7", "5-7" or "5 to 7".
+     */
+    public function set(string $place, string $value): self
+    {
+        $value = self::clean($value);
+        $parts = explode('.', $place);
+        if (count($parts) === 1) {
+            return match (true) {
+                $place === 'points_shown' => new self([...$this->document, 'points_shown' => $value !== '']),
+                $place === 'weighting' && Weighting::tryFrom($value) === null, ! in_array($place, self::TOP, true) => $this,
+                default => new self([...$this->document, $place => $value]),
+            };
+        }
+        [$list, $id, $field] = [$parts[0], $parts[1], $parts[2] ?? ''];
+        if ($list === 'levels' && count($parts) === 3) {
+            return $this->with('levels', self::changed($this->levels(), $id, fn (array $level) => self::levelWith($level, $field, $value)));
+        }
+        if ($list !== 'criteria') {
+            return $this;
+        }
+
+        return $this->withCriterion($id, fn (array $criterion) => match (true) {
+            count($parts) === 3 => self::criterionWith($criterion, $field, $value),
+            count($parts) === 4 && $field === 'unused' => self::used($criterion, $parts[3], $value === ''),
+            count($parts) === 4 && in_array($field, self::OF_CELL, true) => self::cellWith($criterion, $field, $parts[3], $value),
+            count($parts) === 5 && in_array($field, ['levels', 'items'], true) && isset($criterion[$field]) => [...$criterion, $field => self::changed(self::rowsOf($criterion, $field), $parts[3], fn (array $row) => self::levelWith($row, $parts[4], $value))],
+            default => $criterion,
+        });
+    }
+
+    /**
+     * The draft with what a form posted written over it, as it was typed. What the form does not show stays.
      *
      * @param  array<array-key, mixed>  $posted
      */
     public function withForm(array $posted): self
     {
-        $document = $this->document;
-        $document['title'] = self::text($posted, 'title', self::text($document, 'title'));
-        $levels = $this->levels();
-        foreach ($levels as $i => $level) {
-            $row = self::row($posted, 'levels', $level['id']);
-            $levels[$i]['title'] = self::text($row, 'title', self::text($level, 'title'));
-            $levels[$i]['points'] = trim(self::text($row, 'points', self::text($level, 'points')));
+        $draft = $this;
+        foreach (self::leaves($posted) as $place => $value) {
+            $draft = $draft->set($place, $value);
         }
-        $document['levels'] = $levels;
-        $criteria = $this->criteria();
-        foreach ($criteria as $i => $criterion) {
-            $row = self::row($posted, 'criteria', $criterion['id']);
-            foreach (['title', 'purpose', 'weight'] as $field) {
-                $criteria[$i][$field] = self::text($row, $field, self::text($criterion, $field));
-            }
-            $criteria[$i]['weight'] = trim($criteria[$i]['weight']);
-            foreach (['descriptors', 'guidance'] as $field) {
-                $cells = is_array($criterion[$field] ?? null) ? $criterion[$field] : [];
-                foreach ($levels as $level) {
-                    $id = $level['id'];
-                    $cells[$id] = self::text(is_array($row[$field] ?? null) ? $row[$field] : [], $id, self::text($cells, $id));
-                }
-                $criteria[$i][$field] = array_filter($cells, fn (mixed $cell) => $cell !== '');
-            }
-        }
-        $document['criteria'] = $criteria;
 
-        return new self($document);
+        return $draft;
+    }
+
+    /**
+     * Writes fields that someone changed, as long as each still holds what that person saw there. A field that has
+     * been changed by someone else meanwhile keeps their words and is given back.
+     *
+     * @param  list<array{place: string, was: string, to: string}>  $changes
+     * @return array{self, list<array{place: string, was: string, to: string}>} the draft, and the changes not made
+     */
+    public function merge(array $changes): array
+    {
+        $draft = $this;
+        $clashes = [];
+        foreach ($changes as $change) {
+            $now = $this->get($change['place']);
+            if ($now !== self::clean($change['was']) && $now !== self::clean($change['to'])) {
+                $clashes[] = $change;
+            } else {
+                $draft = $draft->set($change['place'], $change['to']);
+            }
+        }
+
+        return [$draft, $clashes];
+    }
+
+    /**
+     * Every field with what it holds, by place: what a page shows.
+     *
+     * @return array<string, string>
+     */
+    public function fields(): array
+    {
+        $places = self::TOP;
+        foreach ($this->levels() as $level) {
+            array_push($places, "levels.{$level['id']}.title", "levels.{$level['id']}.points");
+        }
+        foreach ($this->criteria() as $criterion) {
+            $at = "criteria.{$criterion['id']}";
+            foreach (self::OF_CRITERION as $field) {
+                $places[] = "{$at}.{$field}";
+            }
+            foreach (['levels', 'items'] as $list) {
+                foreach (self::rowsOf($criterion, $list) as $row) {
+                    array_push($places, "{$at}.{$list}.{$row['id']}.title", "{$at}.{$list}.{$row['id']}.points");
+                }
+            }
+            foreach ($this->levelsOf($criterion) as $level) {
+                foreach ([...self::OF_CELL, 'unused'] as $field) {
+                    $places[] = "{$at}.{$field}.{$level['id']}";
+                }
+            }
+        }
+        $fields = [];
+        foreach ($places as $place) {
+            $fields[$place] = $this->get($place);
+        }
+
+        return $fields;
     }
 
     /**
@@ -88,7 +213,7 @@ final readonly class Draft
      */
     public function levels(): array
     {
-        return $this->rows('levels');
+        return self::rowsOf($this->document, 'levels');
     }
 
     /**
@@ -96,113 +221,43 @@ final readonly class Draft
      */
     public function criteria(): array
     {
-        return $this->rows('criteria');
+        return self::rowsOf($this->document, 'criteria');
     }
 
-    public function addCriterion(): self
+    /**
+     * The levels of one criterion: its own, or the rubric's.
+     *
+     * @param  array<array-key, mixed>  $criterion
+     * @return list<array{id: string, ...}>
+     */
+    public function levelsOf(array $criterion): array
     {
-        if (count($this->criteria()) >= Rubric::MOST_CRITERIA) {
-            return $this;
-        }
-
-        return $this->with('criteria', [...$this->criteria(), self::newCriterion($this->freeId('criteria', 'c'))]);
+        return isset($criterion['levels']) ? self::rowsOf($criterion, 'levels') : $this->levels();
     }
 
-    public function duplicateCriterion(string $id): self
+    /**
+     * @param  array<array-key, mixed>  $criterion
+     */
+    public static function kindOf(array $criterion): Kind
     {
-        $criteria = $this->criteria();
-        $at = self::position($criteria, $id);
-        if ($at === null || count($criteria) >= Rubric::MOST_CRITERIA) {
-            return $this;
-        }
-        $copy = ['id' => $this->freeId('criteria', 'c'), 'title' => self::text($criteria[$at], 'title').' (copy)', 'weight' => '0'] + $criteria[$at];
-        array_splice($criteria, $at + 1, 0, [$copy]);
-
-        return $this->with('criteria', $criteria);
+        return Kind::tryFrom(is_string($criterion['kind'] ?? null) ? $criterion['kind'] : '') ?? Kind::Levels;
     }
 
-    public function removeCriterion(string $id): self
+    public function weighting(): Weighting
     {
-        return $this->with('criteria', self::without($this->criteria(), $id));
+        return Weighting::tryFrom(self::text($this->document, 'weighting')) ?? Weighting::Percent;
     }
 
-    /** Moves a criterion up (−1) or down (+1). */
-    public function moveCriterion(string $id, int $by): self
-    {
-        return $this->with('criteria', self::moved($this->criteria(), $id, $by));
-    }
-
-    public function addLevel(): self
-    {
-        if (count($this->levels()) >= Rubric::MOST_LEVELS) {
-            return $this;
-        }
-
-        return $this->with('levels', [...$this->levels(), ['id' => $this->freeId('levels', 'l'), 'title' => '', 'points' => '']]);
-    }
-
-    public function removeLevel(string $id): self
-    {
-        $draft = $this->with('levels', self::without($this->levels(), $id));
-        $criteria = array_map(function (array $criterion) use ($id): array {
-            foreach (['descriptors', 'guidance', 'overrides'] as $field) {
-                if (is_array($criterion[$field] ?? null)) {
-                    unset($criterion[$field][$id]);
-                }
-            }
-            if (is_array($criterion['unused'] ?? null)) {
-                $criterion['unused'] = self::less($criterion['unused'], $id);
-            }
-
-            return $criterion;
-        }, $draft->criteria());
-
-        return $draft->with('criteria', $criteria);
-    }
-
-    public function moveLevel(string $id, int $by): self
-    {
-        return $this->with('levels', self::moved($this->levels(), $id, $by));
-    }
-
-    /** Marks a cell as not used on its criterion, or used again. */
-    public function toggleCell(string $criterion, string $level): self
-    {
-        $criteria = $this->criteria();
-        $at = self::position($criteria, $criterion);
-        if ($at === null || self::position($this->levels(), $level) === null) {
-            return $this;
-        }
-        $unused = is_array($criteria[$at]['unused'] ?? null) ? $criteria[$at]['unused'] : [];
-        $criteria[$at]['unused'] = in_array($level, $unused, true)
-            ? self::less($unused, $level)
-            : [...$unused, $level];
-
-        return $this->with('criteria', $criteria);
-    }
-
-    /** Spreads what is missing to 100 over the criteria, those without a weight first. */
-    public function spreadWeights(): self
-    {
-        $criteria = $this->criteria();
-        $scored = array_keys(array_filter($criteria, fn (array $criterion) => ($criterion['kind'] ?? 'levels') !== Kind::Comment->value));
-        $weights = array_map(fn (int $i) => self::weight($criteria[$i]), $scored);
-        foreach (WeightBalance::spread($weights) as $n => $weight) {
-            $criteria[$scored[$n]]['weight'] = Figure::plain($weight);
-        }
-
-        return $this->with('criteria', $criteria);
-    }
-
+    /** The weights of the criteria that bear points. */
     public function balance(): WeightBalance
     {
-        return WeightBalance::of(array_map(self::weight(...), $this->criteria()));
+        return WeightBalance::of(array_map(self::weight(...), array_filter($this->criteria(), fn (array $criterion) => self::kindOf($criterion) !== Kind::Comment)));
     }
 
     /**
      * A criterion's weight, 0 when it cannot be read as a number.
      *
-     * @param  array<string, mixed>  $criterion
+     * @param  array<array-key, mixed>  $criterion
      */
     public static function weight(array $criterion): BigDecimal
     {
@@ -220,6 +275,16 @@ final readonly class Draft
         foreach ($this->criteria() as $i => $criterion) {
             if (trim(self::text($criterion, 'title')) === '') {
                 $faults[] = new Fault("criteria[{$i}].title", 'is missing');
+            }
+            foreach (self::kindOf($criterion) === Kind::Levels ? self::rowsOf($criterion, 'levels') : [] as $n => $level) {
+                if (trim(self::text($level, 'title')) === '') {
+                    $faults[] = new Fault("criteria[{$i}].levels[{$n}].title", 'is missing');
+                }
+            }
+            foreach (self::kindOf($criterion) === Kind::Checklist ? self::rowsOf($criterion, 'items') : [] as $n => $item) {
+                if (trim(self::text($item, 'title')) === '') {
+                    $faults[] = new Fault("criteria[{$i}].items[{$n}].title", 'is missing');
+                }
             }
         }
         foreach ($this->levels() as $i => $level) {
@@ -243,8 +308,8 @@ final readonly class Draft
      */
     public function differences(self $other): array
     {
-        $mine = self::flat($this->document);
-        $theirs = self::flat($other->document);
+        $mine = $this->fields();
+        $theirs = $other->fields();
         $differences = [];
         foreach (array_keys($mine + $theirs) as $place) {
             if (($mine[$place] ?? '') !== ($theirs[$place] ?? '')) {
@@ -256,26 +321,9 @@ final readonly class Draft
     }
 
     /**
-     * @return array<string, string>
-     */
-    private static function flat(mixed $value, string $place = ''): array
-    {
-        if (! is_array($value)) {
-            return [$place => is_scalar($value) ? (string) $value : ''];
-        }
-        $flat = [];
-        foreach ($value as $key => $item) {
-            $name = is_array($item) && is_string($item['id'] ?? null) ? $item['id'] : (string) $key;
-            $flat += self::flat($item, $place === '' ? $name : "{$place}.{$name}");
-        }
-
-        return $flat;
-    }
-
-    /**
      * @return array<string, mixed>
      */
-    private static function newCriterion(string $id): array
+    public static function newCriterion(string $id): array
     {
         return ['id' => $id, 'title' => '', 'purpose' => '', 'weight' => '0', 'kind' => 'levels', 'optional' => false, 'descriptors' => [], 'guidance' => [], 'overrides' => [], 'unused' => []];
     }
@@ -283,19 +331,29 @@ final readonly class Draft
     /**
      * @param  list<array<array-key, mixed>>  $rows
      */
-    private function with(string $key, array $rows): self
+    public function with(string $key, array $rows): self
     {
-        return new self([$key => $rows] + $this->document);
+        return new self([...$this->document, $key => $rows]);
     }
 
     /**
+     * @param  callable(array<string, mixed>): array<array-key, mixed>  $change
+     */
+    public function withCriterion(string $id, callable $change): self
+    {
+        return $this->with('criteria', self::changed($this->criteria(), $id, $change));
+    }
+
+    /**
+     * Rows of a list that can be told apart by their ids.
+     *
+     * @param  array<array-key, mixed>  $from
      * @return list<array{id: string, ...}>
      */
-    private function rows(string $key): array
+    public static function rowsOf(array $from, string $key): array
     {
-        $rows = $this->document[$key] ?? [];
         $kept = [];
-        foreach (is_array($rows) ? $rows : [] as $row) {
+        foreach (self::list($from, $key) as $row) {
             if (is_array($row) && is_string($row['id'] ?? null)) {
                 $kept[] = $row;
             }
@@ -304,31 +362,121 @@ final readonly class Draft
         return $kept;
     }
 
-    private function freeId(string $key, string $letter): string
+    /**
+     * Points as they are written: "5", or "5–7" for a range.
+     *
+     * @param  array<array-key, mixed>  $level
+     */
+    public static function pointsText(array $level): string
     {
-        $highest = 0;
-        foreach ($this->rows($key) as $row) {
-            if (preg_match('/\A'.$letter.'([0-9]{1,6})\z/', $row['id'], $match) === 1) {
-                $highest = max($highest, (int) $match[1]);
-            }
-        }
+        $upto = self::text($level, 'upto');
 
-        return $letter.($highest + 1);
+        return self::text($level, 'points').($upto === '' ? '' : '–'.$upto);
     }
 
     /**
-     * @param  array<array-key, mixed>  $ids
-     * @return list<mixed>
+     * The name of a level as people read it, with a word for one that has none.
+     *
+     * @param  array<array-key, mixed>  $level
      */
-    private static function less(array $ids, string $id): array
+    public function titleOf(array $level): string
     {
-        return array_values(array_filter($ids, fn (mixed $each) => $each !== $id));
+        return trim(self::text($level, 'title')) ?: 'without a name';
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $level
+     */
+    private static function levelText(array $level, string $field): string
+    {
+        return match ($field) {
+            'points' => self::pointsText($level),
+            'title' => self::text($level, 'title'),
+            default => '',
+        };
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $level
+     * @return array<array-key, mixed>
+     */
+    private static function levelWith(array $level, string $field, string $value): array
+    {
+        if ($field === 'title') {
+            return [...$level, 'title' => $value];
+        }
+        if ($field !== 'points') {
+            return $level;
+        }
+        unset($level['upto']);
+        if (preg_match('/\A\s*([^\s–-]+)\s*(?:[–-]|to)\s*([^\s–-]+)\s*\z/u', $value, $range) === 1) {
+            return [...$level, 'points' => $range[1], 'upto' => $range[2]];
+        }
+
+        return [...$level, 'points' => trim($value)];
+    }
+
+    /**
+     * @param  array<string, mixed>  $criterion
+     * @return array<array-key, mixed>
+     */
+    private static function criterionWith(array $criterion, string $field, string $value): array
+    {
+        if (in_array($field, self::SWITCHES, true)) {
+            return [...$criterion, $field => $value !== ''];
+        }
+        if ($field === 'kind') {
+            $kind = Kind::tryFrom($value);
+            $criterion += match ($kind) {
+                Kind::Scale => ['min' => '0', 'max' => '10', 'step' => '1'],
+                Kind::Checklist => ['items' => [['id' => 's1', 'title' => '', 'points' => '1']]],
+                default => [],
+            };
+
+            return $kind === null ? $criterion : [...$criterion, 'kind' => $value];
+        }
+        $isNumber = in_array($field, ['weight', 'min', 'max', 'step'], true);
+
+        return in_array($field, self::OF_CRITERION, true) ? [...$criterion, $field => $isNumber ? trim($value) : $value] : $criterion;
+    }
+
+    /**
+     * @param  array<string, mixed>  $criterion
+     * @return array<array-key, mixed>
+     */
+    private static function cellWith(array $criterion, string $field, string $level, string $value): array
+    {
+        $cells = self::list($criterion, $field);
+        $cells[$level] = $field === 'overrides' ? trim($value) : $value;
+
+        return [...$criterion, $field => array_filter($cells, fn (mixed $cell) => $cell !== '')];
+    }
+
+    /**
+     * @param  array<string, mixed>  $criterion
+     * @return array<array-key, mixed>
+     */
+    private static function used(array $criterion, string $level, bool $used): array
+    {
+        $unused = array_values(array_filter(self::list($criterion, 'unused'), fn (mixed $each) => $each !== $level));
+
+        return [...$criterion, 'unused' => $used ? $unused : [...$unused, $level]];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $rows
+     * @param  callable(array<string, mixed>): array<array-key, mixed>  $change
+     * @return list<array<array-key, mixed>>
+     */
+    private static function changed(array $rows, string $id, callable $change): array
+    {
+        return array_map(fn (array $row) => $row['id'] === $id ? $change($row) : $row, $rows);
     }
 
     /**
      * @param  list<array<string, mixed>>  $rows
      */
-    private static function position(array $rows, string $id): ?int
+    public static function position(array $rows, string $id): ?int
     {
         foreach ($rows as $i => $row) {
             if ($row['id'] === $id) {
@@ -341,44 +489,55 @@ final readonly class Draft
 
     /**
      * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
+     * @return array<string, mixed>|null
      */
-    private static function without(array $rows, string $id): array
-    {
-        return array_values(array_filter($rows, fn (array $row) => $row['id'] !== $id));
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
-     */
-    private static function moved(array $rows, string $id, int $by): array
+    private static function find(array $rows, string $id): ?array
     {
         $at = self::position($rows, $id);
-        if ($at === null || ! isset($rows[$at + $by])) {
-            return $rows;
-        }
-        [$rows[$at], $rows[$at + $by]] = [$rows[$at + $by], $rows[$at]];
 
-        return $rows;
+        return $at === null ? null : $rows[$at];
     }
 
     /**
      * @param  array<array-key, mixed>  $from
      * @return array<array-key, mixed>
      */
-    private static function row(array $from, string $list, string $id): array
+    private static function list(array $from, string $key): array
     {
-        $rows = $from[$list] ?? [];
+        return is_array($from[$key] ?? null) ? $from[$key] : [];
+    }
 
-        return is_array($rows) && is_array($rows[$id] ?? null) ? $rows[$id] : [];
+    /**
+     * @param  array<array-key, mixed>  $posted
+     * @return array<string, string>
+     */
+    private static function leaves(array $posted, string $place = ''): array
+    {
+        $leaves = [];
+        foreach ($posted as $key => $value) {
+            $at = $place === '' ? (string) $key : "{$place}.{$key}";
+            if (is_array($value)) {
+                $leaves += self::leaves($value, $at);
+            } elseif (is_string($value) || $value === null) {
+                $leaves[$at] = (string) $value;
+            }
+        }
+
+        return $leaves;
+    }
+
+    private static function clean(string $value): string
+    {
+        return str_replace(["\r\n", "\r"], "\n", $value);
     }
 
     /**
      * @param  array<array-key, mixed>  $from
      */
-    private static function text(array $from, string $key, string $default = ''): string
+    private static function text(array $from, string $key): string
     {
-        return is_string($from[$key] ?? null) ? str_replace("\r\n", "\n", $from[$key]) : $default;
+        $value = $from[$key] ?? null;
+
+        return is_scalar($value) && ! is_bool($value) ? self::clean((string) $value) : '';
     }
 }

@@ -85,6 +85,22 @@ final readonly class LevelCriterion implements Criterion
     }
 
     /**
+     * Whether this criterion can have a mark.
+     *
+     * @param  array<array-key, mixed>  $mark
+     */
+    public function accepts(array $mark): bool
+    {
+        try {
+            $this->points($mark);
+        } catch (InvalidInput) {
+            return false;
+        }
+
+        return true;
+    }
+
+    /**
      * The level that points fall on, or the nearest one below them; null below every level.
      */
     public function reached(BigDecimal $points): ?Level

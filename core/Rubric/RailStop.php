@@ -53,7 +53,7 @@ final readonly class RailStop
     public function label(): string
     {
         return $this->above === null
-            ? "{$this->level->title}, ".Figure::plain($this->points)
+            ? "{$this->level->title}, ".(MarkForm::range($this->level) ?: Figure::plain($this->points))
             : "between {$this->level->title} and {$this->above->title}, ".Figure::plain($this->points);
     }
 
@@ -89,7 +89,7 @@ final readonly class RailStop
             }
 
             return $stop->above === null
-                ? ['level' => $stop->level->id] + ($stop->level->isRange() ? ['points' => Figure::plain($stop->points)] : [])
+                ? ['level' => $stop->level->id]
                 : ['between' => [$stop->level->id, $stop->above->id], 'points' => Figure::plain($stop->points)];
         }
         throw InvalidInput::at($criterion->title(), 'has no such level');

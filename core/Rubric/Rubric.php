@@ -19,12 +19,14 @@ final readonly class Rubric
     /**
      * @param  non-empty-list<Criterion>  $criteria
      * @param  int<0, 3>  $decimals  places the total is rounded to
+     * @param  bool  $pointsShown  whether students see points beside levels and criteria
      */
     public function __construct(
         public string $title,
         public Weighting $weighting,
         public int $decimals,
         public array $criteria,
+        public bool $pointsShown = true,
     ) {
     }
 

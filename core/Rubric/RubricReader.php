@@ -52,7 +52,7 @@ final class RubricReader
         $this->in->throwFaults();
         assert($criteria !== [] && $weighting !== null);
 
-        return new Rubric($title, $weighting, $decimals, $criteria);
+        return new Rubric($title, $weighting, $decimals, $criteria, ($document['points_shown'] ?? true) !== false);
     }
 
     /**

@@ -41,10 +41,16 @@ final readonly class ScaleCriterion implements Criterion
             return $this->ownPoints($mark);
         }
         $points = $this->within($mark, $this->min, $this->highest);
-        if (! $points->minus($this->min)->toBigRational()->dividedBy($this->step)->simplified()->getDenominator()->isEqualTo(1)) {
+        if (! $this->isOnStep($points)) {
             throw InvalidInput::at($this->id().'.points', "must go in steps of {$this->step} from {$this->min}, or carry a reason");
         }
 
         return $points;
+    }
+
+    /** Whether points lie a whole number of steps above the lowest. */
+    public function isOnStep(BigDecimal $points): bool
+    {
+        return $points->minus($this->min)->toBigRational()->dividedBy($this->step)->simplified()->getDenominator()->isEqualTo(1);
     }
 }

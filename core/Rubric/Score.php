@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 
 /**
  * The total a set of marks on a rubric comes to, with what each criterion added.
@@ -15,12 +17,23 @@ final readonly class Score
      * @param  BigDecimal  $total  rounded once, half up; missing criteria count zero
      * @param  BigDecimal  $outOf  100 in percent weighting, else the sum of the maxima that apply
      * @param  list<CriterionScore>  $lines
+     * @param  BigRational  $exact  the total before it was rounded
      */
     public function __construct(
         public BigDecimal $total,
         public BigDecimal $outOf,
         public array $lines,
+        public BigRational $exact,
     ) {
+    }
+
+    /**
+     * The mark out of 100: the exact total as a share of what could be had, rounded once, half up, to the total's
+     * decimals. In percent weighting it is the total itself.
+     */
+    public function percent(): BigDecimal
+    {
+        return $this->outOf->isEqualTo(100) ? $this->total : $this->exact->multipliedBy(100)->dividedBy($this->outOf)->toScale($this->total->getScale(), RoundingMode::HALF_UP);
     }
 
     public function isComplete(): bool

@@ -78,7 +78,7 @@ final class Scorer
             $lines[] = new CriterionScore($criterion, $points[$id], $applies[$id], $weight, $effective, $contribution);
         }
 
-        return new Score($total->toScale($rubric->decimals, RoundingMode::HALF_UP), $outOf->toBigDecimal(), $lines);
+        return new Score($total->toScale($rubric->decimals, RoundingMode::HALF_UP), $outOf->toBigDecimal(), $lines, $total);
     }
 
     private static function applies(Criterion $criterion, mixed $mark): bool

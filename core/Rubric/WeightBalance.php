@@ -54,18 +54,20 @@ final readonly class WeightBalance
     }
 
     /**
-     * New weights that total exactly 100: the remainder shared evenly among all, to two decimals, what rounding
-     * leaves going to the first ones a hundredth at a time. Weights of nothing count as open and are filled first.
+     * New weights that total exactly 100: the remainder shared evenly among the free ones, to two decimals, what
+     * rounding leaves going to the first ones a hundredth at a time. Free weights of nothing are filled first.
      *
      * @param  list<BigDecimal>  $weights
+     * @param  list<int>|null  $free  positions that may change; null for all
      * @return list<BigDecimal> the weights as they were when they cannot be brought to 100 without one falling to 0
      */
-    public static function spread(array $weights): array
+    public static function spread(array $weights, ?array $free = null): array
     {
         $left = self::of($weights)->left();
-        $open = array_keys(array_filter($weights, fn (BigDecimal $weight) => $weight->isZero()));
+        $free ??= array_keys($weights);
+        $open = array_values(array_filter($free, fn (int $i) => $weights[$i]->isZero()));
         if ($open === [] || ! $left->isPositive()) {
-            $open = array_keys($weights);
+            $open = $free;
         }
         if ($open === [] || $left->isZero()) {
             return $weights;
@@ -87,5 +89,40 @@ final readonly class WeightBalance
         }
 
         return array_values($spread);
+    }
+
+    /**
+     * New weights that total exactly 100 with the free ones kept in proportion to each other: each is cut to two
+     * decimals and the hundredths that leaves go to the largest remainders, earlier ones first.
+     *
+     * @param  list<BigDecimal>  $weights
+     * @param  list<int>  $free  positions that may change
+     * @return list<BigDecimal> the weights as they were when the free ones are all nothing, or when nothing is left for them
+     */
+    public static function scale(array $weights, array $free): array
+    {
+        $sum = self::of(array_map(fn (int $i) => $weights[$i], $free))->sum;
+        $room = self::of($weights)->left()->plus($sum);
+        if (! $sum->isPositive() || ! $room->isPositive()) {
+            return $weights;
+        }
+        $scaled = $weights;
+        $remainders = [];
+        foreach ($free as $i) {
+            $exact = $weights[$i]->toBigRational()->multipliedBy($room)->dividedBy($sum);
+            $scaled[$i] = $exact->toScale(2, RoundingMode::DOWN);
+            $remainders[$i] = $exact->minus($scaled[$i]);
+        }
+        uksort($remainders, fn (int $a, int $b) => $remainders[$b]->compareTo($remainders[$a]) ?: $a <=> $b);
+        $missing = self::of($scaled)->left();
+        $hundredth = BigDecimal::of('0.01');
+        foreach (array_keys($remainders) as $i) {
+            $step = BigDecimal::min($hundredth, $missing);
+            $scaled[$i] = $scaled[$i]->plus($step);
+            $missing = $missing->minus($step);
+        }
+        $tooSmall = array_filter($free, fn (int $i) => $weights[$i]->isPositive() && ! $scaled[$i]->isPositive());
+
+        return $tooSmall === [] ? array_values($scaled) : $weights;
     }
 }

@@ -53,6 +53,19 @@ return [
             'l1' => 'Unclear.', 'l2' => 'Often unclear.', 'l3' => 'Clear.', 'l4' => 'Clear, mostly exact.', 'l5' => 'Clear and exact.',
         ]),
     ]],
+    'walk' => ['title' => 'Harbour walk, field record', 'weighting' => 'percent', 'decimals' => 1, 'levels' => array_slice($levels, 1, 4), 'criteria' => [
+        $criterion('c1', 'Looking', 'Is what was seen told apart from what was read?', '40', [
+            'l2' => 'What was read is repeated.', 'l3' => 'Some things only someone who was there could say.', 'l4' => 'Seen, measured and placed on the map.', 'l5' => 'Seen, measured, and set against what the records say.',
+        ], ['l3' => 'choose one wall and describe it for a page.', 'l4' => 'find the place where the map is wrong.']),
+        ['id' => 'c2', 'title' => 'Sketch map', 'purpose' => 'Could you find the place with it?', 'weight' => '20', 'kind' => 'levels', 'optional' => false, 'levels' => [
+            ['id' => 'l1', 'title' => 'Lost', 'points' => '0'], ['id' => 'l2', 'title' => 'With luck', 'points' => '3', 'upto' => '5'], ['id' => 'l3', 'title' => 'Surely', 'points' => '6', 'upto' => '8'],
+        ], 'descriptors' => ['l1' => 'No scale, no north, no landmark.', 'l2' => 'Landmarks are right; distances are guessed.', 'l3' => 'Scale, north and landmarks hold on the ground.'], 'guidance' => ['l2' => 'pace out two distances and write them in.'], 'overrides' => [], 'unused' => []],
+        ['id' => 'c3', 'title' => 'On the quay', 'purpose' => 'Ticked by whoever walks along', 'weight' => '20', 'kind' => 'checklist', 'optional' => false, 'items' => [
+            ['id' => 's1', 'title' => 'Asked the harbour office before climbing anything', 'points' => '1'], ['id' => 's2', 'title' => 'Noted tide and time at each stop', 'points' => '2'], ['id' => 's3', 'title' => 'Spoke with someone who works there', 'points' => '2'],
+        ]],
+        ['id' => 'c4', 'title' => 'Photographs', 'purpose' => 'For those who took some: do they show what the words cannot?', 'weight' => '20', 'kind' => 'scale', 'min' => '0', 'max' => '10', 'step' => '0.5', 'optional' => true],
+        ['id' => 'c5', 'title' => 'A question to take home', 'purpose' => 'The marker leaves one; nothing is scored', 'weight' => '0', 'kind' => 'comment', 'optional' => false],
+    ]],
     'presentation' => ['title' => 'Group presentation', 'weighting' => 'percent', 'decimals' => 1, 'levels' => array_slice($levels, 0, 4), 'criteria' => [
         $criterion('c1', 'Question', 'Is one question asked, and kept to?', '35', ['l1' => 'No question.', 'l2' => 'Several, none kept to.', 'l3' => 'One, kept to most of the time.', 'l4' => 'One, kept to and answered.']),
         $criterion('c2', 'Evidence shown', 'Do pictures and figures carry the talk?', '30', ['l1' => 'None.', 'l2' => 'As decoration.', 'l3' => 'Some are explained.', 'l4' => 'Each is read out for the listener.']),

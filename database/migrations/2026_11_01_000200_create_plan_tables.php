@@ -14,13 +14,39 @@ return new class extends Migration
         Schema::create('rubrics', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();
-            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->enum('scope', ['module', 'person', 'institution'])->default('module');
+            $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete();
+            $table->foreignId('owner_id')->nullable()->constrained('users')->restrictOnDelete()->comment('who made it; edits it when it is in no module');
             $table->string('title', 200);
             $table->enum('state', ['working copy', 'ready', 'retired'])->default('working copy');
             $table->json('document')->comment('what is being worked on; marks never point here');
+            $table->mediumText('words')->default('')->comment('all its words, for the library search');
+            $table->unsignedSmallInteger('criteria')->default(0);
+            $table->string('kinds', 60)->default('')->comment('which kinds of criteria it holds');
+            $table->string('provenance', 300)->default('')->comment('where it was made from, in words');
+            $table->unsignedInteger('step')->default(0)->comment('the step of rubric_steps the document stands at');
             $table->unsignedInteger('lock_version')->default(1);
             $table->foreignId('saved_by')->constrained('users');
             $table->timestamps();
+            $table->index(['scope', 'state']);
+        });
+        DB::statement("ALTER TABLE rubrics ADD CONSTRAINT rubric_scope CHECK ((scope = 'module') = (module_id IS NOT NULL))");
+        Schema::create('rubric_steps', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('rubric_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('number');
+            $table->json('document')->comment('the working copy after this step');
+            $table->string('what', 250)->default('');
+            $table->string('place', 250)->nullable()->comment('the field written, so that further words in it are the same step');
+            $table->foreignId('user_id')->nullable()->constrained();
+            $table->dateTime('created_at');
+            $table->unique(['rubric_id', 'number']);
+        });
+        Schema::create('rubric_editors', function (Blueprint $table): void {
+            $table->foreignId('rubric_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->dateTime('seen_at');
+            $table->primary(['rubric_id', 'user_id']);
         });
         Schema::create('rubric_versions', function (Blueprint $table): void {
             $table->id();

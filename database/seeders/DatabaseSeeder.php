@@ -9,6 +9,8 @@ use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Moderate\ProposeMark;
+use App\Actions\Plan\AddRubric;
+use App\Actions\Plan\AddStarterSet;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
@@ -23,7 +25,6 @@ use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Module;
-use App\Models\Rubric;
 use App\Models\RubricVersion;
 use App\Models\Script;
 use App\Models\User;
@@ -37,6 +38,7 @@ use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
 use YoungHarbor\Core\Standing;
@@ -110,10 +112,13 @@ final class DatabaseSeeder extends Seeder
      */
     private function rubrics(): array
     {
+        $office = User::query()->where('is_admin', true)->sole();
+        $this->at(-90, as: $office);
+        app(AddStarterSet::class)($office);
         $this->at(-60, as: $this->coordinator);
         $ready = [];
         foreach (require database_path('demo/rubrics.php') as $key => $document) {
-            $rubric = Rubric::query()->create(['module_id' => $this->module->id, 'title' => $document['title'], 'document' => $document, 'saved_by' => $this->coordinator->id])->refresh();
+            $rubric = app(AddRubric::class)(Draft::of($document), $this->coordinator, $this->module);
             if ($key !== 'presentation') { // stays a working copy, ten short of 100
                 $ready[$key] = app(MakeRubricReady::class)($rubric, 1, $this->coordinator);
             }

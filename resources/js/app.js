@@ -1,6 +1,7 @@
 import htmx from 'htmx.org';
 import { startDesk } from './desk.js';
 import { startReading } from './reading.js';
+import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
 import { startSheet } from './sheet.js';
 import { startUploads } from './uploads.js';
@@ -58,5 +59,6 @@ if (toast) {
 startKeys();
 startDesk(htmx);
 startReading();
+document.querySelectorAll('[data-rails]').forEach((form) => startRails(form, '.criterion'));
 startSheet(htmx);
 startUploads();

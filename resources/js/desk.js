@@ -3,6 +3,8 @@
  * being lost when that fails: what is on its way is also kept in this browser until the server has said "saved", is
  * sent again when the connection is back, and is put back into the page when it is opened again.
  */
+import { startRails } from './rail.js';
+
 const RETRY = 4000;
 
 export function startDesk(htmx) {
@@ -29,11 +31,12 @@ export function startDesk(htmx) {
         if (kept === null) {
             return;
         }
+        form.querySelectorAll('input[type=checkbox]').forEach((box) => { box.checked = JSON.parse(kept)[box.name] !== undefined; });
         for (const [name, value] of Object.entries(JSON.parse(kept))) {
             for (const field of form.querySelectorAll(`[name="${CSS.escape(name)}"]`)) {
                 if (field.type === 'radio') {
                     field.checked = field.value === value;
-                } else {
+                } else if (field.type !== 'checkbox') {
                     field.value = value;
                 }
             }
@@ -47,7 +50,6 @@ export function startDesk(htmx) {
         if (form) {
             keep(form);
             say('Saving …', false);
-            showDescriptor(form);
         }
     });
 
@@ -111,69 +113,6 @@ export function startDesk(htmx) {
         }
     });
 
-    // 1 to 9 choose a level on the rail that has the focus, 0 takes the choice back.
-    desk.addEventListener('keydown', (event) => {
-        const form = event.target.closest('form[data-part]');
-        if (!form || event.target.type !== 'radio' || event.ctrlKey || event.altKey || event.metaKey) {
-            return;
-        }
-        if (/^[1-9]$/.test(event.key)) {
-            const stop = form.querySelectorAll('.stop:not(.between) input')[Number(event.key) - 1];
-            if (stop) {
-                event.preventDefault();
-                stop.focus();
-                stop.checked = true;
-                stop.dispatchEvent(new Event('input', { bubbles: true }));
-                stop.dispatchEvent(new Event('change', { bubbles: true }));
-            }
-        } else if (event.key === '0' || event.key === 'Backspace') {
-            event.preventDefault();
-            form.querySelectorAll('.stop input').forEach((stop) => { stop.checked = false; });
-            event.target.dispatchEvent(new Event('input', { bubbles: true }));
-            event.target.dispatchEvent(new Event('change', { bubbles: true }));
-        }
-    });
-
-    // The descriptor of the stop under the pin reads below its rail.
-    function showDescriptor(form) {
-        const line = form.querySelector('.descriptor');
-        const stop = form.querySelector('.stop input:checked');
-        if (line) {
-            line.replaceChildren();
-            const name = document.createElement('b');
-            name.textContent = stop ? stop.dataset.name : '';
-            line.append(name, stop ? ` ${stop.dataset.descriptor}` : 'not yet set');
-            line.classList.toggle('signal', !stop);
-        }
-    }
-
-    // Dragging along a rail moves the pin, with mouse or finger.
-    for (const rail of desk.querySelectorAll('.rail')) {
-        const move = (event) => {
-            const stop = document.elementsFromPoint(event.clientX, rail.getBoundingClientRect().top + 10)
-                .map((element) => element.closest('.stop')).find((found) => found && rail.contains(found));
-            const input = stop?.querySelector('input');
-            if (input && !input.checked && !input.disabled) {
-                input.checked = true;
-                input.dispatchEvent(new Event('input', { bubbles: true }));
-            }
-        };
-        rail.addEventListener('pointerdown', (event) => {
-            if (event.pointerType === 'mouse' && event.button !== 0) {
-                return;
-            }
-            const start = rail.querySelector('input:checked')?.value;
-            const up = () => {
-                document.removeEventListener('pointermove', move);
-                const chosen = rail.querySelector('input:checked');
-                if (chosen && chosen.value !== start) {
-                    chosen.dispatchEvent(new Event('change', { bubbles: true }));
-                }
-            };
-            document.addEventListener('pointermove', move);
-            document.addEventListener('pointerup', up, { once: true });
-        });
-    }
-
+    startRails(desk, 'form[data-part]');
     parts().forEach(putBack);
 }

@@ -25,7 +25,9 @@ final class RoutesTest extends TestCase
         'today' => 'anyone', 'account' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
         'modules.index' => 'anyone', 'modules.store' => 'admin', 'modules.show' => 'coordinator tutor examiner student admin',
         'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
-        'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator', 'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',
+        'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator outsider', 'rubrics.import' => 'coordinator outsider', 'rubrics.news' => 'coordinator', 'rubrics.paste' => 'coordinator', 'rubrics.paste.apply' => 'coordinator',
+        'rubrics.try' => 'coordinator tutor examiner', 'rubrics.students' => 'coordinator tutor examiner', 'rubrics.versions' => 'coordinator tutor examiner', 'rubrics.files' => 'coordinator tutor examiner', 'rubrics.file' => 'coordinator tutor examiner',
+        'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',
         'rubrics.ready' => 'coordinator', 'rubrics.state' => 'coordinator', 'rubrics.copy' => 'coordinator',
         'plan.create' => 'coordinator', 'plan.store' => 'coordinator', 'plan.edit' => 'coordinator', 'plan.update' => 'coordinator', 'plan.open' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
@@ -86,7 +88,7 @@ final class RoutesTest extends TestCase
         $values = [
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
-            'criterion' => 'c1', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+            'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 
         return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], $route->uri()), '/');

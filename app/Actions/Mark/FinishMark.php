@@ -36,7 +36,7 @@ final class FinishMark
                     $missing = array_map(fn (Criterion $criterion) => $criterion->title(), $score->missing());
                     throw new Refused('Not done yet: '.implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have').' no mark. Everything you chose and wrote is kept.');
                 }
-                $stored->total = (string) $score->total;
+                $stored->total = (string) $score->percent();
                 $stored->done_at = Carbon::now();
             });
             $this->logbook->write("finished a {$done->part->value} mark", $done->script->code, ['total' => $done->shownTotal()], null, $done->script->assignment);

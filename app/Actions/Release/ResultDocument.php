@@ -12,6 +12,8 @@ use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Rubric\ChecklistCriterion;
+use YoungHarbor\Core\Rubric\ChecklistItem;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionScore;
 use YoungHarbor\Core\Rubric\Level;
@@ -46,6 +48,7 @@ final class ResultDocument
                 'band' => $final->band->name,
                 'band_span' => $scale->span($final->band, $rubric->decimals),
                 'late' => $script->currentHandin->late ?? false,
+                'points_shown' => $rubric->pointsShown,
                 'two_marks' => $script->marks->count() > 1,
                 'working' => $final->working->toArray(),
                 'first_working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray(),
@@ -75,8 +78,25 @@ final class ResultDocument
             'applies' => $line->applicable ?? true,
             'between' => isset($choice['between']),
             'levels' => $levels,
+            'steps' => $criterion instanceof ChecklistCriterion ? $this->steps($criterion, $choice) : [],
             'comment' => is_string($choice['comment'] ?? null) ? $choice['comment'] : '',
         ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $choice
+     * @return list<array{title: string, points: string, state: string}>
+     */
+    private function steps(ChecklistCriterion $criterion, array $choice): array
+    {
+        $done = is_array($choice['done'] ?? null) ? $choice['done'] : [];
+        $partly = is_array($choice['partly'] ?? null) ? $choice['partly'] : [];
+
+        return array_map(fn (ChecklistItem $item) => [
+            'title' => $item->title,
+            'points' => Figure::plain($item->points),
+            'state' => in_array($item->id, $done, true) ? 'done' : (isset($partly[$item->id]) ? 'partly done, '.$partly[$item->id] : 'not done'),
+        ], $criterion->items);
     }
 
     /**

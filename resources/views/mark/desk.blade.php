@@ -1,10 +1,6 @@
 @php
-    use YoungHarbor\Core\Marks\Figure;
-    use YoungHarbor\Core\Rubric\LevelCriterion;
-    use YoungHarbor\Core\Rubric\RailStop;
     $locked = $mark->isDone();
     $other = $script->settlement !== null;
-    $thick = fn ($weight) => 'thick-'.max(1, min(4, (int) ceil((float) (string) $weight / 12)));
 @endphp
 <x-page :title="$script->code.': the desk'" at="modules" bare fill quiet-errors>
     <x-slot:head>
@@ -33,28 +29,12 @@
                 @foreach ($rubric->criteria as $criterion)
                     @php
                         $choice = $mark->choices[$criterion->id()] ?? [];
-                        $stops = $criterion instanceof LevelCriterion ? RailStop::of($criterion) : [];
-                        $chosen = collect($stops)->first(fn ($stop) => $stop->holds($choice));
                     @endphp
                     <form class="criterion" data-part="{{ $criterion->id() }}" method="post" action="{{ route('mark.choose', [$mark, $criterion->id()]) }}"
                         hx-put="{{ route('mark.choose', [$mark, $criterion->id()]) }}" hx-trigger="change, input delay:600ms, again" hx-target="#total" hx-swap="outerHTML" hx-sync="this:queue last">
                         @csrf @method('put')
                         <fieldset @disabled($locked)>
-                            <legend class="flex w-full items-baseline gap-2"><b>{{ $criterion->title() }}</b>@unless ($criterion->weight()->isZero())<span class="quiet small">{{ Figure::plain($criterion->weight()) }} %</span>@endunless<span class="quiet small ml-auto">of {{ Figure::plain($criterion->max()) }}</span></legend>
-                            @if ($stops !== [])
-                                <div class="rail {{ $thick($criterion->weight()) }}">
-                                    @foreach ($stops as $stop)
-                                        <label @class(['stop', 'between' => $stop->isBetween()]) title="{{ $stop->label() }}">
-                                            <input type="radio" name="stop" value="{{ $stop->key }}" @checked($stop->holds($choice)) aria-label="{{ $stop->label() }}"
-                                                data-name="{{ $stop->isBetween() ? 'between '.$stop->level->title.' and '.$stop->above->title : $stop->level->title }}." data-descriptor="{{ $stop->level->descriptor }}">
-                                            <span class="tick" aria-hidden="true"></span>
-                                            <svg class="pin" viewBox="0 0 18 21" aria-hidden="true"><path d="M2 19 V8 L9 2 L16 8 V19 Z" /></svg>
-                                            <span class="points" aria-hidden="true">{{ Figure::plain($stop->points) }}</span>
-                                        </label>
-                                    @endforeach
-                                </div>
-                                <p @class(['descriptor', 'signal' => $chosen === null])>@if ($chosen)<b>{{ $chosen->isBetween() ? 'between '.$chosen->level->title.' and '.$chosen->above->title : $chosen->level->title }}.</b> {{ $chosen->level->descriptor }}@else not yet set @endif</p>
-                            @endif
+                            <x-mark-criterion :criterion="$criterion" :choice="$choice" />
                             <label class="sr-only" for="c-{{ $criterion->id() }}">Comment on {{ $criterion->title() }}</label>
                             <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $criterion->id() }}" name="comment" rows="1" placeholder="comment on {{ Str::lower($criterion->title()) }}">{{ $choice['comment'] ?? '' }}</textarea>
                             <noscript><button class="button mt-1">Save</button></noscript>

@@ -21,18 +21,18 @@
                 @endforeach
             </div>
             @foreach ($rubric?->criteria ?? [] as $criterion)
-                @continue(! $criterion instanceof LevelCriterion)
                 <section class="mb-5">
                     <h3 class="mb-1">{{ $criterion->title() }} <span class="quiet small font-normal">{{ Figure::plain($criterion->weight()) }} %</span></h3>
                     <div class="sides">
                         @foreach ($sides as $mark)
                             @php
                                 $choice = $mark->isDone() ? ($mark->choices[$criterion->id()] ?? []) : [];
-                                $points = $choice === [] ? null : $criterion->points($choice);
-                                $level = $points ? $criterion->reached($points) : null;
+                                $points = $choice === [] || ($choice['not_applicable'] ?? false) === true ? null : $criterion->points($choice);
+                                $level = $points && $criterion instanceof LevelCriterion ? $criterion->reached($points) : null;
+                                $words = $choice === [] ? '' : YoungHarbor\Core\Rubric\MarkForm::inWords($criterion, $choice);
                             @endphp
                             <div class="sheet px-4 py-3">
-                                <b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $level ? ', '.(isset($choice['between']) ? 'above ' : '').$level->title : '' }}</span>
+                                <b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $words === '' ? '' : ', '.$words }}</span>
                                 @if ($level)<p class="small quiet">{{ $level->descriptor }}</p>@endif
                                 @if (($choice['comment'] ?? '') !== '')<p class="mt-1 whitespace-pre-line">{{ $choice['comment'] }}</p>@endif
                             </div>

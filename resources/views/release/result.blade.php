@@ -1,4 +1,5 @@
 @php($d = $document)
+@php($shown = $d['points_shown'] ?? true)
 <x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
     <x-slot:head>
         <div class="heading"><h1>{{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result' : 'result of '.$result->script->student->name }}, released {{ App\Support\Clock::shown($result->released_at) }}</span></div>
@@ -24,16 +25,19 @@
         <div class="lg:order-1">
             @foreach ($d['criteria'] as $criterion)
                 <section class="mb-5">
-                    <div class="flex items-baseline gap-2 mb-1"><h2>{{ $criterion['title'] }}</h2>@if ($criterion['weight'])<span class="quiet small">{{ $criterion['weight'] }} % of the mark</span>@endif<span class="ml-auto">@if ($criterion['points'] !== null)<b>{{ $criterion['points'] }}</b> <span class="quiet">of {{ $criterion['max'] }}</span>@endif</span></div>
+                    <div class="flex items-baseline gap-2 mb-1"><h2>{{ $criterion['title'] }}</h2>@if ($criterion['weight'])<span class="quiet small">{{ $criterion['weight'] }} % of the mark</span>@endif<span class="ml-auto">@if (! $criterion['applies'])<span class="quiet">does not apply to your work</span>@elseif ($criterion['points'] !== null && $shown)<b>{{ $criterion['points'] }}</b> <span class="quiet">of {{ $criterion['max'] }}</span>@endif</span></div>
                     @if ($criterion['levels'] !== [])
                         <div class="levels">
                             @foreach ($criterion['levels'] as $level)
-                                <div @class(['reached' => $level['reached']])>@if ($level['reached'])<b>{{ $criterion['between'] ? 'Yours, and part of the way on.' : 'Yours.' }}</b> @endif<span class="small">{{ $level['title'] }} · {{ $level['points'] }}</span><br>{{ $level['descriptor'] }}</div>
+                                <div @class(['reached' => $level['reached']])>@if ($level['reached'])<b>{{ $criterion['between'] ? 'Yours, and part of the way on.' : 'Yours.' }}</b> @endif<span class="small">{{ $level['title'] }}@if ($shown) · {{ $level['points'] }}@endif</span><br>{{ $level['descriptor'] }}</div>
                             @endforeach
                         </div>
                         @foreach ($criterion['levels'] as $level)
                             @if ($level['reached'] && $level['guidance'] !== '')<p class="mt-1">To reach the next level: {{ $level['guidance'] }}</p>@endif
                         @endforeach
+                    @endif
+                    @if (($criterion['steps'] ?? []) !== [])
+                        <ul class="sheet px-4 py-2">@foreach ($criterion['steps'] as $step)<li class="flex gap-3 py-1"><span class="grow">{{ $step['title'] }}</span><b class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
                     @endif
                     @if ($criterion['comment'] !== '')<p class="mt-2 pl-3 border-l-4 border-rule whitespace-pre-line">{{ $criterion['comment'] }}</p>@endif
                 </section>

@@ -18,7 +18,7 @@ use Illuminate\Http\Request;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\Working;
-use YoungHarbor\Core\Rubric\RailStop;
+use YoungHarbor\Core\Rubric\MarkForm;
 
 /**
  * The desk: one script and the rubric side by side. Everything is saved as it is chosen or typed.
@@ -42,12 +42,10 @@ final class DeskController extends Controller
     public function choose(Request $request, Mark $mark, string $criterion, SaveChoice $save): View|RedirectResponse
     {
         $this->authorize('open', $mark);
-        $fields = $request->validate(['stop' => ['nullable', 'string', 'max:200'], 'comment' => ['nullable', 'string', 'max:20000']]);
+        $request->validate(['stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'], 'comment' => ['nullable', 'string', 'max:20000'], 'done' => ['nullable', 'array'], 'partly' => ['nullable', 'array']]);
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
         try {
-            $choice = RailStop::choice($found, (string) ($fields['stop'] ?? ''));
-            $comment = (string) ($fields['comment'] ?? '');
-            $saved = $save($mark, $criterion, $comment === '' ? $choice : [...$choice, 'comment' => $comment]);
+            $saved = $save($mark, $criterion, MarkForm::choice($found, $request->only(['stop', 'points', 'comment', 'done', 'partly', 'none', 'na'])));
         } catch (InvalidInput $e) {
             throw new Refused(implode('; ', array_map(fn (Fault $fault) => (string) $fault, $e->faults)).'. Nothing was changed.');
         }

@@ -5,112 +5,121 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plan;
 
 use App\Actions\Plan\ChangeRubricState;
+use App\Actions\Plan\EditRubric;
 use App\Actions\Plan\MakeRubricReady;
-use App\Actions\Plan\SaveRubric;
-use App\Enums\Role;
 use App\Enums\RubricState;
 use App\Exceptions\Refused;
 use App\Exceptions\SavedMeanwhile;
 use App\Http\Controllers\Controller;
-use App\Models\Membership;
-use App\Models\Module;
 use App\Models\Rubric;
+use App\Models\User;
 use App\Support\Clock;
+use App\Support\RubricEditors;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\Draft;
+use YoungHarbor\Core\Rubric\DraftShape;
+use YoungHarbor\Core\Rubric\PlaceName;
+use YoungHarbor\Core\Rubric\PointsCount;
+use YoungHarbor\Core\Rubric\Weighting;
 
 /**
- * Rubrics: the list, the rubric sheet, and the steps of a rubric's life.
+ * The rubric sheet, and the steps of a rubric's life.
  */
 final class RubricController extends Controller
 {
-    public function index(Request $request): View
-    {
-        $this->authorize('viewAny', Rubric::class);
-        $person = $this->person($request);
-        $staffOf = $person->memberships->filter(fn (Membership $m) => $m->role !== Role::Student);
+    /** What the cells of the sheet can show. */
+    public const CELLS = ['descriptors' => 'what earns it', 'guidance' => 'how to reach the next level', 'points' => 'points and use'];
 
-        return view('plan.rubrics', [
-            'rubrics' => Rubric::query()->with(['module', 'latestVersion'])->whereIn('module_id', $staffOf->pluck('module_id'))->orderBy('title')->get(),
-            'modules' => Module::query()->whereIn('id', $staffOf->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->orderBy('code')->get(),
-        ]);
-    }
-
-    public function store(Request $request, Module $module): RedirectResponse
-    {
-        $this->authorize('coordinate', $module);
-        $fields = $request->validate(['title' => ['required', 'string', 'max:200']]);
-        $rubric = Rubric::query()->create([
-            'module_id' => $module->id, 'title' => $fields['title'], 'saved_by' => $this->person($request)->id,
-            'document' => Draft::blank($fields['title'])->document,
-        ]);
-
-        return redirect()->route('rubrics.show', $rubric);
-    }
-
-    public function copy(Request $request, Rubric $rubric): RedirectResponse
-    {
-        $this->authorize('edit', $rubric);
-        $title = mb_substr($rubric->title, 0, 190).' (copy)';
-        $copy = Rubric::query()->create([
-            'module_id' => $rubric->module_id, 'title' => $title, 'saved_by' => $this->person($request)->id,
-            'document' => ['title' => $title] + $rubric->document,
-        ]);
-
-        return redirect()->route('rubrics.show', $copy)->with('said', 'This is a copy; the rubric it was made from stays as it is.');
-    }
-
-    public function show(Request $request, Rubric $rubric): View
+    public function show(Request $request, Rubric $rubric, RubricEditors $editors): View
     {
         $this->authorize('view', $rubric);
+        $data = $this->data($request, $rubric, $rubric->draft());
+        if ($request->header('HX-Request') !== null && $data['editable']) {
+            return view('plan.rubric-sheet', $data);
+        }
 
-        return $this->sheet($rubric, Draft::of($rubric->document), $request->user()?->can('edit', $rubric) === true && $rubric->state === RubricState::WorkingCopy);
+        return view('plan.rubric', $data + ['others' => $editors->besides($rubric, $this->person($request))]);
     }
 
     /**
-     * Saves what was typed and does what was asked with it (add, move, spread). A page script sends only what is
-     * needed back; without one the whole page comes again.
+     * Saves what was typed and does what was asked with it (add, move, spread, undo). A page script sends the fields
+     * that changed, with what they held before; without one the whole sheet is sent.
      */
-    public function update(Request $request, Rubric $rubric, SaveRubric $save): View|RedirectResponse|Response
+    public function update(Request $request, Rubric $rubric, EditRubric $edit): View|RedirectResponse|Response
     {
         $this->authorize('edit', $rubric);
-        if ($request->input('whole') !== '1') {
-            throw new Refused('What you sent was cut off on its way, so nothing was saved and your words are still in the page. Try again.');
-        }
-        $draft = Draft::of($rubric->document)->withForm($request->only(['title', 'levels', 'criteria']));
+        $person = $this->person($request);
         $do = $request->string('do')->toString();
-        $draft = $this->done($draft, $do);
-        try {
-            $saved = $save($rubric, $draft->document, $request->integer('seen'), $this->person($request));
-        } catch (SavedMeanwhile $e) {
-            return $this->conflict($request, $e);
+        if ($request->has('changes')) {
+            [$saved, $clashes] = $this->saveChanges($rubric, $person, $this->changes($request), $edit);
+            if ($clashes !== []) {
+                return $this->clash($request, $saved, $clashes);
+            }
+        } else {
+            if ($request->input('whole') !== '1') {
+                throw new Refused('What you sent was cut off on its way, so nothing was saved and your words are still in the page. Try again.');
+            }
+            $posted = $request->only(['title', 'weighting', 'levels', 'criteria']);
+            try {
+                $saved = $edit($rubric, $person, fn (Draft $draft) => $draft->withForm($posted), 'wrote in the sheet', null, $request->integer('seen'));
+            } catch (SavedMeanwhile $e) {
+                return $this->conflict($request, $e);
+            }
+        }
+        $saved = match (true) {
+            $do === 'undo' => $edit->undo($saved, $person),
+            $do === 'redo' => $edit->redo($saved, $person),
+            $do === '' || str_starts_with($do, 'cells:') => $saved,
+            default => $edit($saved, $person, fn (Draft $draft) => DraftShape::apply($draft, $do), DraftShape::inWords($saved->draft(), $do)),
+        };
+        $cells = str_starts_with($do, 'cells:') ? substr($do, 6) : $request->string('cells')->toString();
+        $request->merge(['cells' => $cells]);
+        if ($request->input('from') === 'students') {
+            return redirect()->route('rubrics.students', $saved);
         }
         if ($request->header('HX-Request') === null) {
-            return redirect()->route('rubrics.show', $saved);
+            return redirect()->route('rubrics.show', [$saved] + ($cells === '' || $cells === 'descriptors' ? [] : ['cells' => $cells]));
         }
+        $data = $this->data($request, $saved, $saved->draft());
 
         // Typing gets back the weight bar; what changes the shape gets back the whole sheet.
         return $do === ''
-            ? view('plan.rubric-side', ['rubric' => $saved, 'draft' => $draft, 'fresh' => true])
-            : response()->view('plan.rubric-sheet', ['rubric' => $saved, 'draft' => $draft])->withHeaders(['HX-Retarget' => '#sheet', 'HX-Reswap' => 'outerHTML']);
+            ? view('plan.rubric-side', $data + ['fresh' => true])
+            : response()->view('plan.rubric-sheet', $data)->withHeaders(['HX-Retarget' => '#sheet', 'HX-Reswap' => 'outerHTML']);
+    }
+
+    /** Who else is at this rubric, and what they saved since this page last knew. */
+    public function news(Request $request, Rubric $rubric, RubricEditors $editors): JsonResponse
+    {
+        $this->authorize('edit', $rubric);
+        $person = $this->person($request);
+        $editors->note($rubric, $person);
+        $isNew = $request->integer('seen') !== $rubric->lock_version;
+
+        return response()->json([
+            'version' => $rubric->lock_version, 'working' => $rubric->state === RubricState::WorkingCopy,
+            'others' => $editors->besides($rubric, $person), 'by' => $rubric->saved_by === $person->id ? null : $rubric->savedBy->name,
+            'shape' => self::shape($rubric->draft()), 'fields' => $isNew ? $rubric->draft()->fields() : null,
+        ]);
     }
 
     public function ready(Request $request, Rubric $rubric, MakeRubricReady $ready): RedirectResponse
     {
         $this->authorize('edit', $rubric);
         try {
-            $faults = Draft::of($rubric->document)->faults();
+            $faults = $rubric->draft()->faults();
             if ($faults !== []) {
                 throw new InvalidInput($faults);
             }
             $version = $ready($rubric, $request->integer('seen'), $this->person($request));
         } catch (InvalidInput $e) {
-            return back()->withErrors(['ready' => array_map(fn (Fault $fault) => self::inWords($fault, Draft::of($rubric->document)), $e->faults)]);
+            return back()->withErrors(['ready' => array_map(fn (Fault $fault) => self::inWords($fault, $rubric->draft()), $e->faults)]);
         }
 
         return redirect()->route('rubrics.show', $rubric)->with('said', "Version {$version->number} is ready. It can be used in assignments and no longer changes.");
@@ -129,85 +138,109 @@ final class RubricController extends Controller
     {
         $place = preg_replace_callback('/\A(criteria|levels)\[(\d+)\]\.?(.*)\z/', function (array $m) use ($draft): string {
             $row = ($m[1] === 'criteria' ? $draft->criteria() : $draft->levels())[(int) $m[2]] ?? [];
-            $title = is_string($row['title'] ?? null) && trim($row['title']) !== '' ? '“'.trim($row['title']).'”' : 'number '.((int) $m[2] + 1);
+            $title = is_string($row['title'] ?? null) && trim($row['title']) !== '' ? '“'.mb_strimwidth(trim($row['title']), 0, 60, '…').'”' : 'number '.((int) $m[2] + 1);
+            $rest = preg_replace_callback('/(levels|items)\[(\d+)\]\.?/', fn (array $n) => ($n[1] === 'levels' ? 'level ' : 'step ').((int) $n[2] + 1).' ', $m[3]);
 
-            return ($m[1] === 'criteria' ? 'Criterion ' : 'Level ').$title.($m[3] === '' ? '' : ', '.$m[3]);
+            return ($m[1] === 'criteria' ? 'Criterion ' : 'Level ').$title.($rest === '' ? '' : ', '.trim((string) $rest));
         }, $fault->place);
 
         return $place === 'criteria' || $place === '' ? ucfirst($fault->what) : "{$place}: {$fault->what}";
     }
 
-    private function done(Draft $draft, string $do): Draft
+    /** Everything that decides which fields the sheet has; when it differs the sheet has to be drawn again. */
+    public static function shape(Draft $draft): string
     {
-        [$what, $id, $other] = array_pad(explode(':', $do), 3, '');
+        $places = array_filter($draft->fields(), fn (string $value, string $place) => preg_match('/\.(kind|unused\.[^.]+)\z|\Aweighting\z/', $place) === 1 && $value !== '', ARRAY_FILTER_USE_BOTH);
 
-        return match ($what) {
-            'add-criterion' => $draft->addCriterion(),
-            'duplicate-criterion' => $draft->duplicateCriterion($id),
-            'remove-criterion' => $draft->removeCriterion($id),
-            'criterion-up' => $draft->moveCriterion($id, -1),
-            'criterion-down' => $draft->moveCriterion($id, 1),
-            'add-level' => $draft->addLevel(),
-            'remove-level' => $draft->removeLevel($id),
-            'level-left' => $draft->moveLevel($id, -1),
-            'level-right' => $draft->moveLevel($id, 1),
-            'toggle-cell' => $draft->toggleCell($id, $other),
-            'spread' => $draft->spreadWeights(),
-            default => $draft,
-        };
-    }
-
-    /** Someone saved meanwhile: what was typed stays in the page, beside what differs. */
-    private function conflict(Request $request, SavedMeanwhile $e): Response
-    {
-        $mine = Draft::of($e->mine);
-        $data = [
-            'message' => $e->theirs->saved_by === $this->person($request)->id ? 'You saved this rubric in another tab meanwhile.' : $e->getMessage(),
-            'rubric' => $e->theirs, 'at' => Clock::time($e->theirs->updated_at),
-            'differences' => $this->placesInWords($mine->differences(Draft::of($e->theirs->document)), $mine),
-        ];
-        if ($request->header('HX-Request') !== null) {
-            return response()->view('plan.rubric-conflict', $data, 409)->header('HX-Retarget', '#messages')->header('HX-Reswap', 'innerHTML');
-        }
-
-        return response()->view('plan.rubric', $this->data($e->theirs, $mine, true) + ['conflict' => $data], 409);
+        return hash('xxh128', implode("\n", array_keys($draft->fields())).json_encode($places, JSON_THROW_ON_ERROR));
     }
 
     /**
-     * @param  array<string, array{string, string}>  $differences
-     * @return list<array{string, string, string}> where, yours, theirs
+     * @return list<array{place: string, was: string, to: string}>
      */
-    private function placesInWords(array $differences, Draft $mine): array
+    private function changes(Request $request): array
     {
-        $numbers = ['criteria' => array_column($mine->criteria(), 'id'), 'levels' => array_column($mine->levels(), 'id')];
-        $name = function (string $list, string $id) use ($numbers): string {
-            $at = array_search($id, $numbers[$list], true);
-
-            return ($list === 'criteria' ? 'Criterion ' : 'Level ').($at === false ? 'that is not in yours' : $at + 1);
-        };
-        $rows = [];
-        foreach ($differences as $place => [$yours, $theirs]) {
-            $parts = explode('.', $place);
-            $words = match (true) {
-                in_array($parts[0], ['criteria', 'levels'], true) && isset($parts[2]) => $name($parts[0], $parts[1]).', '.rtrim($parts[2], 's').(isset($parts[3]) ? ' at '.lcfirst($name('levels', $parts[3])) : ''),
-                default => ucfirst($parts[0]),
-            };
-            $rows[] = [$words, $yours, $theirs];
+        $changes = [];
+        $sent = json_decode($request->string('changes')->toString(), true);
+        foreach (is_array($sent) ? $sent : [] as $change) {
+            if (is_array($change) && is_string($change['place'] ?? null) && is_string($change['was'] ?? null) && is_string($change['to'] ?? null)) {
+                $changes[] = ['place' => $change['place'], 'was' => $change['was'], 'to' => $change['to']];
+            }
+        }
+        if (! is_array($sent) || count($changes) !== count($sent)) {
+            throw new Refused('What you sent was cut off on its way, so nothing was saved and your words are still in the page. Try again.');
         }
 
-        return $rows;
+        return $changes;
     }
 
-    private function sheet(Rubric $rubric, Draft $draft, bool $editable): View
+    /**
+     * @param  list<array{place: string, was: string, to: string}>  $changes
+     * @return array{Rubric, list<array{place: string, was: string, to: string}>}
+     */
+    private function saveChanges(Rubric $rubric, User $person, array $changes, EditRubric $edit): array
     {
-        return view('plan.rubric', $this->data($rubric, $draft, $editable));
+        if ($changes === []) {
+            return [$rubric, []];
+        }
+        $clashes = [];
+        $place = count($changes) === 1 ? $changes[0]['place'] : null;
+        $what = $place === null ? 'wrote in '.count($changes).' places' : 'wrote in '.PlaceName::of($rubric->draft(), $place);
+        $saved = $edit($rubric, $person, function (Draft $draft) use ($changes, &$clashes): Draft {
+            [$merged, $clashes] = $draft->merge($changes);
+
+            return $merged;
+        }, $what, $place);
+
+        return [$saved, $clashes];
+    }
+
+    /**
+     * Someone wrote in the same field meanwhile. Everything else was saved; what was typed stays in the page.
+     *
+     * @param  list<array{place: string, was: string, to: string}>  $clashes
+     */
+    private function clash(Request $request, Rubric $rubric, array $clashes): Response
+    {
+        $draft = $rubric->draft();
+        $rows = array_map(fn (array $clash) => ['place' => $clash['place'], 'where' => PlaceName::of($draft, $clash['place']), 'mine' => $clash['to'], 'theirs' => $draft->get($clash['place'])], $clashes);
+
+        return response()->view('plan.rubric-clash', ['rows' => $rows, 'who' => $rubric->saved_by === $this->person($request)->id ? 'You, in another tab,' : $rubric->savedBy->name, 'at' => Clock::time($rubric->updated_at)], 409)
+            ->withHeaders(['HX-Retarget' => '#clashes', 'HX-Reswap' => 'innerHTML']);
+    }
+
+    /** Without a page script: the whole sheet was sent, and someone saved since it was opened. */
+    private function conflict(Request $request, SavedMeanwhile $e): Response
+    {
+        $mine = Draft::of($e->mine);
+        $rows = [];
+        foreach ($mine->differences($e->theirs->draft()) as $place => [$yours, $theirs]) {
+            $rows[] = [PlaceName::of($mine, $place), $yours, $theirs];
+        }
+        $data = [
+            'message' => $e->theirs->saved_by === $this->person($request)->id ? 'You saved this rubric in another tab meanwhile.' : $e->getMessage(),
+            'rubric' => $e->theirs, 'at' => Clock::time($e->theirs->updated_at), 'differences' => $rows,
+        ];
+
+        return response()->view('plan.rubric', $this->data($request, $e->theirs, $mine) + ['conflict' => $data, 'others' => []], 409);
     }
 
     /**
      * @return array<string, mixed>
      */
-    private function data(Rubric $rubric, Draft $draft, bool $editable): array
+    private function data(Request $request, Rubric $rubric, Draft $draft): array
     {
-        return ['rubric' => $rubric->load('latestVersion', 'module'), 'draft' => $draft, 'editable' => $editable];
+        $cells = $request->string('cells')->toString();
+        $person = $this->person($request);
+        $around = $rubric->steps()->whereIn('number', [$rubric->step, $rubric->step + 1, $rubric->step - 1])->with('user:id,name')->get(['id', 'rubric_id', 'number', 'what', 'user_id'])->keyBy('number');
+        $said = fn (int $number): ?string => isset($around[$number]) ? $around[$number]->what.($around[$number]->user_id === $person->id ? '' : ', '.$around[$number]->user?->name) : null;
+
+        return [
+            'rubric' => $rubric->load('latestVersion', 'module'), 'draft' => $draft,
+            'editable' => $rubric->state === RubricState::WorkingCopy && $person->can('edit', $rubric),
+            'cells' => array_key_exists($cells, self::CELLS) ? $cells : 'descriptors',
+            'counts' => $draft->weighting() === Weighting::Points ? PointsCount::of($draft) : [],
+            'undo' => isset($around[$rubric->step - 1]) ? $said($rubric->step) : null, 'redo' => $said($rubric->step + 1),
+        ];
     }
 }

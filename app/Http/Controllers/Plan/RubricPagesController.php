@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plan;
+
+use App\Http\Controllers\Controller;
+use App\Models\Assignment;
+use App\Models\Rubric;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use YoungHarbor\Core\Formats\CaseRubric;
+use YoungHarbor\Core\Formats\RubricCsv;
+use YoungHarbor\Core\Input\Fault;
+use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Rubric\Draft;
+use YoungHarbor\Core\Rubric\MarkForm;
+use YoungHarbor\Core\Rubric\PlaceName;
+use YoungHarbor\Core\Rubric\Rubric as CoreRubric;
+use YoungHarbor\Core\Rubric\Scorer;
+
+/**
+ * The pages around a rubric's sheet: a trial of it, what students see, its versions, ways to take it out.
+ */
+final class RubricPagesController extends Controller
+{
+    /** Marks with the rubric as a marker would; nothing is stored. */
+    public function try(Request $request, Rubric $rubric): View
+    {
+        $this->authorize('view', $rubric);
+        $core = $this->core($rubric);
+        if (! $core instanceof CoreRubric) {
+            return view('plan.rubric-try', ['rubric' => $rubric, 'faults' => $core]);
+        }
+        $form = $request->input('marks');
+        $choices = [];
+        $refused = [];
+        foreach ($core->criteria as $criterion) {
+            $part = is_array($form) && is_array($form[$criterion->id()] ?? null) ? $form[$criterion->id()] : [];
+            try {
+                $choice = MarkForm::choice($criterion, $part);
+                Scorer::score($core, [$criterion->id() => array_diff_key($choice, ['not_applicable' => true])]);
+                $choices[$criterion->id()] = $choice;
+            } catch (InvalidInput $e) {
+                $refused[] = $criterion->title().': '.$e->faults[0]->what;
+            }
+        }
+        try {
+            $score = Scorer::score($core, $choices);
+        } catch (InvalidInput $e) {
+            $refused[] = ucfirst($e->faults[0]->what);
+            $score = Scorer::score($core, []);
+        }
+        $data = ['rubric' => $rubric, 'core' => $core, 'choices' => $choices, 'score' => $score, 'working' => Working::ofScore($score, $core->weighting, $core->decimals), 'refused' => $refused];
+
+        return view($request->header('HX-Request') === null ? 'plan.rubric-try' : 'plan.rubric-tried', $data);
+    }
+
+    public function students(Request $request, Rubric $rubric): View
+    {
+        $this->authorize('view', $rubric);
+
+        return view('plan.rubric-students', ['rubric' => $rubric, 'core' => $this->core($rubric), 'editable' => $request->user()?->can('edit', $rubric) === true && $rubric->state === \App\Enums\RubricState::WorkingCopy]);
+    }
+
+    public function versions(Rubric $rubric): View
+    {
+        $this->authorize('view', $rubric);
+        $versions = $rubric->versions()->with('madeBy:id,name')->orderByDesc('number')->get();
+        $used = Assignment::query()->whereIn('rubric_version_id', $versions->pluck('id'))->with('module')->orderBy('title')->get()->groupBy('rubric_version_id');
+        $changes = [];
+        foreach ($versions as $i => $version) {
+            $before = $versions[$i + 1] ?? null;
+            $changes[$version->id] = $before === null ? null : self::changes(Draft::of($before->document), Draft::of($version->document));
+        }
+        $latest = $versions->first();
+        $open = $latest === null || $rubric->state->value !== 'working copy' ? null : self::changes(Draft::of($latest->document), $rubric->draft());
+
+        return view('plan.rubric-versions', ['rubric' => $rubric, 'versions' => $versions, 'used' => $used, 'changes' => $changes, 'open' => $open]);
+    }
+
+    public function files(Rubric $rubric): View
+    {
+        $this->authorize('view', $rubric);
+        $draft = $rubric->draft();
+
+        return view('plan.rubric-files', ['rubric' => $rubric, 'lost' => ['case' => CaseRubric::lost($draft), 'csv' => RubricCsv::lost($draft)], 'printable' => $this->core($rubric) instanceof CoreRubric]);
+    }
+
+    /**
+     * What changed from one draft to another, in words.
+     *
+     * @return list<array{where: string, before: string, after: string}>
+     */
+    public static function changes(Draft $before, Draft $after): array
+    {
+        $rows = [];
+        foreach ($before->differences($after) as $place => [$old, $new]) {
+            $parts = explode('.', $place);
+            $isGone = count($parts) > 1 && $after->get($place) === '' && str_contains(PlaceName::of($after, $place), 'that is not here');
+            $where = PlaceName::of($isGone ? $before : $after, $place);
+            // A whole criterion or level that came or went is one line, by its title.
+            $isNew = count($parts) > 1 && str_contains(PlaceName::of($before, $place), 'that is not here');
+            if (($isGone || $isNew) && end($parts) !== 'title') {
+                continue;
+            }
+            $rows[] = ['where' => $where, 'before' => $isNew ? '(not there)' : $old, 'after' => $isGone ? '(removed)' : $new];
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @return CoreRubric|list<string> the rubric, or what keeps it from being one
+     */
+    private function core(Rubric $rubric): CoreRubric|array
+    {
+        try {
+            return CoreRubric::fromArray($rubric->document);
+        } catch (InvalidInput $e) {
+            return array_map(fn (Fault $fault) => RubricController::inWords($fault, $rubric->draft()), $e->faults);
+        }
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Dompdf\Dompdf;
+use Dompdf\Options;
+
+/**
+ * A page as PDF. Nothing is fetched while it is made: no remote address, no file, no script.
+ */
+final class Pdf
+{
+    /**
+     * @param  array<string, mixed>  $data
+     */
+    public function of(string $view, array $data, bool $landscape = false): string
+    {
+        $options = new Options;
+        $options->setIsRemoteEnabled(false);
+        $options->setIsPhpEnabled(false);
+        $options->setIsJavascriptEnabled(false);
+        $options->setDefaultFont('DejaVu Sans');
+        $options->setTempDir(storage_path('framework/cache'));
+        $options->setFontCache(storage_path('framework/cache'));
+        $options->setChroot([resource_path('views')]);
+        $pdf = new Dompdf($options);
+        $pdf->setPaper('A4', $landscape ? 'landscape' : 'portrait');
+        $pdf->loadHtml(view($view, $data)->render(), 'UTF-8');
+        $pdf->render();
+
+        return (string) $pdf->output();
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Text\ReadingEase;
+use YoungHarbor\Core\Text\Words;
+
+/**
+ * Checks that help someone who writes a rubric. They are advice and never keep it from being ready.
+ */
+final class Advice
+{
+    /** Descriptors that share this much of their words are nearly the same. */
+    private const NEARLY = 0.85;
+
+    /** Below this reading ease descriptors are harder than most journal articles. */
+    private const HARD = 10.0;
+
+    /**
+     * @return list<Remark>
+     */
+    public static function on(Draft $draft): array
+    {
+        $remarks = [];
+        foreach ($draft->criteria() as $criterion) {
+            array_push($remarks, ...self::onCriterion($draft, $criterion));
+        }
+        try {
+            $rubric = Rubric::fromArray($draft->document);
+        } catch (InvalidInput) {
+            return $remarks;
+        }
+
+        return [...$remarks, ...self::onWeights($rubric), ...self::onReach($rubric)];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $criterion
+     * @return list<Remark>
+     */
+    private static function onCriterion(Draft $draft, array $criterion): array
+    {
+        $id = is_string($criterion['id']) ? $criterion['id'] : '';
+        $title = trim($draft->get("criteria.{$id}.title"));
+        $remarks = [];
+        if (preg_match('/\s(and|&)\s|\w\s*\/\s*\w/i', $title) === 1) {
+            $remarks[] = new Remark($id, "“{$title}” asks for two things; a script that does one well and the other badly fits no level.");
+        }
+        if (Draft::kindOf($criterion) !== Kind::Levels) {
+            return $remarks;
+        }
+        $used = array_values(array_filter($draft->levelsOf($criterion), fn (array $level) => $draft->get("criteria.{$id}.unused.{$level['id']}") === ''));
+        $named = $title === '' ? 'A criterion without a title' : "“{$title}”";
+        $text = [];
+        $points = [];
+        $empty = 0;
+        foreach ($used as $i => $level) {
+            $descriptor = trim($draft->get("criteria.{$id}.descriptors.{$level['id']}"));
+            $text[] = $descriptor;
+            $empty += $descriptor === '' ? 1 : 0;
+            $next = $used[$i + 1] ?? null;
+            $other = $next === null ? '' : trim($draft->get("criteria.{$id}.descriptors.{$next['id']}"));
+            $alike = $descriptor === '' || $other === '' ? 0.0 : self::likeness($descriptor, $other);
+            if ($next !== null && $alike >= self::NEARLY) {
+                $remarks[] = new Remark($id, "{$named}: the descriptors of “{$draft->titleOf($level)}” and “{$draft->titleOf($next)}” are ".($alike === 1.0 ? 'the same.' : 'nearly the same; say what tells them apart.'));
+            }
+            $own = $draft->get("criteria.{$id}.overrides.{$level['id']}");
+            $points[$own === '' ? Draft::pointsText($level) : $own][] = '“'.$draft->titleOf($level).'”';
+        }
+        foreach ($points as $value => $levels) {
+            if ($value !== '' && count($levels) > 1) {
+                $remarks[] = new Remark($id, "{$named}: ".implode(' and ', $levels)." both give {$value} points, so choosing between them changes nothing.");
+            }
+        }
+        if ($title !== '' && $empty > 0) {
+            $remarks[] = new Remark($id, "{$named}: {$empty} of its ".count($used).' levels '.($empty === 1 ? 'has' : 'have').' no descriptor.');
+        }
+        $ease = ReadingEase::of(implode("\n", $text));
+        if ($ease !== null && $ease < self::HARD) {
+            $remarks[] = new Remark($id, "{$named}: the descriptors are hard to read (reading ease ".number_format($ease, 0).', where 60 is plain English). Shorter sentences and shorter words help markers agree.');
+        }
+
+        return $remarks;
+    }
+
+    /**
+     * Shared words as a share of all, order not counted: 2 × common ÷ (words of both), the Dice coefficient.
+     */
+    private static function likeness(string $a, string $b): float
+    {
+        $first = array_count_values(Words::of($a)->normalForms());
+        $second = array_count_values(Words::of($b)->normalForms());
+        $common = 0;
+        foreach ($first as $word => $times) {
+            $common += min($times, $second[$word] ?? 0);
+        }
+        $all = array_sum($first) + array_sum($second);
+
+        return $all === 0 ? 0.0 : 2 * $common / $all;
+    }
+
+    /**
+     * @return list<Remark>
+     */
+    private static function onWeights(Rubric $rubric): array
+    {
+        $largest = BigRational::zero();
+        $steep = null;
+        foreach ($rubric->scored() as $criterion) {
+            $step = self::largestStep($criterion)->toBigRational()->multipliedBy($rubric->share($criterion))->dividedBy($criterion->max());
+            if ($step->isGreaterThan($largest)) {
+                [$largest, $steep] = [$step, $criterion];
+            }
+        }
+        $remarks = [];
+        foreach ($rubric->scored() as $criterion) {
+            if ($steep !== null && $criterion !== $steep && $rubric->share($criterion)->toBigRational()->isLessThan($largest)) {
+                $remarks[] = new Remark($criterion->id(), "One level of “{$steep->title()}” (up to ".Figure::shown($largest, 1)." of the mark) outweighs all of “{$criterion->title()}” (".Figure::plain($rubric->share($criterion)).').');
+            }
+        }
+
+        return $remarks;
+    }
+
+    private static function largestStep(Criterion $criterion): BigDecimal
+    {
+        if (! $criterion instanceof LevelCriterion) {
+            return BigDecimal::zero();
+        }
+        $largest = BigDecimal::zero();
+        $usable = $criterion->usable();
+        foreach (array_slice($usable, 1) as $i => $level) {
+            $largest = BigDecimal::max($largest, $level->points->minus($usable[$i]->highest()));
+        }
+
+        return $largest;
+    }
+
+    /**
+     * @return list<Remark>
+     */
+    private static function onReach(Rubric $rubric): array
+    {
+        $remarks = [];
+        $least = BigRational::zero();
+        foreach ($rubric->scored() as $criterion) {
+            if ($criterion instanceof ScaleCriterion && ! $criterion->isOnStep($criterion->highest)) {
+                $remarks[] = new Remark($criterion->id(), "“{$criterion->title()}”: steps of ".Figure::plain($criterion->step).' from '.Figure::plain($criterion->min).' never meet the highest, '.Figure::plain($criterion->highest).', so the full mark cannot be reached.');
+            }
+            $lowest = match (true) {
+                $criterion instanceof LevelCriterion => $criterion->usable()[0]->points,
+                $criterion instanceof ScaleCriterion => $criterion->min,
+                default => BigDecimal::zero(),
+            };
+            $least = $least->plus($lowest->toBigRational()->multipliedBy($rubric->share($criterion))->dividedBy($criterion->max()));
+        }
+        if ($least->isPositive()) {
+            $remarks[] = new Remark(null, 'No script can get less than '.Figure::shown($least, 1).': the lowest levels all give points.');
+        }
+
+        return $remarks;
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Rubric;
+
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * A set of marks carried from one version of a rubric to another: what fits is kept, what does not is named.
+ */
+final readonly class Carried
+{
+    /**
+     * @param  array<string, array<array-key, mixed>>  $choices  what fits the other version
+     * @param  list<string>  $lost  titles of criteria whose mark has no place in it; their comments are kept where the criterion is
+     * @param  BigDecimal  $before  the total as it was
+     */
+    private function __construct(
+        public array $choices,
+        public array $lost,
+        public BigDecimal $before,
+        public Score $score,
+    ) {
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $choices  marks by criterion id, valid on the first rubric
+     *
+     * @throws InvalidInput when the marks are not valid on the first rubric
+     */
+    public static function over(Rubric $from, Rubric $to, array $choices): self
+    {
+        $before = Scorer::score($from, $choices)->total;
+        $kept = [];
+        $lost = [];
+        foreach ($choices as $id => $choice) {
+            $id = (string) $id;
+            $choice = is_array($choice) ? $choice : [];
+            $criterion = $to->criterion($id);
+            $comment = isset($choice['comment']) ? ['comment' => $choice['comment']] : [];
+            if ($criterion !== null && self::fits($to, $kept, $id, $choice)) {
+                $kept[$id] = $choice;
+            } elseif ($criterion !== null && $comment !== []) {
+                $kept[$id] = $comment;
+            }
+            if (array_diff_key($choice, $comment) !== [] && ($kept[$id] ?? null) !== $choice) {
+                $lost[] = $from->criterion($id)?->title() ?? $id;
+            }
+        }
+
+        return new self($kept, $lost, $before, Scorer::score($to, $kept));
+    }
+
+    /** The new total less the old one. */
+    public function difference(): BigDecimal
+    {
+        return $this->score->total->minus($this->before);
+    }
+
+    /**
+     * @param  array<string, array<array-key, mixed>>  $kept
+     * @param  array<array-key, mixed>  $choice
+     */
+    private static function fits(Rubric $to, array $kept, string $id, array $choice): bool
+    {
+        try {
+            $before = count(Scorer::score($to, $kept)->missing());
+            $score = Scorer::score($to, [...$kept, $id => $choice]);
+        } catch (InvalidInput) {
+            return false;
+        }
+
+        return $to->criterion($id)?->kind() === Kind::Comment || count($score->missing()) < $before || array_diff_key($choice, ['comment' => true]) === [];
+    }
+}

@@ -1,0 +1,81 @@
+/*
+ * Rails: keys choose a stop, the descriptor of the stop under the pin reads below, dragging moves the pin. Used at the
+ * desk and where a rubric is tried.
+ */
+export function startRails(root, criterion) {
+    root.addEventListener('input', (event) => {
+        const box = event.target.closest(criterion);
+        if (box) {
+            showDescriptor(box);
+        }
+    });
+
+    // 1 to 9 choose a level on the rail that has the focus, 0 takes the choice back.
+    root.addEventListener('keydown', (event) => {
+        const form = event.target.closest(criterion);
+        if (!form || event.target.type !== 'radio' || event.ctrlKey || event.altKey || event.metaKey) {
+            return;
+        }
+        if (/^[1-9]$/.test(event.key)) {
+            const stop = form.querySelectorAll('.stop:not(.between) input')[Number(event.key) - 1];
+            if (stop) {
+                event.preventDefault();
+                stop.focus();
+                stop.checked = true;
+                stop.dispatchEvent(new Event('input', { bubbles: true }));
+                stop.dispatchEvent(new Event('change', { bubbles: true }));
+            }
+        } else if (event.key === '0' || event.key === 'Backspace') {
+            event.preventDefault();
+            form.querySelectorAll('.stop input').forEach((stop) => { stop.checked = false; });
+            event.target.dispatchEvent(new Event('input', { bubbles: true }));
+            event.target.dispatchEvent(new Event('change', { bubbles: true }));
+        }
+    });
+
+    // The descriptor of the stop under the pin reads below its rail.
+    function showDescriptor(form) {
+        const line = form.querySelector('.descriptor');
+        const stop = form.querySelector('.stop input:checked');
+        const range = form.querySelector('.range-points');
+        if (range) {
+            range.hidden = !stop?.dataset.range;
+            range.querySelector('span').textContent = stop?.dataset.range ?? '';
+        }
+        if (line && (stop || form.querySelector('.rail'))) {
+            line.replaceChildren();
+            const name = document.createElement('b');
+            name.textContent = stop ? stop.dataset.name : '';
+            line.append(name, stop ? ` ${stop.dataset.descriptor}` : 'not yet set');
+            line.classList.toggle('signal', !stop);
+        }
+    }
+
+    // Dragging along a rail moves the pin, with mouse or finger.
+    for (const rail of root.querySelectorAll('.rail')) {
+        const move = (event) => {
+            const stop = document.elementsFromPoint(event.clientX, rail.getBoundingClientRect().top + 10)
+                .map((element) => element.closest('.stop')).find((found) => found && rail.contains(found));
+            const input = stop?.querySelector('input');
+            if (input && !input.checked && !input.disabled) {
+                input.checked = true;
+                input.dispatchEvent(new Event('input', { bubbles: true }));
+            }
+        };
+        rail.addEventListener('pointerdown', (event) => {
+            if (event.pointerType === 'mouse' && event.button !== 0) {
+                return;
+            }
+            const start = rail.querySelector('input:checked')?.value;
+            const up = () => {
+                document.removeEventListener('pointermove', move);
+                const chosen = rail.querySelector('input:checked');
+                if (chosen && chosen.value !== start) {
+                    chosen.dispatchEvent(new Event('change', { bubbles: true }));
+                }
+            };
+            document.addEventListener('pointermove', move);
+            document.addEventListener('pointerup', up, { once: true });
+        });
+    }
+}
