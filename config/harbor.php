@@ -37,18 +37,5 @@ return [
         'look_closely' => '30',
     ],
 
-    // Scales that ship. Common practice, no source.
-    'bands' => [
-        'classes' => ['name' => 'Degree classes', 'bands' => [
-            ['name' => 'Fail', 'from' => '0'],
-            ['name' => 'Third', 'from' => '40'],
-            ['name' => 'Lower second', 'from' => '50'],
-            ['name' => 'Upper second', 'from' => '60'],
-            ['name' => 'First', 'from' => '70'],
-        ]],
-        'pass' => ['name' => 'Pass or fail', 'bands' => [
-            ['name' => 'Fail', 'from' => '0'],
-            ['name' => 'Pass', 'from' => '40'],
-        ]],
-    ],
+    'bands' => require __DIR__.'/harbor.bands.php',
 ];

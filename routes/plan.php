@@ -3,11 +3,14 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Plan\AssignmentController;
+use App\Http\Controllers\Plan\AssignmentRubricController;
+use App\Http\Controllers\Plan\GradeScaleController;
 use App\Http\Controllers\Plan\LibraryController;
 use App\Http\Controllers\Plan\RubricController;
 use App\Http\Controllers\Plan\RubricFileController;
 use App\Http\Controllers\Plan\RubricPagesController;
 use App\Http\Controllers\Plan\RubricPasteController;
+use App\Http\Controllers\Plan\TemplateController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -33,5 +36,17 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}', [AssignmentController::class, 'show'])->name('assignments.show');
     Route::get('/assignments/{assignment}/plan', [AssignmentController::class, 'edit'])->name('plan.edit');
     Route::put('/assignments/{assignment}/plan', [AssignmentController::class, 'update'])->name('plan.update');
+    Route::get('/assignments/{assignment}/rubric', [AssignmentRubricController::class, 'show'])->name('plan.rubric');
+    Route::post('/assignments/{assignment}/rubric', [AssignmentRubricController::class, 'update'])->name('plan.rubric.update');
+    Route::get('/assignments/{assignment}/as-student', [AssignmentController::class, 'student'])->name('plan.student');
+    Route::post('/assignments/{assignment}/copy', [AssignmentController::class, 'copy'])->name('plan.copy');
+    Route::post('/assignments/{assignment}/templates', [TemplateController::class, 'store'])->name('templates.store');
+    Route::delete('/templates/{template}', [TemplateController::class, 'destroy'])->name('templates.destroy');
+    Route::get('/templates/{template}', [TemplateController::class, 'show'])->name('templates.show');
+    Route::get('/modules/{module}/bands', [GradeScaleController::class, 'index'])->name('bands.index');
+    Route::get('/modules/{module}/bands/new', [GradeScaleController::class, 'create'])->name('bands.create');
+    Route::post('/modules/{module}/bands', [GradeScaleController::class, 'store'])->name('bands.store');
+    Route::get('/bands/{scale}', [GradeScaleController::class, 'edit'])->name('bands.edit');
+    Route::put('/bands/{scale}', [GradeScaleController::class, 'update'])->name('bands.update');
     Route::post('/assignments/{assignment}/open', [AssignmentController::class, 'open'])->name('plan.open');
 });

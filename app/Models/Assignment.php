@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
@@ -12,6 +13,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marks\BandScale;
+use YoungHarbor\Core\Marks\LateRule;
+use YoungHarbor\Core\Marks\LengthRule;
+use YoungHarbor\Core\Marks\MarkRules;
 use YoungHarbor\Core\Moderation\Settlement as Rule;
 use YoungHarbor\Core\Moderation\SettleRule;
 
@@ -35,15 +39,25 @@ use YoungHarbor\Core\Moderation\SettleRule;
  * @property string $tolerance
  * @property SettleRule $settle_rule
  * @property bool $markers_see_overlap
+ * @property int $overlap_min_words shortest run of words that screening shows
+ * @property array<string, mixed>|null $late_rule
+ * @property array<string, mixed>|null $length_rule
+ * @property string|null $cap
+ * @property list<string>|null $handin_kinds
+ * @property int $max_megabytes
  * @property Carbon|null $names_revealed_at
  * @property int $lock_version
  * @property-read Module $module
  * @property-read RubricVersion|null $rubricVersion
  * @property-read Collection<int, Script> $scripts
+ * @property-read Collection<int, AssignmentTemplate> $templates
  */
 final class Assignment extends Model
 {
     use HasPublicId;
+
+    /** Among the kinds of hand-ins: text typed into the page. */
+    public const TYPED = 'typed';
 
     protected $guarded = [];
 
@@ -53,6 +67,7 @@ final class Assignment extends Model
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'bands' => 'array',
             'second_marking' => 'boolean', 'markers_see_overlap' => 'boolean', 'settle_rule' => SettleRule::class,
+            'late_rule' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }
 
@@ -78,6 +93,48 @@ final class Assignment extends Model
     public function scripts(): HasMany
     {
         return $this->hasMany(Script::class);
+    }
+
+    /**
+     * @return HasMany<AssignmentTemplate, $this>
+     */
+    public function templates(): HasMany
+    {
+        return $this->hasMany(AssignmentTemplate::class);
+    }
+
+    /** What happens to a settled mark before it is rounded. */
+    public function markRules(): MarkRules
+    {
+        return new MarkRules(
+            $this->late_rule === null ? null : LateRule::fromArray($this->late_rule),
+            $this->length_rule === null ? null : LengthRule::fromArray($this->length_rule),
+            $this->cap === null ? null : BigDecimal::of($this->cap),
+        );
+    }
+
+    /**
+     * Kinds of files students may hand in.
+     *
+     * @return list<FileKind>
+     */
+    public function fileKinds(): array
+    {
+        return array_values(array_filter(FileKind::cases(), fn (FileKind $kind) => $this->handin_kinds === null || in_array($kind->value, $this->handin_kinds, true)));
+    }
+
+    /** What may be handed in, as students read it: ".docx or .pdf". */
+    public function kindsInWords(): string
+    {
+        $kinds = array_map(fn (FileKind $kind) => '.'.$kind->value, $this->fileKinds());
+        $last = array_pop($kinds);
+
+        return $kinds === [] ? (string) $last : implode(', ', $kinds).' or '.$last;
+    }
+
+    public function takesTyped(): bool
+    {
+        return $this->handin_kinds === null || in_array(self::TYPED, $this->handin_kinds, true);
     }
 
     public function scale(): BandScale

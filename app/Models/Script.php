@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Standing;
 
 /**
@@ -114,6 +115,18 @@ final class Script extends Model
     public function mark(Part $part): ?Mark
     {
         return $this->marks->first(fn (Mark $mark) => $mark->part === $part);
+    }
+
+    /** The mark as it goes out: settled, lowered or capped as the assignment says, rounded once. Needs a settlement. */
+    public function finalMark(int $decimals): FinalMark
+    {
+        assert($this->settlement !== null);
+        $in = $this->currentHandin;
+
+        return FinalMark::of(
+            $this->settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
+            $in === null ? 0 : (int) max(0, $in->due_at->diffInSeconds($in->received_at)), $in->words ?? 0,
+        );
     }
 
     /** Where the script is. Needs `marks`, `settlement` and `result` loaded when many are asked. */

@@ -43,6 +43,7 @@ final class Losses
     private static function uses(Draft $draft, array $criterion, string $feature): bool
     {
         $id = $criterion['id'];
+        $hasLevels = Draft::kindOf($criterion) === Kind::Levels;
         $any = function (string $field) use ($draft, $criterion, $id): bool {
             foreach ($draft->levelsOf($criterion) as $level) {
                 if ($draft->get("criteria.{$id}.{$field}.{$level['id']}") !== '') {
@@ -55,12 +56,12 @@ final class Losses
 
         return match ($feature) {
             'kinds' => Draft::kindOf($criterion) !== Kind::Levels,
-            'own levels' => isset($criterion['levels']),
-            'guidance' => $any('guidance'),
-            'own points' => $any('overrides'),
-            'unused' => $any('unused'),
+            'own levels' => $hasLevels && isset($criterion['levels']),
+            'guidance' => $hasLevels && $any('guidance'),
+            'own points' => $hasLevels && $any('overrides'),
+            'unused' => $hasLevels && $any('unused'),
             'optional' => $draft->get("criteria.{$id}.optional") !== '',
-            'ranges' => array_filter($draft->levelsOf($criterion), fn (array $level) => isset($level['upto'])) !== [],
+            'ranges' => $hasLevels && array_filter($draft->levelsOf($criterion), fn (array $level) => isset($level['upto'])) !== [],
             default => false,
         };
     }

@@ -35,6 +35,9 @@ final class RubricCsv
     public static function read(string $csv, string $title): Draft
     {
         $rows = Delimited::rows($csv);
+        if ($rows === [] || max(array_map(count(...), $rows)) < 2) {
+            throw InvalidInput::at('', 'there is no table in the file: one column with the criteria and one or more beside it are wanted');
+        }
         $purpose = mb_strtolower(trim($rows[0][1] ?? '')) === 'what it looks for';
         if ($purpose) {
             // Title and purpose share the first cell of a pasted table, a line each.

@@ -22,12 +22,14 @@ final readonly class FinalMark
 
     /**
      * @param  int<0, 3>  $decimals
+     * @param  int  $secondsLate  0 for work that came in time
+     * @param  int  $words  length of the work
      */
-    public static function of(Settled $settled, BandScale $scale, int $decimals): self
+    public static function of(Settled $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, int $secondsLate = 0, int $words = 0): self
     {
-        $mark = $settled->mark->toScale($decimals, RoundingMode::HALF_UP);
-        $working = $settled->working;
-        if (! $mark->isEqualTo($settled->mark)) {
+        [$exact, $working] = $rules->apply($settled->mark->toBigRational(), $settled->working, $secondsLate, $words);
+        $mark = $exact->toScale($decimals, RoundingMode::HALF_UP);
+        if (! $exact->isEqualTo($mark)) {
             $working = $working->then(new WorkingLine('Rounded', 'once, half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));
         }
         $band = $scale->bandFor($mark);

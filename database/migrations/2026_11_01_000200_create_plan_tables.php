@@ -58,6 +58,17 @@ return new class extends Migration
             $table->dateTime('created_at');
             $table->unique(['rubric_id', 'number']);
         });
+        Schema::create('grade_scales', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->string('name', 100);
+            $table->json('document')->comment('assignments keep a copy of the scale they were given');
+            $table->foreignId('saved_by')->constrained('users');
+            $table->unsignedInteger('lock_version')->default(1);
+            $table->timestamps();
+            $table->unique(['module_id', 'name']);
+        });
         Schema::create('assignments', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();
@@ -76,11 +87,28 @@ return new class extends Migration
             $table->decimal('tolerance', 5, 2)->default(5);
             $table->enum('settle_rule', ['mean', 'first', 'higher'])->default('mean');
             $table->boolean('markers_see_overlap')->default(true);
+            $table->unsignedSmallInteger('overlap_min_words')->default(8);
+            $table->json('late_rule')->nullable();
+            $table->json('length_rule')->nullable();
+            $table->decimal('cap', 5, 2)->nullable()->comment('most marks a resit can give');
+            $table->json('handin_kinds')->nullable()->comment('kinds of files taken; null for all that can be read');
+            $table->unsignedTinyInteger('max_megabytes')->default(20);
+            $table->foreignId('copied_from_id')->nullable()->constrained('assignments')->nullOnDelete();
             $table->dateTime('names_revealed_at')->nullable();
             $table->unsignedInteger('lock_version')->default(1);
             $table->timestamps();
         });
         DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_times CHECK (closes_at IS NULL OR due_at IS NULL OR closes_at >= due_at)');
         DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_tolerance CHECK (tolerance >= 0 AND tolerance <= 100)');
+        Schema::create('assignment_templates', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->string('name', 200);
+            $table->string('path', 255);
+            $table->unsignedBigInteger('bytes');
+            $table->char('sha256', 64);
+            $table->timestamps();
+        });
     }
 };

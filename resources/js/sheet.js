@@ -210,7 +210,7 @@ export function startSheet(htmx) {
         }
     }, true);
     function settle() {
-        sheet()?.querySelectorAll('td .tools button, th .tools button').forEach((button) => { button.tabIndex = -1; });
+        sheet()?.querySelectorAll('.tools button, .row-tools button').forEach((button) => { button.tabIndex = -1; });
         sheet()?.querySelectorAll('details[data-keeps]').forEach((details) => { details.open = open.has(details.dataset.keeps); });
         if (dirty.size > 0) {
             say('Saving …', false);

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\BandScale;
+use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\FinalMark;
+use YoungHarbor\Core\Marks\LateRule;
+use YoungHarbor\Core\Marks\LengthRule;
+use YoungHarbor\Core\Marks\MarkRules;
 use YoungHarbor\Core\Moderation\Settlement;
 use YoungHarbor\Core\Moderation\SettleRule;
 
@@ -87,5 +92,112 @@ final class MarksTest extends TestCase
         self::assertSame('First', $final->band->name);
         self::assertSame(['First mark', 'Second mark', 'Settled', 'Rounded', 'Band'], array_column($final->working->toArray(), 'what'));
         self::assertSame(['69.8', '70.1', '69.95', '70.0', 'First'], array_column($final->working->toArray(), 'result'));
+    }
+
+    /** Lateness worked by hand; rules of this form are common practice, no source. */
+    #[DataProvider('lateness')]
+    public function test_what_lateness_costs(array $rule, string $mark, int $seconds, string $left): void
+    {
+        $rule = LateRule::fromArray($rule + ['take' => 'points', 'amount' => '5', 'per' => 'day']);
+
+        self::assertSame($left, Figure::cut($rule->apply(BigRational::of($mark), $seconds)));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, int, string}> */
+    public static function lateness(): iterable
+    {
+        yield 'in time' => [[], '62', 0, '62'];
+        yield 'a second late is a started day' => [[], '62', 1, '57'];
+        yield 'a day to the second' => [[], '62', 86400, '57'];
+        yield 'a day and a second' => [[], '62', 86401, '52'];
+        yield 'inside the grace' => [['grace_minutes' => 30], '62', 1800, '62'];
+        yield 'after the grace, counted from the due time' => [['grace_minutes' => 30], '62', 1801, '57'];
+        yield 'percent of the mark' => [['take' => 'percent', 'amount' => '10', 'per' => 'hour'], '62', 7201, '43.4'];
+        yield 'not below the floor' => [['floor' => '40'], '43', 86400 * 9, '40'];
+        yield 'a mark below the floor stays' => [['floor' => '40'], '31', 86400, '31'];
+        yield 'never below nothing' => [[], '12', 86400 * 9, '0'];
+    }
+
+    #[DataProvider('lengths')]
+    public function test_what_over_length_costs(array $rule, int $words, string $left): void
+    {
+        self::assertSame($left, Figure::cut(LengthRule::fromArray($rule + ['limit' => 1000, 'amount' => '3', 'step' => 10, 'grace' => 10])->apply(BigRational::of(60), $words)));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, int, string}> */
+    public static function lengths(): iterable
+    {
+        yield 'at the limit' => [[], 1000, '60'];
+        yield 'at the end of the grace' => [[], 1100, '60'];
+        yield 'one word beyond it: two started tenths over the limit' => [[], 1101, '54'];
+        yield 'twice the limit' => [[], 2000, '30'];
+        yield 'no grace' => [['grace' => 0], 1001, '57'];
+        yield 'a limit that only says so' => [['amount' => '0'], 5000, '60'];
+        yield 'never below nothing' => [['amount' => '50'], 3000, '0'];
+    }
+
+    public function test_lateness_then_length_then_the_cap_and_one_rounding_at_the_end(): void
+    {
+        $settled = self::rule()->byRule(BigDecimal::of('67.5'), BigDecimal::of('68.2'));
+        self::assertNotNull($settled);
+        $rules = new MarkRules(
+            LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day']),
+            LengthRule::fromArray(['limit' => 900, 'amount' => '2', 'step' => 10, 'grace' => 5]),
+            BigDecimal::of('60'),
+        );
+        // 67.85 − 5 % = 64.4575; 1000 words of 900 are 2 started tenths: 60.4575; capped: 60.
+        $final = FinalMark::of($settled, self::classes(), 1, $rules, 3600, 1000);
+        self::assertSame(['60.0', 'Upper second'], [(string) $final->mark, $final->band->name]);
+        $lines = array_column($final->working->toArray(), 'result', 'what');
+        self::assertSame(['64.4575', '60.4575', '60'], [$lines['Late'], $lines['Over length'], $lines['Capped']]);
+
+        $late = FinalMark::of($settled, self::classes(), 1, new MarkRules(LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day'])), 3600);
+        self::assertSame('64.5', (string) $late->mark, '64.4575 is rounded once, half up');
+        self::assertSame('60.0', (string) FinalMark::of($settled, self::classes(), 1, $rules, 0, 900)->mark, 'in time and short enough, only the cap lowers it');
+    }
+
+    public function test_a_rule_that_makes_no_sense_is_refused(): void
+    {
+        foreach ([['take' => 'all', 'amount' => '5', 'per' => 'day'], ['take' => 'points', 'amount' => '0', 'per' => 'day'], ['take' => 'points', 'amount' => '-5', 'per' => 'day'], ['take' => 'points', 'amount' => '5', 'per' => 'week'], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => '1e2']] as $bad) {
+            try {
+                LateRule::fromArray($bad);
+                self::fail(json_encode($bad, JSON_THROW_ON_ERROR));
+            } catch (InvalidInput $e) {
+                self::assertNotSame([], $e->faults);
+            }
+        }
+        $this->expectExceptionMessage('limit: must be a whole number');
+        LengthRule::fromArray(['limit' => 0]);
+    }
+
+    /** Boundary rules as stated on the page: 69.5 is not 70 as it stands, and reaches it when whole marks count. */
+    public function test_the_boundary_rule_is_applied_in_one_place(): void
+    {
+        $whole = BandScale::fromArray(['boundary' => 'whole marks', 'name' => 'Classes', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'], ['name' => 'First', 'from' => '70']]]);
+        self::assertSame(['First', 'Third', 'Third', 'Fail'], array_map(fn (string $mark) => $whole->bandFor(BigDecimal::of($mark))->name, ['69.5', '69.49', '39.5', '39.4']));
+        self::assertSame('39.5 to 69.4', $whole->span($whole->bands[1], 1));
+        self::assertSame('40 to 69', $whole->span($whole->bands[1], 0));
+        self::assertSame('0 to 39.4', $whole->span($whole->bands[0], 1));
+    }
+
+    public function test_bands_and_marks_turn_into_each_other(): void
+    {
+        foreach ((require __DIR__.'/../../config/harbor.bands.php') as $document) {
+            $scale = BandScale::fromArray($document);
+            foreach ($scale->bands as $band) {
+                if ($band->value !== null) {
+                    self::assertSame($band->name, $scale->bandFor($scale->markFor($band->name))->name, "{$scale->name}: there and back");
+                }
+                self::assertSame($band->name, $scale->bandFor($band->from)->name);
+            }
+        }
+        $this->expectExceptionMessage('"B9" is not a band');
+        self::classes()->markFor('B9');
+    }
+
+    public function test_a_band_stands_for_a_mark_inside_it(): void
+    {
+        $this->expectExceptionMessage('bands[1].value: the number a band stands for must lie in it; 30 is in "Fail"');
+        BandScale::fromArray(['name' => 'X', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Pass', 'from' => '40', 'value' => '30']]]);
     }
 }

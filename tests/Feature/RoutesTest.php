@@ -7,11 +7,13 @@ namespace Tests\Feature;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\GradeScale;
 use App\Models\Module;
 use App\Models\Result;
 use App\Models\User;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
+use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 /**
@@ -29,7 +31,9 @@ final class RoutesTest extends TestCase
         'rubrics.try' => 'coordinator tutor examiner', 'rubrics.students' => 'coordinator tutor examiner', 'rubrics.versions' => 'coordinator tutor examiner', 'rubrics.files' => 'coordinator tutor examiner', 'rubrics.file' => 'coordinator tutor examiner',
         'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',
         'rubrics.ready' => 'coordinator', 'rubrics.state' => 'coordinator', 'rubrics.copy' => 'coordinator',
-        'plan.create' => 'coordinator', 'plan.store' => 'coordinator', 'plan.edit' => 'coordinator', 'plan.update' => 'coordinator', 'plan.open' => 'coordinator',
+        'plan.create' => 'coordinator', 'plan.store' => 'coordinator', 'plan.edit' => 'coordinator', 'plan.update' => 'coordinator', 'plan.open' => 'coordinator', 'plan.student' => 'coordinator', 'plan.copy' => 'coordinator', 'templates.store' => 'coordinator', 'templates.destroy' => 'coordinator', 'templates.show' => 'coordinator tutor examiner student',
+        'bands.index' => 'coordinator', 'bands.create' => 'coordinator', 'bands.store' => 'coordinator', 'bands.edit' => 'coordinator', 'bands.update' => 'coordinator',
+        'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
         'collect.index' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
         'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.show' => 'coordinator tutor',
@@ -64,7 +68,7 @@ final class RoutesTest extends TestCase
             $walked++;
             foreach ($people as $who => $person) {
                 $allowed = self::RULES[$name] === 'anyone' || in_array($who, explode(' ', self::RULES[$name]), true)
-                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store'], true));
+                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show'], true));
                 $status = $this->walk($route, $assignment, $person);
                 self::assertSame($allowed, ! in_array($status, [403, 404], true), "{$who} on {$name}: {$status}");
                 self::assertNotSame(500, $status, "{$who} on {$name}");
@@ -85,10 +89,13 @@ final class RoutesTest extends TestCase
     private function address(Route $route, Assignment $assignment): string
     {
         $script = $this->script($assignment);
+        $template = $assignment->templates()->firstOrCreate(['name' => 'cover.docx'], ['path' => 'templates/none', 'bytes' => 1, 'sha256' => str_repeat('0', 64)]);
+        Storage::put('templates/none', '');
+        $scale = GradeScale::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Own'], ['document' => config('harbor.bands.pass'), 'saved_by' => $this->coordinator->id]);
         $values = [
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
-            'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+            'template' => $template->public_id, 'scale' => $scale->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 
         return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], $route->uri()), '/');

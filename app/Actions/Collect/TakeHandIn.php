@@ -50,7 +50,16 @@ final class TakeHandIn
 
         $name = $work instanceof UploadedFile ? $this->safeName($work->getClientOriginalName()) : 'typed here.txt';
         $bytes = $work instanceof UploadedFile ? (string) file_get_contents($work->getRealPath()) : $work;
+        if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
+            throw new Refusal("This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}.");
+        }
+        if (strlen($bytes) > $assignment->max_megabytes * 1_048_576) {
+            throw new Refusal("This file is larger than the {$assignment->max_megabytes} MB this assignment takes.");
+        }
         $extracted = $work instanceof UploadedFile ? $this->reader->read($work->getRealPath(), $name) : $this->reader->typed($work);
+        if ($work instanceof UploadedFile && ! in_array($extracted->kind, $assignment->fileKinds(), true)) {
+            throw new Refusal("This file is a {$extracted->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
+        }
         [$html, $text, $hidden] = $this->masked($extracted, $student);
         $notes = $extracted->notes;
         if ($hidden > 0) {

@@ -7,6 +7,7 @@ namespace App\Actions\Plan;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
+use App\Models\Handin;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
 
@@ -44,11 +45,38 @@ final class SaveAssignment
             if ($changed !== []) {
                 $stored->lock_version++;
                 $stored->save();
-                $this->logbook->write('changed an assignment', $stored->title, ['changed' => $changed], $module, $stored);
+                $details = ['changed' => $changed];
+                if (in_array('due_at', $changed, true) && $stored->isPublished()) {
+                    $details['no longer late'] = $this->forgiveLateness($stored);
+                }
+                $this->logbook->write('changed an assignment', $stored->title, $details, $module, $stored);
             }
 
             return $stored;
         });
+    }
+
+    /**
+     * A later due time holds for what has come in already.
+     *
+     * @return int how many are no longer late
+     */
+    private function forgiveLateness(Assignment $stored): int
+    {
+        $late = Handin::query()->whereIn('script_id', $stored->scripts()->select('id'))->where('late', true)->where('received_at', '<=', $stored->due_at)->update(['late' => false]);
+        Handin::query()->whereIn('script_id', $stored->scripts()->select('id'))->where('due_at', '<', $stored->due_at)->update(['due_at' => $stored->due_at]);
+
+        return $late;
+    }
+
+    /**
+     * @return list<string>|null
+     */
+    private function kindsBefore(Assignment $stored): ?array
+    {
+        $kinds = $stored->getOriginal('handin_kinds');
+
+        return is_array($kinds) ? array_values($kinds) : null;
     }
 
     private function refuseBrokenPromises(Assignment $stored): void
@@ -62,6 +90,18 @@ final class SaveAssignment
         $before = $stored->getOriginal('due_at');
         if ($stored->due_at === null || ($before !== null && $stored->due_at->lt($before))) {
             throw new Refused('Students were promised the due time; it can be moved later, not earlier.', 'due_at');
+        }
+        foreach (['late_rule' => 'late_take', 'length_rule' => 'word_limit', 'cap' => 'cap'] as $column => $field) {
+            if ($stored->isDirty($column) && $stored->{$column} !== null) {
+                throw new Refused('Students were told what late or long work costs and what a resit can give. Once it is open to them that can be dropped, not made stricter or changed.', $field);
+            }
+        }
+        if ($stored->scripts()->whereNotNull('current_handin_id')->exists()) {
+            $before = (new Assignment)->forceFill(['handin_kinds' => $this->kindsBefore($stored)]);
+            $lost = array_udiff($before->fileKinds(), $stored->fileKinds(), fn ($a, $b) => $a->value <=> $b->value);
+            if ($lost !== [] || ($before->takesTyped() && ! $stored->takesTyped()) || $stored->max_megabytes < (int) $stored->getOriginal('max_megabytes')) {
+                throw new Refused('Work has come in under these kinds and sizes of files; more can be allowed, not fewer or smaller.', 'kinds');
+            }
         }
         $handedOut = $stored->scripts()->whereHas('marks')->exists();
         if ($handedOut && $stored->isDirty(['second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands'])) {

@@ -10,7 +10,6 @@ use App\Models\Script;
 use App\Models\Settlement;
 use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\ChecklistCriterion;
 use YoungHarbor\Core\Rubric\ChecklistItem;
@@ -36,7 +35,7 @@ final class ResultDocument
         assert($first instanceof Mark && $settlement instanceof Settlement);
         $rubric = $first->rubricVersion->toCore();
         $scale = $script->assignment->scale();
-        $final = FinalMark::of($settlement->toCore(), $scale, $rubric->decimals);
+        $final = $script->finalMark($rubric->decimals);
         $score = $first->score();
 
         return [

@@ -48,7 +48,7 @@ final class CompareHandin
         $outdated = $indexing ? $this->index($handin, $script, $words) : [];
         $candidates = $this->candidates($handin, $script->assignment_id);
         $report->update(['to_compare' => $candidates->count()]);
-        $runs = $this->runs($words, $candidates, $report);
+        $runs = $this->runs($words, $candidates, $report, $script->assignment->overlap_min_words);
         $this->store($report, new Report(count($words), Credit::share($runs)));
 
         return $indexing ? array_values(array_unique([...$outdated, ...$candidates->all()])) : [];
@@ -102,9 +102,9 @@ final class CompareHandin
      * @param  Collection<int, int>  $candidates
      * @return list<Run> sources are named by their hand-in's id, so that ties fall the same way each time
      */
-    private function runs(array $words, Collection $candidates, OverlapReport $report): array
+    private function runs(array $words, Collection $candidates, OverlapReport $report, int $leastWords): array
     {
-        $alignment = new Alignment((int) config('harbor.overlap.min_words'), (int) config('harbor.overlap.gap'));
+        $alignment = new Alignment($leastWords, (int) config('harbor.overlap.gap'));
         $runs = [];
         foreach ($candidates as $n => $id) {
             $source = Words::of((string) Handin::query()->whereKey($id)->value('text'))->normalForms();

@@ -5,16 +5,26 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Enums\RubricState;
+use App\Extraction\FileKind;
 use App\Models\Assignment;
+use App\Models\GradeScale;
 use App\Models\Module;
 use App\Models\Rubric;
+use App\Models\RubricVersion;
+use App\Models\User;
 use App\Support\Clock;
+use App\Support\RubricLibrary;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use InvalidArgumentException;
+use LogicException;
 use YoungHarbor\Core\Input\Document;
+use YoungHarbor\Core\Input\Fault;
+use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marks\LateRule;
+use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Moderation\SettleRule;
 
 /**
@@ -22,6 +32,10 @@ use YoungHarbor\Core\Moderation\SettleRule;
  */
 final class AssignmentRequest extends FormRequest
 {
+    private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor'];
+
+    private const LENGTH = ['limit' => 'word_limit', 'amount' => 'over_amount', 'step' => 'over_step', 'grace' => 'over_grace'];
+
     public function authorize(): bool
     {
         return $this->user()?->can('coordinate', $this->route('assignment') ?? $this->route('module')) === true;
@@ -39,12 +53,13 @@ final class AssignmentRequest extends FormRequest
                 $fail('Write a day and time; '.$e->getMessage().'.');
             }
         }];
-        $marks = ['required', 'string', function (string $field, mixed $value, Closure $fail): void {
+        $number = function (string $field, mixed $value, Closure $fail): void {
             $number = Document::parse($value);
             if ($number === null || $number->isGreaterThan(100) || $number->stripTrailingZeros()->getScale() > 2) {
                 $fail('Write a number from 0 to 100, such as 5 or 2.5.');
             }
-        }];
+        };
+        $kept = $this->keptBands();
 
         return [
             'title' => ['required', 'string', 'max:200'],
@@ -52,12 +67,28 @@ final class AssignmentRequest extends FormRequest
             'rubric' => ['nullable', 'string'],
             'opens_at' => $time, 'due_at' => $time, 'closes_at' => $time,
             'promised_on' => ['nullable', 'date_format:Y-m-d'],
-            'bands' => ['required', Rule::in(array_keys((array) config('harbor.bands')))],
-            'pass_mark' => $marks, 'tolerance' => $marks,
+            'bands' => ['required', Rule::in([...array_keys(GradeScale::documentsFor($this->module())), ...($kept === null ? [] : ['kept'])])],
+            'pass_mark' => ['required', 'string', $number], 'tolerance' => ['required', 'string', $number],
             'second_marking' => ['required', 'in:0,1'],
             'settle_rule' => ['required', Rule::enum(SettleRule::class)],
             'markers_see_overlap' => ['required', 'in:0,1'],
+            'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
+            'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'],
+            'cap' => ['nullable', 'string', $number],
+            'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::cases(), 'value'), Assignment::TYPED])],
+            'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
             'lock_version' => ['nullable', 'integer'],
+        ];
+    }
+
+    /**
+     * @return array<string, string>
+     */
+    public function messages(): array
+    {
+        return [
+            'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
+            'max_megabytes.*' => 'A file can have 1 to '.(int) config('harbor.upload.max_megabytes').' MB.',
         ];
     }
 
@@ -80,8 +111,10 @@ final class AssignmentRequest extends FormRequest
                 $validator->errors()->add('closes_at', 'Late work must be taken until the due time at least.');
             }
             if ($this->filled('rubric') && $this->versionId() === null) {
-                $validator->errors()->add('rubric', 'Only a ready rubric of this module can be used.');
+                $validator->errors()->add('rubric', 'Only a ready rubric can be used.');
             }
+            $this->checkRule($validator, self::LATE, fn () => $this->lateRule() === null ? null : LateRule::fromArray($this->lateRule()));
+            $this->checkRule($validator, self::LENGTH, fn () => $this->lengthRule() === null ? null : LengthRule::fromArray($this->lengthRule()));
         }];
     }
 
@@ -97,12 +130,16 @@ final class AssignmentRequest extends FormRequest
             'due_at' => Clock::parse($this->input('due_at')),
             'closes_at' => Clock::parse($this->input('closes_at')),
             'promised_on' => $this->input('promised_on'),
-            'bands' => config('harbor.bands')[$this->input('bands')],
+            'bands' => $this->input('bands') === 'kept' ? $this->keptBands() : GradeScale::documentsFor($this->module())[$this->input('bands')],
             'pass_mark' => $this->input('pass_mark'),
             'tolerance' => $this->input('tolerance'),
             'second_marking' => $this->boolean('second_marking'),
             'settle_rule' => SettleRule::from((string) $this->input('settle_rule')),
             'markers_see_overlap' => $this->boolean('markers_see_overlap'),
+            'overlap_min_words' => $this->integer('overlap_min_words') ?: 8,
+            'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
+            'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
+            'handin_kinds' => $this->kinds(),
         ];
         // An assignment keeps the version it was given, even when its rubric has a newer one.
         $assignment = $this->route('assignment');
@@ -111,15 +148,93 @@ final class AssignmentRequest extends FormRequest
         return $kept && $assignment->isPublished() ? $fields : $fields + ['rubric_version_id' => $this->versionId()];
     }
 
-    private function versionId(): ?int
+    /**
+     * @return list<string>|null null when everything that can be read is taken
+     */
+    private function kinds(): ?array
+    {
+        $all = [...array_column(FileKind::cases(), 'value'), Assignment::TYPED];
+        $kinds = array_values(array_intersect($all, (array) $this->input('kinds', [])));
+
+        return $kinds === [] || $kinds === $all ? null : $kinds;
+    }
+
+    /**
+     * @return array<string, mixed>|null
+     */
+    private function lateRule(): ?array
+    {
+        if (! $this->filled('late_take')) {
+            return null;
+        }
+        $grace = (string) $this->input('late_grace', '0');
+
+        return [
+            'take' => $this->input('late_take'), 'amount' => (string) $this->input('late_amount'), 'per' => $this->input('late_per', 'day'),
+            'grace_minutes' => $grace === '' ? 0 : (ctype_digit($grace) && strlen($grace) < 8 ? (int) $grace : $grace), 'floor' => (string) ($this->input('late_floor') ?? '0'),
+        ];
+    }
+
+    /**
+     * @return array<string, mixed>|null
+     */
+    private function lengthRule(): ?array
+    {
+        if (! $this->filled('word_limit')) {
+            return null;
+        }
+        $whole = fn (string $field, int $default): mixed => match (true) {
+            ! $this->filled($field) => $default,
+            ctype_digit((string) $this->input($field)) && strlen((string) $this->input($field)) < 8 => $this->integer($field),
+            default => $this->input($field),
+        };
+
+        return ['limit' => $whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'), 'step' => $whole('over_step', 10), 'grace' => $whole('over_grace', 10)];
+    }
+
+    /**
+     * @param  array<string, string>  $names  the form's field for each field of the rule
+     * @param  callable(): mixed  $make
+     */
+    private function checkRule(Validator $validator, array $names, callable $make): void
+    {
+        try {
+            $make();
+        } catch (InvalidInput $e) {
+            array_map(fn (Fault $fault) => $validator->errors()->add($names[$fault->place] ?? 'title', ucfirst($fault->what).'.'), $e->faults);
+        }
+    }
+
+    /**
+     * The bands the assignment has, when they are on no list (any more).
+     *
+     * @return array<string, mixed>|null
+     */
+    private function keptBands(): ?array
+    {
+        $assignment = $this->route('assignment');
+
+        return $assignment instanceof Assignment && ! in_array($assignment->bands, GradeScale::documentsFor($assignment->module), true) ? $assignment->bands : null;
+    }
+
+    private function module(): Module
     {
         $assignment = $this->route('assignment');
         $module = $assignment instanceof Assignment ? $assignment->module : $this->route('module');
-        $rubric = $module instanceof Module
-            ? Rubric::query()->where('module_id', $module->id)->where('public_id', (string) $this->input('rubric'))->first()
-            : null;
-        $usable = $rubric !== null && ($rubric->state === RubricState::Ready || ($assignment instanceof Assignment && $assignment->rubricVersion?->rubric_id === $rubric->id));
 
-        return $usable ? $rubric->latestVersion?->id : null;
+        return $module instanceof Module ? $module : throw new LogicException('The form belongs to a module.');
+    }
+
+    private function versionId(): ?int
+    {
+        $assignment = $this->route('assignment');
+        $used = $assignment instanceof Assignment ? $assignment->rubricVersion : null;
+        $person = $this->user();
+        $rubric = $person instanceof User ? RubricLibrary::usableIn($this->module(), $person)->where('public_id', (string) $this->input('rubric'))->with('latestVersion')->first() : null;
+        if ($rubric instanceof Rubric && $rubric->state === RubricState::Ready) {
+            return $rubric->latestVersion?->id;
+        }
+
+        return $used instanceof RubricVersion && $used->rubric->public_id === $this->input('rubric') ? $used->id : null;
     }
 }

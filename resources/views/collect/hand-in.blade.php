@@ -2,16 +2,32 @@
     use App\Support\Clock;
     $current = $script?->handins->firstWhere('id', $script->current_handin_id);
     $canReplace = $current === null || ! $assignment->isPastDue();
-    $most = config('harbor.upload.max_megabytes');
+    $most = $assignment->max_megabytes;
+    $preview ??= false;
+    $rules = $assignment->markRules();
 @endphp
 <x-page :title="$assignment->title" at="modules">
-    <x-slot:head><div class="heading"><h1>{{ $assignment->title }}</h1><a class="of" href="{{ route('modules.show', $assignment->module) }}">{{ $assignment->module->fullTitle() }}</a></div></x-slot:head>
+    <x-slot:head>
+        @if ($preview)<div class="notice mb-0!">This is the page students get. <a href="{{ route('plan.edit', $assignment) }}">Back to the plan</a></div>@endif
+        <div class="heading"><h1>{{ $assignment->title }}</h1><a class="of" href="{{ route('modules.show', $assignment->module) }}">{{ $assignment->module->fullTitle() }}</a></div>
+    </x-slot:head>
     <div class="split">
         <div>
             @if ($script && $assignment->takesHandIns() && $canReplace)<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
             <p class="mb-4">Due <b>{{ Clock::shown($assignment->due_at) }}</b>@if ($assignment->closes_at)<span class="quiet">; late work is taken until {{ Clock::shown($assignment->closes_at) }} and marked as late</span>@endif</p>
+            @if ($rules->late || $rules->length || $rules->cap)
+                <ul class="list-disc ml-5 mb-4">
+                    @if ($rules->length)<li>Length: {{ $rules->length->sentence() }}.</li>@endif
+                    @if ($rules->late)<li>Late work: {{ $rules->late->sentence() }}.</li>@endif
+                    @if ($rules->cap)<li>A resit: {{ YoungHarbor\Core\Marks\Figure::plain($rules->cap) }} marks at most.</li>@endif
+                </ul>
+            @endif
             <h2 class="mb-2">The brief</h2>
             <div class="text mb-6">@foreach (preg_split('/\n\s*\n/', trim($assignment->brief)) as $paragraph)<p>{!! nl2br(e($paragraph)) !!}</p>@endforeach</div>
+            @if ($assignment->templates->isNotEmpty())
+                <h2 class="mb-2">To begin from</h2>
+                <ul class="mb-6">@foreach ($assignment->templates as $template)<li><a href="{{ route('templates.show', $template) }}">{{ $template->name }}</a> <span class="quiet small">{{ number_format(max(1, $template->bytes / 1024)) }} KB</span></li>@endforeach</ul>
+            @endif
             @if ($rubric)
                 <h2 class="mb-2">How it will be marked</h2>
                 <x-rubric-view :rubric="$rubric" />
@@ -29,7 +45,9 @@
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
                 </div>
             @endif
-            @if ($script === null)
+            @if ($preview)
+                <div class="panel"><h2 class="mb-1">Hand in</h2><p>A file: {{ $assignment->kindsInWords() }}, up to {{ $most }} MB{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p><p class="quiet small mt-1">Students find the form here from the opening time on.</p></div>
+            @elseif ($script === null)
                 <x-empty title="You are not on the list">Ask your module coordinator to add you to this assignment.</x-empty>
             @elseif (! $assignment->takesHandIns())
                 <x-empty title="Closed">This assignment closed on {{ Clock::shown($assignment->closes_at) }}.</x-empty>
@@ -43,13 +61,13 @@
                     @if ($assignment->isPastDue())<p class="signal mb-2">The due time has passed; this will be marked as late.</p>@endif
                     <div class="field">
                         <label class="label" for="f-file">A file</label>
-                        <input class="input" id="f-file" type="file" name="file" accept=".docx,.odt,.pdf,.rtf,.txt,.md,.html,.htm" aria-describedby="d-file">
+                        <input class="input" id="f-file" type="file" name="file" accept="{{ collect($assignment->fileKinds())->map(fn ($kind) => '.'.$kind->value)->implode(',') }}" aria-describedby="d-file">
                         <div id="d-file">
                             @error('file')<p class="error">{{ $message }}</p>@enderror
-                            <p class="hint">{{ App\Extraction\FileKind::ALL }}, up to {{ $most }} MB</p>
+                            <p class="hint">{{ $assignment->kindsInWords() }}, up to {{ $most }} MB</p>
                         </div>
                     </div>
-                    <x-field name="typed_text" label="or type your text" rows="5" />
+                    @if ($assignment->takesTyped())<x-field name="typed_text" label="or type your text" rows="5" />@endif
                     <progress class="w-full" hidden max="1" value="0" aria-label="Sent so far"></progress>
                     <p class="hint" data-progress role="status"></p>
                     <div class="flex justify-end mt-2"><button class="button primary" type="submit">Hand in</button></div>

@@ -4,6 +4,7 @@
             <h1>{{ $module->fullTitle() }}</h1><span class="of">{{ config('harbor.institution') }}</span>
             <span class="ml-auto flex gap-5">
                 @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
+                @can('coordinate', $module)<a href="{{ route('bands.index', $module) }}">Grade bands</a>@endcan
                 @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
                 @can('addPeople', $module)<a href="{{ route('people.index', $module) }}">People</a>@endcan
             </span>
@@ -44,7 +45,7 @@
                     @empty
                         <p class="quiet">None yet.</p>
                     @endforelse
-                    @can('coordinate', $module)<p class="mt-3"><a href="{{ route('rubrics.index') }}">Make a rubric</a></p>@endcan
+                    @can('coordinate', $module)<p class="mt-3"><a href="{{ route('rubrics.index') }}">The library, and a new rubric</a></p>@endcan
                 </div>
             @endif
             <h2 class="mb-2">People</h2>

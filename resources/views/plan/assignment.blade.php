@@ -1,19 +1,45 @@
 @php
     use App\Support\Clock;
     $a = $assignment;
-    $bandKey = $a ? array_search($a->bands, config('harbor.bands')) : 'classes';
     $rubricId = $a?->rubricVersion?->rubric->public_id;
-    $options = ['' => 'Choose one'] + $rubrics->mapWithKeys(fn ($r) => [$r->public_id => $r->title.', version '.$r->latestVersion->number])->all();
-    if ($a?->rubricVersion && ! isset($options[$rubricId])) {
+    $options = ['' => 'Choose one'] + $rubrics->mapWithKeys(fn ($r) => [$r->public_id => $r->title.', version '.$r->latestVersion->number.($r->scope === App\Enums\RubricScope::Module ? '' : ' ('.$r->place().')')])->all();
+    if ($a?->rubricVersion) {
         $options[$rubricId] = $a->rubricVersion->rubric->title.', version '.$a->rubricVersion->number;
     }
+    $bandOptions = collect($scales)->map(fn ($b) => $b['name'])->all();
+    $bandKey = $a ? array_search($a->bands, $scales) : 'classes';
+    if ($bandKey === false) {
+        $bandOptions['kept'] = $a->bands['name'].' (as it was)';
+        $bandKey = 'kept';
+    }
     $open = $a?->isPublished() ?? false;
+    $plain = fn ($number) => $number === null ? '' : (str_contains((string) $number, '.') ? rtrim(rtrim((string) $number, '0'), '.') : (string) $number);
+    $late = $a?->late_rule;
+    $length = $a?->length_rule;
+    $kinds = old('kinds', $a?->handin_kinds ?? [...array_column(App\Extraction\FileKind::cases(), 'value'), 'typed']);
+    $inWords = [
+        'handin' => ($a?->handin_kinds === null ? 'any document or typed text' : $a->kindsInWords().($a->takesTyped() ? ' or typed' : '')).', up to '.($a?->max_megabytes ?? config('harbor.upload.max_megabytes')).' MB',
+        'costs' => implode('; ', array_filter([
+            $late ? 'late: '.YoungHarbor\Core\Marks\LateRule::fromArray($late)->sentence() : 'late work is marked as late and costs nothing',
+            $length ? YoungHarbor\Core\Marks\LengthRule::fromArray($length)->sentence() : '',
+            $a?->cap ? 'at most '.$plain($a->cap).' marks' : '',
+        ])),
+        'settle' => ($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script',
+        'screen' => 'runs of '.($a?->overlap_min_words ?? 8).' words; '.(($a?->markers_see_overlap ?? true) ? 'markers see the reports' : 'the coordinator alone sees the reports'),
+    ];
+    $fold = fn (string ...$fields) => $errors->hasAny($fields) ? 'open' : '';
 @endphp
 <x-page :title="$a?->title ?? 'A new assignment'" at="modules">
     <x-slot:head>
         @if ($a)<x-fairway :assignment="$a" :here="YoungHarbor\Core\Stage::Plan" />
         @else<div class="heading"><h1>A new assignment</h1><a class="of" href="{{ route('modules.show', $module) }}">{{ $module->fullTitle() }}</a></div>@endif
     </x-slot:head>
+    @if ($newer)
+        <div class="notice">Version {{ $newer->number }} of this assignment’s rubric is ready; version {{ $a->rubricVersion->number }} is in use. <a href="{{ route('plan.rubric', $a) }}">See what it changes, and choose</a></div>
+    @endif
+    @if ($open && $handedIn > 0)
+        <p class="quiet small mb-3">{{ $handedIn }} have handed in. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.</p>
+    @endif
     <form id="assignment" method="post" action="{{ $a ? route('plan.update', $a) : route('plan.store', $module) }}">
         @csrf
         @if ($a)@method('put')<input type="hidden" name="lock_version" value="{{ $a->lock_version }}">@endif
@@ -22,7 +48,7 @@
                 <h2 class="mb-3">What students are asked</h2>
                 <x-field name="title" label="Title" :value="$a?->title" required />
                 <x-field name="brief" label="Brief" rows="9" :value="$a?->brief" hint="Students read it from the opening time on." />
-                <x-choice name="rubric" label="Rubric" :options="$options" :value="$rubricId" :hint="$open ? 'Students can see it, so it stays.' : ($rubrics->isEmpty() ? 'No rubric of this module is ready yet. Save without one, make one ready under Rubrics, and choose it here.' : 'Only ready rubrics can be chosen.')" />
+                <x-choice name="rubric" label="Rubric" :options="$options" :value="$rubricId" :hint="$open ? 'Students can see it, so it stays.' : ($rubrics->isEmpty() ? 'No rubric is ready yet. Save without one, make one ready under Rubrics, and choose it here.' : 'Only ready rubrics can be chosen: the module’s, your own and everyone’s.')" />
             </div>
             <div>
                 <h2 class="mb-3">When</h2>
@@ -33,24 +59,77 @@
                     <x-field name="promised_on" label="Results promised for" type="date" :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ Clock::zone() }}.</p>
-                <h2 class="mb-3">How marks settle</h2>
-                <div class="grid sm:grid-cols-2 gap-x-4">
-                    <x-choice name="second_marking" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="$a ? (int) $a->second_marking : 1" />
-                    <x-field name="tolerance" label="Tolerance" inputmode="decimal" :value="$a ? rtrim(rtrim($a->tolerance, '0'), '.') : '5'" hint="Marks no further apart than this settle by the rule." />
-                    <x-choice name="settle_rule" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$a?->settle_rule->value ?? 'mean'" />
-                    <x-field name="pass_mark" label="Pass line" inputmode="decimal" :value="$a ? rtrim(rtrim($a->pass_mark, '0'), '.') : '40'" hint="Nothing settles by itself across it." />
-                    <x-choice name="bands" label="Grade bands" :options="collect(config('harbor.bands'))->map(fn ($b) => $b['name'])->all()" :value="$bandKey" hint="A mark is in the highest band it reaches after its one rounding: 69.5 is not 70." />
-                    <x-choice name="markers_see_overlap" label="Overlap reports" :options="['1' => 'Markers of a script see its report', '0' => 'The coordinator alone']" :value="$a ? (int) $a->markers_see_overlap : 1" />
-                </div>
+                <details class="fold" {{ $fold('kinds', 'max_megabytes', 'kinds.0') }}>
+                    <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
+                    <fieldset class="field"><legend class="label">Taken</legend>
+                        <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::cases() as $kind)<label><input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true))> .{{ $kind->value }}</label>@endforeach<label><input type="checkbox" name="kinds[]" value="typed" @checked(in_array('typed', $kinds, true))> typed text</label></div>
+                        @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means all.</p></fieldset>
+                    <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" />
+                </details>
+                <details class="fold" {{ $fold('late_take', 'late_amount', 'late_grace', 'late_floor', 'word_limit', 'over_amount', 'over_step', 'over_grace', 'cap') }}>
+                    <summary><b>Late, long, resit</b> <span class="quiet small">{{ $inWords['costs'] }}</span></summary>
+                    <div class="grid sm:grid-cols-3 gap-x-4">
+                        <x-choice name="late_take" label="Late work costs" :options="['' => 'nothing', 'points' => 'marks', 'percent' => 'percent of the mark']" :value="$late['take'] ?? ''" />
+                        <x-field name="late_amount" label="How many" inputmode="decimal" :value="$late['amount'] ?? '5'" />
+                        <x-choice name="late_per" label="For each started" :options="['day' => 'day', 'hour' => 'hour']" :value="$late['per'] ?? 'day'" />
+                        <x-field name="late_grace" label="Grace, minutes" inputmode="numeric" :value="(string) ($late['grace_minutes'] ?? '0')" />
+                        <x-field name="late_floor" label="Not below" inputmode="decimal" :value="$late['floor'] ?? '0'" hint="A mark already below it stays." />
+                        <span></span>
+                        <x-field name="word_limit" label="Word limit" inputmode="numeric" :value="(string) ($length['limit'] ?? '')" hint="Empty: none." />
+                        <x-field name="over_amount" label="Over it, marks off" inputmode="decimal" :value="$length['amount'] ?? '0'" />
+                        <x-field name="over_step" label="For each started %" inputmode="numeric" :value="(string) ($length['step'] ?? '10')" />
+                        <x-field name="over_grace" label="Grace, %" inputmode="numeric" :value="(string) ($length['grace'] ?? '10')" />
+                        <x-field name="cap" label="Most marks (resit)" inputmode="decimal" :value="$plain($a?->cap)" hint="Empty: no cap." />
+                    </div>
+                </details>
+                <details class="fold" {{ $fold('second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands') }}>
+                    <summary><b>How marks settle</b> <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
+                    <div class="grid sm:grid-cols-2 gap-x-4">
+                        <x-choice name="second_marking" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="$a ? (int) $a->second_marking : 1" />
+                        <x-field name="tolerance" label="Tolerance" inputmode="decimal" :value="$plain($a?->tolerance ?? '5')" hint="Marks no further apart than this settle by the rule." />
+                        <x-choice name="settle_rule" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$a?->settle_rule->value ?? 'mean'" />
+                        <x-field name="pass_mark" label="Pass line" inputmode="decimal" :value="$plain($a?->pass_mark ?? '40')" hint="Nothing settles by itself across it." />
+                        <x-choice name="bands" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
+                        <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
+                    </div>
+                </details>
+                <details class="fold" {{ $fold('overlap_min_words', 'markers_see_overlap') }}>
+                    <summary><b>Screening</b> <span class="quiet small">{{ $inWords['screen'] }}</span></summary>
+                    <div class="grid sm:grid-cols-2 gap-x-4">
+                        <x-field name="overlap_min_words" label="Shortest run, words" inputmode="numeric" :value="$a?->overlap_min_words ?? 8" />
+                        <x-choice name="markers_see_overlap" label="Overlap reports" :options="['1' => 'Markers of a script see its report', '0' => 'The coordinator alone']" :value="$a ? (int) $a->markers_see_overlap : 1" />
+                    </div>
+                </details>
             </div>
         </div>
     </form>
-    <div class="flex justify-end gap-3 mt-2">
-        @if ($a && ! $open)
-            <form method="post" action="{{ route('plan.open', $a) }}">@csrf<button class="button">Open it to students</button></form>
+    <div class="flex flex-wrap justify-end gap-3 mt-2">
+        @if ($a)
+            <a class="button" href="{{ route('plan.student', $a) }}">As a student sees it</a>
+            <button class="button" type="button" data-opens="copy-assignment">Copy it</button>
+            @unless ($open)<form method="post" action="{{ route('plan.open', $a) }}">@csrf<button class="button">Open it to students</button></form>@endunless
         @endif
         <button class="button primary" form="assignment">{{ $a ? 'Save' : 'Save, not open yet' }}</button>
     </div>
+    @if ($a)
+        <section class="mt-8 max-w-3xl">
+            <h2 class="mb-1">Template files</h2>
+            <p class="quiet small mb-2">Students find them beside the brief and begin from a copy.</p>
+            @foreach ($a->templates as $template)
+                <div class="flex items-baseline gap-4 py-1"><a href="{{ route('templates.show', $template) }}">{{ $template->name }}</a><span class="quiet small">{{ number_format(max(1, $template->bytes / 1024)) }} KB</span>
+                    <form class="ml-auto" method="post" action="{{ route('templates.destroy', $template) }}">@csrf @method('delete')<button class="link small" aria-label="Take {{ $template->name }} away">take away</button></form></div>
+            @endforeach
+            <form class="flex items-end gap-3" method="post" enctype="multipart/form-data" action="{{ route('templates.store', $a) }}">@csrf
+                <label class="grow"><span class="sr-only">A template file</span><input class="input" type="file" name="template"></label><button class="button">Add it</button></form>
+        </section>
+        <dialog id="copy-assignment" aria-labelledby="copy-assignment-title">
+            <form method="post" action="{{ route('plan.copy', $a) }}">@csrf
+                <h2 id="copy-assignment-title" class="mb-2">A copy of “{{ $a->title }}”</h2>
+                <x-choice name="module" label="Into" :options="$modules->mapWithKeys(fn ($m) => [$m->public_id => $m->fullTitle()])->all()" :value="$module->public_id" hint="Everything but dates and people: brief, rubric, files, rules." />
+                <div class="flex justify-end gap-3"><button class="button" type="button" data-closes>Close</button><button class="button primary">Make the copy</button></div>
+            </form>
+        </dialog>
+    @endif
     @if ($a?->rubricVersion)
         <h2 class="mt-8 mb-3">The rubric as students see it</h2>
         <x-rubric-view :rubric="$a->rubricVersion->toCore()" />

@@ -64,11 +64,11 @@
                                 <div class="flex gap-1"><span class="grip" draggable="true" title="drag to another place" aria-hidden="true"></span>
                                 <textarea class="font-bold" rows="1" name="{{ $at }}[title]" aria-label="Criterion {{ $n }}" placeholder="criterion" data-col="0" data-single>{{ $draft->get("criteria.{$id}.title") }}</textarea></div>
                                 <textarea class="small quiet" rows="1" name="{{ $at }}[purpose]" aria-label="What criterion {{ $n }} looks for" placeholder="what it looks for" data-col="0">{{ $draft->get("criteria.{$id}.purpose") }}</textarea>
-                                <div class="kind small quiet">
-                                    <select class="bare" name="{{ $at }}[kind]" aria-label="Criterion {{ $n }} is marked by" data-reshapes>@foreach ($kinds as $key => $words)<option value="{{ $key }}" @selected($kind->value === $key)>{{ $words }}</option>@endforeach</select>
-                                    @if ($kind !== Kind::Comment)<label class="whitespace-nowrap"><input type="hidden" name="{{ $at }}[optional]" value=""><input type="checkbox" name="{{ $at }}[optional]" value="1" @checked($draft->get("criteria.{$id}.optional") !== '') aria-label="Criterion {{ $n }} is optional"> optional</label>@endif
-                                </div>
-                                <div class="tools">
+                                <div class="row-tools">
+                                    <span class="quiet kind">
+                                        <select class="bare" name="{{ $at }}[kind]" aria-label="Criterion {{ $n }} is marked by" data-reshapes>@foreach ($kinds as $key => $words)<option value="{{ $key }}" @selected($kind->value === $key)>{{ $words }}</option>@endforeach</select>
+                                        @if ($kind !== Kind::Comment)<label class="whitespace-nowrap"><input type="hidden" name="{{ $at }}[optional]" value=""><input type="checkbox" name="{{ $at }}[optional]" value="1" @checked($draft->get("criteria.{$id}.optional") !== '') aria-label="Criterion {{ $n }} is optional"> optional</label>@endif
+                                    </span>
                                     @unless ($loop->first)<button name="do" value="criterion-up:{{ $id }}" aria-label="Move criterion {{ $n }} up">up</button>@endunless
                                     @unless ($loop->last)<button name="do" value="criterion-down:{{ $id }}" aria-label="Move criterion {{ $n }} down">down</button>@endunless
                                     <button name="do" value="duplicate-criterion:{{ $id }}" aria-label="Duplicate criterion {{ $n }}">duplicate</button>

@@ -2,7 +2,7 @@
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Screen" /></x-slot:head>
     <div class="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-3">
         <h2>Text that also stands elsewhere</h2>
-        <span class="quiet small">Runs of {{ config('harbor.overlap.min_words') }} words or more that also stand in another hand-in of this assignment. What a share means, people decide.</span>
+        <span class="quiet small">Runs of {{ $assignment->overlap_min_words }} words or more that also stand in another hand-in of this assignment. What a share means, people decide.</span>
     </div>
     @if ($scripts->isEmpty())
         <x-empty title="Nothing to compare yet">Each hand-in is compared with the others as it comes in.</x-empty>

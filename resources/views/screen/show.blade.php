@@ -26,7 +26,7 @@
         @if ($report === null || $report->state !== App\Enums\ReportState::Ready)
             <x-empty title="{{ $report?->state === App\Enums\ReportState::Failed ? 'The comparison failed' : 'Not compared yet' }}">{{ $report?->failure ?? 'It is waiting or under way; this usually takes seconds.' }}</x-empty>
         @elseif ($current === null)
-            <x-empty title="No run of {{ config('harbor.overlap.min_words') }} words or more stands in another hand-in">That says nothing about other sources: only hand-ins of this assignment were compared.</x-empty>
+            <x-empty title="No run of {{ $assignment->overlap_min_words }} words or more stands in another hand-in">That says nothing about other sources: only hand-ins of this assignment were compared.</x-empty>
             <div class="sheet px-5 py-4 mt-4 text whitespace-pre-line">{{ $reading['text'] }}</div>
         @else
             <div class="reading">

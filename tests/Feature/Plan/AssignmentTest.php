@@ -60,7 +60,7 @@ final class AssignmentTest extends TestCase
         $this->post(route('plan.store', $this->module), $this->form(['closes_at' => '2026-12-01T12:00']))
             ->assertSessionHasErrors('closes_at');
         $this->post(route('plan.store', $this->module), $this->form(['rubric' => $working->public_id]))
-            ->assertSessionHasErrors(['rubric' => 'Only a ready rubric of this module can be used.']);
+            ->assertSessionHasErrors(['rubric' => 'Only a ready rubric can be used.']);
         self::assertSame(0, Assignment::query()->count());
     }
 

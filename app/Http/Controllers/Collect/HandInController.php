@@ -33,7 +33,7 @@ final class HandInController extends Controller
         }
 
         return view('collect.hand-in', [
-            'assignment' => $assignment->load('rubricVersion', 'module'),
+            'assignment' => $assignment->load('rubricVersion', 'module', 'templates'),
             'rubric' => $assignment->rubricVersion?->toCore(),
             'script' => $script?->load(['handins' => fn ($query) => $query->orderByDesc('attempt'), 'result']),
         ]);

@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plan;
 
+use App\Actions\Plan\CopyAssignment;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
 use App\Enums\Role;
-use App\Enums\RubricState;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\AssignmentRequest;
 use App\Models\Assignment;
+use App\Models\GradeScale;
+use App\Models\Membership;
 use App\Models\Module;
-use App\Models\Rubric;
+use App\Support\RubricChange;
+use App\Support\RubricLibrary;
+use App\Support\Touches;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -36,11 +39,11 @@ final class AssignmentController extends Controller
         }, $assignment);
     }
 
-    public function create(Module $module): View
+    public function create(Request $request, Module $module): View
     {
         $this->authorize('coordinate', $module);
 
-        return view('plan.assignment', ['module' => $module, 'assignment' => null, 'rubrics' => $this->rubrics($module)]);
+        return view('plan.assignment', $this->data($request, $module, null));
     }
 
     public function store(AssignmentRequest $request, Module $module, SaveAssignment $save): RedirectResponse
@@ -51,19 +54,20 @@ final class AssignmentController extends Controller
         return redirect()->route('plan.edit', $assignment)->with('said', 'Saved. Students do not see it yet.');
     }
 
-    public function edit(Assignment $assignment): View
+    public function edit(Request $request, Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
 
-        return view('plan.assignment', ['module' => $assignment->module, 'assignment' => $assignment, 'rubrics' => $this->rubrics($assignment->module)]);
+        return view('plan.assignment', $this->data($request, $assignment->module, $assignment));
     }
 
-    public function update(AssignmentRequest $request, Assignment $assignment, SaveAssignment $save): RedirectResponse
+    public function update(AssignmentRequest $request, Assignment $assignment, SaveAssignment $save, Touches $touches): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $save($assignment->module, $assignment, $request->fields(), $request->integer('lock_version'));
+        $before = $assignment->replicate();
+        $saved = $save($assignment->module, $assignment, $request->fields(), $request->integer('lock_version'));
 
-        return redirect()->route('plan.edit', $assignment)->with('said', 'Saved.');
+        return redirect()->route('plan.edit', $assignment)->with('said', implode(' ', ['Saved.', ...$touches->between($before, $saved)]));
     }
 
     public function open(Assignment $assignment, OpenAssignment $open): RedirectResponse
@@ -74,11 +78,39 @@ final class AssignmentController extends Controller
         return redirect()->route('collect.index', $assignment)->with('said', 'The assignment is open to its students.');
     }
 
-    /**
-     * @return Collection<int, Rubric>
-     */
-    private function rubrics(Module $module): Collection
+    /** The page students get, before they do. */
+    public function student(Assignment $assignment): View
     {
-        return $module->rubrics()->where('state', RubricState::Ready)->with('latestVersion')->orderBy('title')->get();
+        $this->authorize('coordinate', $assignment);
+
+        return view('collect.hand-in', ['assignment' => $assignment->load('rubricVersion', 'module', 'templates'), 'rubric' => $assignment->rubricVersion?->toCore(), 'script' => null, 'preview' => true]);
+    }
+
+    public function copy(Request $request, Assignment $assignment, CopyAssignment $copy): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $request->validate(['module' => ['required', 'string']]);
+        $module = Module::query()->where('public_id', $request->input('module'))->firstOrFail();
+        $this->authorize('coordinate', $module);
+        $made = $copy($assignment, $module);
+
+        return redirect()->route('plan.edit', $made)->with('said', 'This is the copy. It has everything but dates and people; students do not see it yet.');
+    }
+
+    /**
+     * @return array<string, mixed>
+     */
+    private function data(Request $request, Module $module, ?Assignment $assignment): array
+    {
+        $person = $this->person($request);
+        $assignment?->load(['rubricVersion.rubric', 'templates']);
+
+        return [
+            'module' => $module, 'assignment' => $assignment, 'scales' => GradeScale::documentsFor($module),
+            'rubrics' => RubricLibrary::usableIn($module, $person)->with(['latestVersion', 'module'])->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')->get(),
+            'newer' => $assignment !== null && $assignment->isPublished() ? RubricChange::newer($assignment) : null,
+            'handedIn' => $assignment?->scripts()->whereNotNull('current_handin_id')->count() ?? 0,
+            'modules' => Module::query()->whereIn('id', $person->memberships->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->orderBy('code')->get(),
+        ];
     }
 }

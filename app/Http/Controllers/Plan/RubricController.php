@@ -59,7 +59,7 @@ final class RubricController extends Controller
         if ($request->has('changes')) {
             [$saved, $clashes] = $this->saveChanges($rubric, $person, $this->changes($request), $edit);
             if ($clashes !== []) {
-                return $this->clash($request, $saved, $clashes);
+                return $this->clash($request, $rubric, $saved, $clashes);
             }
         } else {
             if ($request->input('whole') !== '1') {
@@ -198,14 +198,15 @@ final class RubricController extends Controller
     /**
      * Someone wrote in the same field meanwhile. Everything else was saved; what was typed stays in the page.
      *
+     * @param  Rubric  $before  as it stood before what could be saved was saved
      * @param  list<array{place: string, was: string, to: string}>  $clashes
      */
-    private function clash(Request $request, Rubric $rubric, array $clashes): Response
+    private function clash(Request $request, Rubric $before, Rubric $saved, array $clashes): Response
     {
-        $draft = $rubric->draft();
+        $draft = $saved->draft();
         $rows = array_map(fn (array $clash) => ['place' => $clash['place'], 'where' => PlaceName::of($draft, $clash['place']), 'mine' => $clash['to'], 'theirs' => $draft->get($clash['place'])], $clashes);
 
-        return response()->view('plan.rubric-clash', ['rows' => $rows, 'who' => $rubric->saved_by === $this->person($request)->id ? 'You, in another tab,' : $rubric->savedBy->name, 'at' => Clock::time($rubric->updated_at)], 409)
+        return response()->view('plan.rubric-clash', ['rows' => $rows, 'who' => $before->saved_by === $this->person($request)->id ? 'You, in another tab,' : $before->savedBy->name, 'at' => Clock::time($before->updated_at)], 409)
             ->withHeaders(['HX-Retarget' => '#clashes', 'HX-Reswap' => 'innerHTML']);
     }
 

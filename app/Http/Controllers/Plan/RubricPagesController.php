@@ -108,6 +108,15 @@ final class RubricPagesController extends Controller
             $rows[] = ['where' => $where, 'before' => $isNew ? '(not there)' : $old, 'after' => $isGone ? '(removed)' : $new];
         }
 
+        foreach (['criteria' => [$before->criteria(), $after->criteria()], 'levels' => [$before->levels(), $after->levels()]] as $list => [$old, $new]) {
+            $common = array_intersect(array_column($old, 'id'), array_column($new, 'id'));
+            $order = fn (array $all) => array_values(array_intersect(array_column($all, 'id'), $common));
+            $named = fn (Draft $draft, array $ids) => implode(', ', array_map(fn (string $id) => trim($draft->get("{$list}.{$id}.title")) ?: '(no title)', $ids));
+            if ($order($old) !== $order($new)) {
+                $rows[] = ['where' => "order of the {$list}", 'before' => $named($before, $order($old)), 'after' => $named($after, $order($new))];
+            }
+        }
+
         return $rows;
     }
 

@@ -13,7 +13,6 @@ use App\Models\Script;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Release\ReadyCheck;
 use YoungHarbor\Core\Standing;
 
@@ -25,12 +24,11 @@ final class ReleaseController extends Controller
     public function index(Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result'])->orderBy('code')->get();
+        $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result', 'currentHandin:id,script_id,words,due_at,received_at'])->orderBy('code')->get();
         $standings = $scripts->mapWithKeys(fn (Script $script) => [$script->code => $script->standing()])->all();
-        $scale = $assignment->scale();
         $decimals = $assignment->rubricVersion?->toCore()->decimals ?? 1;
         $finals = $scripts->filter(fn (Script $script) => $script->settlement !== null)
-            ->mapWithKeys(fn (Script $script) => [$script->code => FinalMark::of($script->settlement->toCore(), $scale, $decimals)]);
+            ->mapWithKeys(fn (Script $script) => [$script->code => $script->setRelation('assignment', $assignment)->finalMark($decimals)]);
 
         return view('release.index', [
             'assignment' => $assignment, 'check' => ReadyCheck::of($standings, $assignment->second_marking), 'scripts' => $scripts,

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plan;
+
+use App\Actions\Plan\ChangeAssignmentRubric;
+use App\Http\Controllers\Controller;
+use App\Models\Assignment;
+use App\Support\RubricChange;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use YoungHarbor\Core\Rubric\Draft;
+
+/**
+ * A newer version of an assignment's rubric: what it changes, which marks by how much, and the choice.
+ */
+final class AssignmentRubricController extends Controller
+{
+    public function show(Assignment $assignment, RubricChange $change): View
+    {
+        $this->authorize('coordinate', $assignment);
+        $to = RubricChange::newer($assignment);
+        $from = $assignment->rubricVersion;
+
+        return view('plan.assignment-rubric', [
+            'assignment' => $assignment, 'from' => $from, 'to' => $to,
+            'changes' => $from === null || $to === null ? [] : RubricPagesController::changes(Draft::of($from->document), Draft::of($to->document)),
+            'marks' => $to === null ? ['rows' => [], 'stays' => 0, 'open' => 0] : $change->preview($assignment, $to),
+        ]);
+    }
+
+    public function update(Request $request, Assignment $assignment, ChangeAssignmentRubric $change): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $fields = $request->validate(['marks' => ['required', Rule::in(array_keys(ChangeAssignmentRubric::CHOICES))], 'to' => ['required', 'integer']], ['marks.required' => 'Choose what happens to the marks that are begun.']);
+        $counts = $change($assignment, $fields['marks'], (int) $fields['to']);
+
+        return redirect()->route('plan.edit', $assignment)->with('said', "The newer rubric is in use. {$counts['changed']} marks went over, {$counts['kept']} stay as they were, {$counts['opened']} are open again. Students are written to.");
+    }
+}

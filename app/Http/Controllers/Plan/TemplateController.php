@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Plan;
+
+use App\Extraction\FileKind;
+use App\Http\Controllers\Controller;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use App\Models\AssignmentTemplate;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/**
+ * Files that students begin from.
+ */
+final class TemplateController extends Controller
+{
+    private const MOST = 10;
+
+    public function store(Request $request, Assignment $assignment, Logbook $logbook): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $most = (int) config('harbor.upload.max_megabytes');
+        $request->validate(['template' => ['required', 'file', 'max:'.$most * 1024, 'extensions:'.implode(',', [...array_column(FileKind::cases(), 'value'), 'xlsx', 'csv'])]], [
+            'template.required' => 'Choose a file.', 'template.max' => "The file is larger than {$most} MB.", 'template.uploaded' => 'The file did not arrive whole. Choose it again.',
+            'template.extensions' => 'A template can be '.FileKind::ALL.', or a spreadsheet as .xlsx or .csv.',
+        ]);
+        if ($assignment->templates()->count() >= self::MOST) {
+            return back()->withErrors(['template' => 'There are '.self::MOST.' template files already; take one away first.']);
+        }
+        $file = $request->file('template');
+        assert($file instanceof UploadedFile);
+        $bytes = (string) $file->get();
+        $name = mb_substr((string) preg_replace('/[\p{Cc}\p{Cf}]+/u', '', mb_scrub(basename(str_replace('\\', '/', $file->getClientOriginalName())))), -200);
+        $path = 'templates/'.Str::uuid()->toString();
+        Storage::put($path, $bytes);
+        DB::transaction(function () use ($assignment, $logbook, $name, $path, $bytes): void {
+            $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($bytes), 'sha256' => hash('sha256', $bytes)]);
+            $logbook->write('added a template file', $assignment->title, ['file' => $name, 'sha256' => hash('sha256', $bytes)], null, $assignment);
+        });
+
+        return redirect()->route('plan.edit', $assignment)->with('said', "{$name} goes with the assignment; students find it beside the brief.");
+    }
+
+    public function destroy(AssignmentTemplate $template, Logbook $logbook): RedirectResponse
+    {
+        $assignment = $template->assignment;
+        $this->authorize('coordinate', $assignment);
+        DB::transaction(function () use ($template, $assignment, $logbook): void {
+            $template->delete();
+            $logbook->write('took a template file away', $assignment->title, ['file' => $template->name, 'sha256' => $template->sha256], null, $assignment);
+        });
+        Storage::delete($template->path);
+
+        return redirect()->route('plan.edit', $assignment)->with('said', "{$template->name} no longer goes with the assignment.");
+    }
+
+    public function show(AssignmentTemplate $template): StreamedResponse
+    {
+        $this->authorize('view', $template->assignment);
+
+        return Storage::download($template->path, $template->name, ['Content-Type' => 'application/octet-stream']);
+    }
+}

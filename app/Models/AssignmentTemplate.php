@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A file that goes with an assignment for students to begin from.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $assignment_id
+ * @property string $name
+ * @property string $path
+ * @property int $bytes
+ * @property string $sha256
+ * @property-read Assignment $assignment
+ */
+final class AssignmentTemplate extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    /**
+     * @return BelongsTo<Assignment, $this>
+     */
+    public function assignment(): BelongsTo
+    {
+        return $this->belongsTo(Assignment::class);
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Marks;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+
+/**
+ * What an assignment does to a settled mark before it is rounded: lateness, then over-length, then the cap of a resit.
+ * Everything stays exact; each step that did something is a line of the working.
+ */
+final readonly class MarkRules
+{
+    public function __construct(
+        public ?LateRule $late = null,
+        public ?LengthRule $length = null,
+        public ?BigDecimal $cap = null,
+    ) {
+    }
+
+    /**
+     * @return array{BigRational, Working}
+     */
+    public function apply(BigRational $mark, Working $working, int $secondsLate, int $words): array
+    {
+        $step = function (BigRational $after, string $what, string $how) use (&$mark, &$working): void {
+            if (! $after->isEqualTo($mark)) {
+                $mark = $after;
+                $working = $working->then(new WorkingLine($what, $how, Figure::shown($mark)));
+            }
+        };
+        if ($this->late !== null) {
+            $step($this->late->apply($mark, $secondsLate), 'Late', $this->late->working($secondsLate));
+        }
+        if ($this->length !== null) {
+            $step($this->length->apply($mark, $words), 'Over length', $this->length->working($words));
+        }
+        if ($this->cap !== null) {
+            $step(BigRational::min($mark, $this->cap), 'Capped', 'a resit gives '.Figure::plain($this->cap).' at most');
+        }
+
+        return [$mark, $working];
+    }
+}
