@@ -54,8 +54,7 @@ final class Rubric extends Model
                 $draft = $rubric->draft();
                 $kinds = array_unique(array_map(fn (array $criterion) => Draft::kindOf($criterion)->value, $draft->criteria()));
                 sort($kinds);
-                $texts = array_filter($draft->fields(), fn (string $place) => preg_match('/(title|purpose|descriptors\.[^.]+|guidance\.[^.]+)\z/', $place) === 1, ARRAY_FILTER_USE_KEY);
-                $rubric->words = implode("\n", array_filter($texts));
+                $rubric->words = $draft->words();
                 $rubric->criteria = count($draft->criteria());
                 $rubric->kinds = implode(' ', $kinds === ['levels'] && count($draft->criteria()) === 1 ? ['holistic'] : $kinds);
             }

@@ -9,7 +9,6 @@ use Brick\Math\BigRational;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Text\ReadingEase;
-use YoungHarbor\Core\Text\Words;
 
 /**
  * Checks that help someone who writes a rubric. They are advice and never keep it from being ready.
@@ -47,7 +46,7 @@ final class Advice
     private static function onCriterion(Draft $draft, array $criterion): array
     {
         $id = is_string($criterion['id']) ? $criterion['id'] : '';
-        $title = trim($draft->get("criteria.{$id}.title"));
+        $title = is_string($criterion['title'] ?? null) ? trim($criterion['title']) : '';
         $remarks = [];
         if (preg_match('/\s(and|&)\s|\w\s*\/\s*\w/i', $title) === 1) {
             $remarks[] = new Remark($id, "“{$title}” asks for two things; a script that does one well and the other badly fits no level.");
@@ -55,22 +54,19 @@ final class Advice
         if (Draft::kindOf($criterion) !== Kind::Levels) {
             return $remarks;
         }
-        $used = array_values(array_filter($draft->levelsOf($criterion), fn (array $level) => $draft->get("criteria.{$id}.unused.{$level['id']}") === ''));
+        $used = array_values(array_filter($draft->levelsOf($criterion), fn (array $level) => ! is_array($criterion['unused'] ?? null) || ! in_array($level['id'], $criterion['unused'], true)));
         $named = $title === '' ? 'A criterion without a title' : "“{$title}”";
-        $text = [];
+        $text = array_map(fn (array $level) => trim(self::in($criterion, 'descriptors', $level)), $used);
+        $words = array_map(self::wordCounts(...), $text);
         $points = [];
-        $empty = 0;
+        $empty = count(array_filter($text, fn (string $descriptor) => $descriptor === ''));
         foreach ($used as $i => $level) {
-            $descriptor = trim($draft->get("criteria.{$id}.descriptors.{$level['id']}"));
-            $text[] = $descriptor;
-            $empty += $descriptor === '' ? 1 : 0;
             $next = $used[$i + 1] ?? null;
-            $other = $next === null ? '' : trim($draft->get("criteria.{$id}.descriptors.{$next['id']}"));
-            $alike = $descriptor === '' || $other === '' ? 0.0 : self::likeness($descriptor, $other);
+            $alike = $next === null ? 0.0 : self::likeness($words[$i], $words[$i + 1]);
             if ($next !== null && $alike >= self::NEARLY) {
                 $remarks[] = new Remark($id, "{$named}: the descriptors of “{$draft->titleOf($level)}” and “{$draft->titleOf($next)}” are ".($alike === 1.0 ? 'the same.' : 'nearly the same; say what tells them apart.'));
             }
-            $own = $draft->get("criteria.{$id}.overrides.{$level['id']}");
+            $own = self::in($criterion, 'overrides', $level);
             $points[$own === '' ? Draft::pointsText($level) : $own][] = '“'.$draft->titleOf($level).'”';
         }
         foreach ($points as $value => $levels) {
@@ -90,12 +86,24 @@ final class Advice
     }
 
     /**
-     * Shared words as a share of all, order not counted: 2 × common ÷ (words of both), the Dice coefficient.
+     * @param  array<array-key, mixed>  $criterion
+     * @param  array{id: string, ...}  $level
      */
-    private static function likeness(string $a, string $b): float
+    private static function in(array $criterion, string $field, array $level): string
     {
-        $first = array_count_values(Words::of($a)->normalForms());
-        $second = array_count_values(Words::of($b)->normalForms());
+        $cell = is_array($criterion[$field] ?? null) ? $criterion[$field][$level['id']] ?? '' : '';
+
+        return is_string($cell) ? $cell : '';
+    }
+
+    /**
+     * Shared words as a share of all, order not counted: 2 × common ÷ (words of both), the Dice coefficient.
+     *
+     * @param  array<string, int>  $first  how often each word stands in the one
+     * @param  array<string, int>  $second  and in the other
+     */
+    private static function likeness(array $first, array $second): float
+    {
         $common = 0;
         foreach ($first as $word => $times) {
             $common += min($times, $second[$word] ?? 0);
@@ -103,6 +111,16 @@ final class Advice
         $all = array_sum($first) + array_sum($second);
 
         return $all === 0 ? 0.0 : 2 * $common / $all;
+    }
+
+    /**
+     * @return array<string, int>
+     */
+    private static function wordCounts(string $text): array
+    {
+        preg_match_all('/[\p{L}\p{M}\p{N}]+/u', mb_strtolower($text), $matches);
+
+        return array_count_values($matches[0]);
     }
 
     /**

@@ -6,6 +6,7 @@ namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marks\Figure;
 
 /**
  * A set of marks carried from one version of a rubric to another: what fits is kept, what does not is named.
@@ -37,7 +38,7 @@ final readonly class Carried
         $lost = [];
         foreach ($choices as $id => $choice) {
             $id = (string) $id;
-            $choice = is_array($choice) ? $choice : [];
+            $choice = self::halfWay($from, $to, $id, is_array($choice) ? $choice : []);
             $criterion = $to->criterion($id);
             $comment = isset($choice['comment']) ? ['comment' => $choice['comment']] : [];
             if ($criterion !== null && self::fits($to, $kept, $id, $choice)) {
@@ -51,6 +52,30 @@ final readonly class Carried
         }
 
         return new self($kept, $lost, $before, Scorer::score($to, $kept));
+    }
+
+    /**
+     * A pin half-way between two levels stands for that place, not for its points: it stays half-way.
+     *
+     * @param  array<array-key, mixed>  $choice
+     * @return array<array-key, mixed>
+     */
+    private static function halfWay(Rubric $from, Rubric $to, string $id, array $choice): array
+    {
+        $stop = function (Rubric $rubric) use ($id, $choice): ?RailStop {
+            $criterion = $rubric->criterion($id);
+            foreach ($criterion instanceof LevelCriterion ? RailStop::of($criterion) : [] as $stop) {
+                if ($stop->isBetween() && $stop->holds($choice)) {
+                    return $stop;
+                }
+            }
+
+            return null;
+        };
+        $old = $stop($from);
+        $new = $stop($to);
+
+        return $old !== null && $new !== null && ($choice['points'] ?? null) === Figure::plain($old->points) ? ['points' => Figure::plain($new->points)] + $choice : $choice;
     }
 
     /** The new total less the old one. */

@@ -85,12 +85,7 @@ final readonly class Draft
         $criterion = $this->criteria()[$at];
         $field = $parts[2] ?? '';
         if (count($parts) === 3) {
-            return match (true) {
-                ! in_array($field, self::OF_CRITERION, true) => '',
-                in_array($field, self::SWITCHES, true) => ($criterion[$field] ?? false) === true ? '1' : '',
-                $field === 'kind' => self::kindOf($criterion)->value,
-                default => self::text($criterion, $field),
-            };
+            return in_array($field, self::OF_CRITERION, true) ? self::criterionText($criterion, $field) : '';
         }
         if ($field === 'unused') {
             return in_array($parts[3], self::list($criterion, 'unused'), true) ? '1' : '';
@@ -180,32 +175,43 @@ final readonly class Draft
      */
     public function fields(): array
     {
-        $places = self::TOP;
-        foreach ($this->levels() as $level) {
-            array_push($places, "levels.{$level['id']}.title", "levels.{$level['id']}.points");
+        $fields = [];
+        foreach (self::TOP as $field) {
+            $fields[$field] = $this->get($field);
         }
+        $shared = $this->levels();
+        $fields += self::rowFields('levels', $shared);
         foreach ($this->criteria() as $criterion) {
             $at = "criteria.{$criterion['id']}";
             foreach (self::OF_CRITERION as $field) {
-                $places[] = "{$at}.{$field}";
+                $fields["{$at}.{$field}"] = self::criterionText($criterion, $field);
             }
             foreach (['levels', 'items'] as $list) {
-                foreach (self::rowsOf($criterion, $list) as $row) {
-                    array_push($places, "{$at}.{$list}.{$row['id']}.title", "{$at}.{$list}.{$row['id']}.points");
-                }
+                $fields += self::rowFields("{$at}.{$list}", self::rowsOf($criterion, $list));
             }
-            foreach ($this->levelsOf($criterion) as $level) {
-                foreach ([...self::OF_CELL, 'unused'] as $field) {
-                    $places[] = "{$at}.{$field}.{$level['id']}";
+            $unused = self::list($criterion, 'unused');
+            foreach (isset($criterion['levels']) ? self::rowsOf($criterion, 'levels') : $shared as $level) {
+                foreach (self::OF_CELL as $field) {
+                    $fields["{$at}.{$field}.{$level['id']}"] = self::text(self::list($criterion, $field), $level['id']);
                 }
+                $fields["{$at}.unused.{$level['id']}"] = in_array($level['id'], $unused, true) ? '1' : '';
             }
-        }
-        $fields = [];
-        foreach ($places as $place) {
-            $fields[$place] = $this->get($place);
         }
 
         return $fields;
+    }
+
+    /** All its words, a text a line: what a search looks in. */
+    public function words(): string
+    {
+        $words = [$this->get('title')];
+        foreach ([$this->levels(), ...array_map(fn (array $criterion) => [$criterion, ...self::rowsOf($criterion, 'levels'), ...self::rowsOf($criterion, 'items')], $this->criteria())] as $rows) {
+            foreach ($rows as $row) {
+                array_push($words, self::text($row, 'title'), self::text($row, 'purpose'), ...array_values(array_filter([...array_values(self::list($row, 'descriptors')), ...array_values(self::list($row, 'guidance'))], is_string(...))));
+            }
+        }
+
+        return implode("\n", array_filter($words));
     }
 
     /**
@@ -382,6 +388,33 @@ final readonly class Draft
     public function titleOf(array $level): string
     {
         return trim(self::text($level, 'title')) ?: 'without a name';
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $criterion
+     */
+    private static function criterionText(array $criterion, string $field): string
+    {
+        return match (true) {
+            in_array($field, self::SWITCHES, true) => ($criterion[$field] ?? false) === true ? '1' : '',
+            $field === 'kind' => self::kindOf($criterion)->value,
+            default => self::text($criterion, $field),
+        };
+    }
+
+    /**
+     * @param  list<array{id: string, ...}>  $rows
+     * @return array<string, string>
+     */
+    private static function rowFields(string $at, array $rows): array
+    {
+        $fields = [];
+        foreach ($rows as $row) {
+            $fields["{$at}.{$row['id']}.title"] = self::levelText($row, 'title');
+            $fields["{$at}.{$row['id']}.points"] = self::levelText($row, 'points');
+        }
+
+        return $fields;
     }
 
     /**

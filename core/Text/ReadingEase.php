@@ -21,12 +21,16 @@ final class ReadingEase
      */
     public static function of(string $text): ?float
     {
-        $words = Words::of($text)->list;
+        preg_match_all("/[\\p{L}\\p{M}\\p{N}]+(?:['’-][\\p{L}\\p{M}\\p{N}]+)*/u", mb_strtolower($text), $matches);
+        $words = $matches[0];
         if (count($words) < self::LEAST_WORDS) {
             return null;
         }
         $sentences = max(1, preg_match_all('/[^\s.!?…;:]\S*\s*(?:[.!?…;:]+(?=\s|\z)|\n|\z)/u', trim($text)));
-        $syllables = array_sum(array_map(fn (Word $word) => self::syllables($word->normal), $words));
+        $syllables = 0;
+        foreach (array_count_values($words) as $word => $times) {
+            $syllables += $times * self::syllables((string) $word);
+        }
 
         return 206.835 - 1.015 * count($words) / $sentences - 84.6 * $syllables / count($words);
     }
@@ -34,7 +38,7 @@ final class ReadingEase
     /** Groups of vowels, less a silent e at the end and in -es and -ed; at least one. */
     public static function syllables(string $word): int
     {
-        $word = preg_replace('/[^a-z]/', '', mb_strtolower($word)) ?? '';
+        $word = preg_replace('/[^a-z]/', '', strtolower($word)) ?? '';
         if (strlen($word) <= 3) {
             return 1;
         }

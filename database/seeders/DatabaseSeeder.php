@@ -35,6 +35,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Rubric\Criterion;
@@ -74,6 +76,7 @@ final class DatabaseSeeder extends Seeder
             $next = $this->open($rubrics['essay']);
             $this->proposeOne($essay);
             $this->early($next);
+            $this->planned($rubrics['walk']);
         } finally {
             Carbon::setTestNow();
             Auth::forgetUser();
@@ -189,6 +192,23 @@ final class DatabaseSeeder extends Seeder
         }
 
         return $assignment;
+    }
+
+    /** Not open yet: an assignment as it is planned, with a rubric of every kind of criterion. */
+    private function planned(RubricVersion $rubric): void
+    {
+        $this->at(-1, 15, $this->coordinator);
+        $assignment = app(SaveAssignment::class)($this->module, null, [
+            'title' => 'Field record: the harbour walk', 'rubric_version_id' => $rubric->id,
+            'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
+            'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
+            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'markers_see_overlap' => true,
+            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed'],
+        ], null);
+        $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
+        $path = 'templates/'.Str::uuid()->toString();
+        Storage::put($path, $sheet);
+        $assignment->templates()->create(['name' => 'walking sheet.txt', 'path' => $path, 'bytes' => strlen($sheet), 'sha256' => hash('sha256', $sheet)]);
     }
 
     /** Open: students are writing. */

@@ -108,11 +108,12 @@ export function startSheet(htmx) {
         if (sent.size === 0 && !did) {
             event.preventDefault();
             if (document.getElementById('saved').textContent === 'Saving …') {
-                say('Saved', false);
+                say(document.getElementById('saved').dataset.saved, false);
             }
             return;
         }
         form.set('cells', cells);
+        form.set('seen', document.getElementById('sheet-side').dataset.version);
         form.set('changes', JSON.stringify([...sent].map(([name, { was, to }]) => ({ place: placeOf(name), was, to }))));
         if (did) {
             form.set('do', did);
@@ -215,8 +216,10 @@ export function startSheet(htmx) {
         if (dirty.size > 0) {
             say('Saving …', false);
         }
+        if (document.getElementById('sheet-side')?.dataset.version === '0') {
+            listen(); // someone else saved between what this page knew and what it sent
+        }
     }
-    settle();
 
     // Someone else wrote in the same field: it is shown beside ours until one of them is chosen.
     document.addEventListener('htmx:afterSwap', (event) => {
@@ -254,7 +257,7 @@ export function startSheet(htmx) {
         if (!notice.querySelector('[data-clash]')) {
             notice.remove();
         }
-        say('Saved', false);
+        say(document.getElementById('saved').dataset.saved, false);
         save();
     });
 
@@ -269,7 +272,7 @@ export function startSheet(htmx) {
     });
 
     // Who else is here, and what they wrote.
-    const listen = async () => {
+    async function listen() {
         const side = document.getElementById('sheet-side');
         if (!side || document.hidden || busy()) {
             return;
@@ -305,8 +308,9 @@ export function startSheet(htmx) {
         now.querySelector('input[name=seen]').value = news.version;
         document.getElementById('ready-button').value = news.version;
         ask(`cells:${sheet().elements.cells.value}`); // its shape, its weight bar and its advice may differ
-    };
+    }
     setInterval(listen, NEWS);
+    settle();
     listen();
 
     // It is made ready only when what was typed last has been saved.
@@ -335,7 +339,8 @@ export function startSheet(htmx) {
 /* Movement from cell to cell, as in a table; from inside a text only from its edge. */
 function keys(event, ask, dirty) {
     const field = event.target;
-    if (field.closest?.('#sheet') === null || document.querySelector('dialog[open]')) {
+    const isElsewhere = field.closest?.('#sheet') === null;
+    if (document.querySelector('dialog[open]') || (isElsewhere && field !== document.body && field.id !== 'main')) {
         return;
     }
     const criterion = field.closest('tr')?.dataset.criterion;
@@ -349,6 +354,9 @@ function keys(event, ask, dirty) {
         if (!(isText(field) && dirty.has(field.name))) {
             does(event.key === 'z' && !event.shiftKey ? 'undo' : 'redo');
         }
+        return;
+    }
+    if (isElsewhere) {
         return;
     }
     if (event.ctrlKey && event.key === 'Enter') {

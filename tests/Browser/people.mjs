@@ -29,3 +29,23 @@ export async function until(page, locator, seconds = 90) {
     }
     throw new Error(`it did not show within ${seconds} seconds`);
 }
+
+/** Opens the mail that someone got, as the sink keeps it, and gives the link in it. */
+export async function linkInMail(page, address, subject) {
+    await page.goto('/demo/mail');
+    const mail = page.locator('details', { hasText: address }).filter({ hasText: subject });
+    await until(page, mail);
+    await mail.first().locator('summary').click();
+    return (await mail.first().locator('pre').innerText()).match(/https?:\S+/)[0];
+}
+
+/** Someone who was just added chooses a password by the link they got, and is signed in. */
+export async function joined(browser, name, module) {
+    const page = await (await browser.newContext({ baseURL: process.env.APP_URL })).newPage();
+    await page.goto(await linkInMail(page, `${name}@merrow.example`, `Your account for ${module}`));
+    await page.getByLabel('Choose a password').fill('four ordinary words');
+    await page.getByLabel('The same again').fill('four ordinary words');
+    await page.getByRole('button', { name: 'Keep it and sign in' }).click();
+    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+    return page;
+}

@@ -5,7 +5,7 @@ import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { signedIn, until } from './people.mjs';
+import { joined, linkInMail, signedIn, until } from './people.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'walk-'));
 const shared = 'When the last bell had rung on the quay the women who mended the nets sat down along the wall and counted out the needles that each of them had lost in the week';
@@ -42,25 +42,6 @@ function file(who) {
     return path;
 }
 
-/** Opens the mail that someone got, as the sink keeps it, and gives the link in it. */
-async function linkInMail(page, address, subject) {
-    await page.goto('/demo/mail');
-    const mail = page.locator('details', { hasText: address }).filter({ hasText: subject });
-    await until(page, mail);
-    await mail.first().locator('summary').click();
-    return (await mail.first().locator('pre').innerText()).match(/https?:\S+/)[0];
-}
-
-async function joined(browser, name) {
-    const page = await (await browser.newContext({ baseURL: process.env.APP_URL })).newPage();
-    await page.goto(await linkInMail(page, `${name}@merrow.example`, 'Your account for WK101'));
-    await page.getByLabel('Choose a password').fill('four ordinary words');
-    await page.getByLabel('The same again').fill('four ordinary words');
-    await page.getByRole('button', { name: 'Keep it and sign in' }).click();
-    await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
-    return page;
-}
-
 const local = (date) => {
     const part = Object.fromEntries(new Intl.DateTimeFormat('en-GB', { timeZone: 'Europe/London', year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit' }).formatToParts(date).map(({ type, value }) => [type, value]));
     return `${part.year}-${part.month}-${part.day}T${part.hour}:${part.minute}`;
@@ -77,7 +58,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     await admin.getByLabel('Coordinator').fill('Esi Lindqvist');
     await admin.getByLabel('Their mail address').fill('esi.lindqvist@merrow.example');
     await admin.getByRole('button', { name: 'Make the module' }).click();
-    const coordinator = await joined(browser, 'esi.lindqvist');
+    const coordinator = await joined(browser, 'esi.lindqvist', 'WK101');
     await coordinator.getByRole('link', { name: 'Modules' }).first().click();
     await coordinator.getByRole('link', { name: 'WK101 Walking the Coast' }).click();
     const module = coordinator.url();
@@ -126,7 +107,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     // 2 Collect: files of four formats; one is refused, one replaced, one late.
     const students = {};
     for (const who of Object.keys(essays)) {
-        students[who] = await joined(browser, who);
+        students[who] = await joined(browser, who, 'WK101');
     }
     const handIn = async (who, path) => {
         await students[who].goto(`${assignment}/hand-in`);
@@ -172,7 +153,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     // Levels are 0, 4, 7, 10; weights 60 and 40. Tutor One gives 7 and 7: 70.0. Tutor Two gives half-way between 4
     // and 7 on Argument, 5.5, and 7 on Evidence: 33 + 28 = 61.0. They are 9 apart: to settle. On the one script that
     // both give 7 and 10 they agree: 42 + 40 = 82.0, a First.
-    const tutors = { one: await joined(browser, 'tutor.one'), two: await joined(browser, 'tutor.two') };
+    const tutors = { one: await joined(browser, 'tutor.one', 'WK101'), two: await joined(browser, 'tutor.two', 'WK101') };
     let agreed;
     for (const [who, page] of Object.entries(tutors)) {
         await page.getByRole('link', { name: 'Go to the desk' }).click();

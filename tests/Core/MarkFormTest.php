@@ -79,6 +79,14 @@ final class MarkFormTest extends TestCase
         self::assertSame(['74.0', '54.0', '-20.0'], [(string) $carried->before, (string) $carried->score->total, (string) $carried->difference()]);
     }
 
+    public function test_a_pin_half_way_between_two_levels_stays_half_way(): void
+    {
+        $draft = Draft::of((require __DIR__.'/../../database/demo/rubrics.php')['walk']);
+        $carried = Carried::over(Rubric::fromArray($draft->document), Rubric::fromArray($draft->set('levels.l4.points', '7')->document), ['c1' => ['between' => ['l3', 'l4'], 'points' => '7']]);
+
+        self::assertSame([['points' => '6.5', 'between' => ['l3', 'l4']], []], [$carried->choices['c1'], $carried->lost]);
+    }
+
     public function test_points_weighting_says_what_each_criterion_counts_and_marks_come_out_of_100(): void
     {
         $document = (require __DIR__.'/../../database/starter/rubrics.php')[6];

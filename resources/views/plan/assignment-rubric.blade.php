@@ -9,6 +9,8 @@
         <h2 class="mt-8 mb-2">Marks that are begun</h2>
         @if ($marks['rows'] === [])
             <p class="quiet">None would change. {{ $marks['stays'] > 0 ? $marks['stays'].' are agreed or released and stay as they are.' : '' }}</p>
+        @elseif (! $maySee)
+            <p>{{ count($marks['rows']) }} marks would go over. You are marking here yourself, so what others gave stays hidden from you until your own marks are done.</p>
         @else
             <div class="sheet scroll max-w-4xl"><table class="table">
                 <thead><tr><th>Script</th><th>Mark</th><th class="num">Now</th><th class="num">Would be</th><th class="num">Difference</th><th></th></tr></thead>

@@ -5,7 +5,7 @@
         <button class="button">Turn it</button>
         <span class="quiet small">a mark into its band, a band into the mark it stands for, on every scale</span>
     </form>
-    <div class="grid md:grid-cols-2 xl:grid-cols-3 gap-5">
+    <div class="grid md:grid-cols-2 xl:grid-cols-3 gap-5 items-start">
         @foreach ($scales as $key => $scale)
             <section class="panel">
                 <div class="flex items-baseline gap-3 mb-1"><h2>{{ $scale->name }}</h2>

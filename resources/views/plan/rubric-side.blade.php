@@ -10,7 +10,7 @@
     $advice = YoungHarbor\Core\Rubric\Advice::on($draft);
     $scored = array_filter($draft->criteria(), fn ($c) => YoungHarbor\Core\Rubric\Draft::kindOf($c) !== YoungHarbor\Core\Rubric\Kind::Comment);
 @endphp
-<div id="sheet-side" class="small" data-version="{{ $rubric->lock_version }}" data-news="{{ route('rubrics.news', $rubric) }}">
+<div id="sheet-side" class="small" data-version="{{ $behind ?? false ? 0 : $rubric->lock_version }}" data-news="{{ route('rubrics.news', $rubric) }}">
     <input type="hidden" name="seen" value="{{ $rubric->lock_version }}">
     <div class="flex gap-4 mb-3">
         <button class="link" name="do" value="undo" @disabled($undo === null) title="{{ $undo === null ? 'nothing to undo' : 'undo: '.$undo }}">undo</button>
@@ -40,7 +40,7 @@
         <p class="font-bold">{{ $counts['all'] }} points in all</p>
         <p class="quiet">A criterion counts as much as its highest points.</p>
     @endif
-    <p class="quiet mt-3" id="saved" role="status">Saved {{ App\Support\Clock::time($rubric->updated_at) }}</p>
+    <p class="quiet mt-3" id="saved" role="status" data-saved="Saved {{ App\Support\Clock::time($rubric->updated_at) }}">Saved {{ App\Support\Clock::time($rubric->updated_at) }}</p>
     @if ($faults !== [])
         <details class="mt-2" data-keeps="faults"><summary class="signal">{{ count($faults) }} to mend before it can be ready</summary>
             <ul class="mt-1 quiet">@foreach (array_slice($faults, 0, 30) as $fault)<li class="mb-1 break-words">{{ RubricController::inWords($fault, $draft) }}</li>@endforeach</ul>

@@ -19,7 +19,7 @@ use YoungHarbor\Core\Rubric\Draft;
  */
 final class AssignmentRubricController extends Controller
 {
-    public function show(Assignment $assignment, RubricChange $change): View
+    public function show(Request $request, Assignment $assignment, RubricChange $change): View
     {
         $this->authorize('coordinate', $assignment);
         $to = RubricChange::newer($assignment);
@@ -29,6 +29,7 @@ final class AssignmentRubricController extends Controller
             'assignment' => $assignment, 'from' => $from, 'to' => $to,
             'changes' => $from === null || $to === null ? [] : RubricPagesController::changes(Draft::of($from->document), Draft::of($to->document)),
             'marks' => $to === null ? ['rows' => [], 'stays' => 0, 'open' => 0] : $change->preview($assignment, $to),
+            'maySee' => $request->user()?->can('viewAllMarks', $assignment) === true,
         ]);
     }
 

@@ -72,12 +72,15 @@ final class RubricController extends Controller
                 return $this->conflict($request, $e);
             }
         }
+        $mine = (int) $saved->wasChanged('lock_version');
         $saved = match (true) {
             $do === 'undo' => $edit->undo($saved, $person),
             $do === 'redo' => $edit->redo($saved, $person),
             $do === '' || str_starts_with($do, 'cells:') => $saved,
             default => $edit($saved, $person, fn (Draft $draft) => DraftShape::apply($draft, $do), DraftShape::inWords($saved->draft(), $do)),
         };
+        // Versions that neither this page knew nor this request made are someone else's: the page fetches them.
+        $isBehind = $request->has('seen') && $do === '' && $saved->lock_version > $request->integer('seen') + $mine;
         $cells = str_starts_with($do, 'cells:') ? substr($do, 6) : $request->string('cells')->toString();
         $request->merge(['cells' => $cells]);
         if ($request->input('from') === 'students') {
@@ -90,7 +93,7 @@ final class RubricController extends Controller
 
         // Typing gets back the weight bar; what changes the shape gets back the whole sheet.
         return $do === ''
-            ? view('plan.rubric-side', $data + ['fresh' => true])
+            ? view('plan.rubric-side', $data + ['fresh' => true, 'behind' => $isBehind])
             : response()->view('plan.rubric-sheet', $data)->withHeaders(['HX-Retarget' => '#sheet', 'HX-Reswap' => 'outerHTML']);
     }
 

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * One edit's round trip on the rubric sheet, a field written and the weight bar and checks drawn again, with a rubric of
+ * 4 criteria by 4 levels and with one of 60 by 8: the ratio of their times (medians of edits taken in turn).
+ */
+
+use App\Models\Rubric;
+use App\Models\User;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Tests\World;
+
+require __DIR__.'/../../vendor/autoload.php';
+$app = require __DIR__.'/../../bootstrap/app.php';
+$kernel = $app->make(Kernel::class);
+$kernel->bootstrap();
+$app->instance('request', Request::create('/'));
+
+$world = new class
+{
+    use World;
+
+    public function rubric(int $criteria, int $levels): Rubric
+    {
+        $words = fn (int $i, int $j): string => "Reads the source for what it was made to do, names its maker and weighs it, case {$i}.{$j}.";
+        $ids = array_map(fn (int $j) => "l{$j}", range(1, $levels));
+
+        return Rubric::query()->create(['module_id' => $this->module->id, 'saved_by' => $this->coordinator->id, 'title' => "{$criteria} by {$levels}", 'document' => [
+            'title' => "{$criteria} by {$levels}", 'weighting' => 'percent', 'decimals' => 1,
+            'levels' => array_map(fn (string $id, int $j) => ['id' => $id, 'title' => "Level {$j}", 'points' => (string) $j], $ids, array_keys($ids)),
+            'criteria' => array_map(fn (int $i) => ['id' => "c{$i}", 'title' => "Criterion {$i}", 'purpose' => 'What it looks for', 'weight' => '1.5', 'kind' => 'levels', 'optional' => false,
+                'descriptors' => array_combine($ids, array_map(fn (int $j) => $words($i, $j), array_keys($ids))), 'guidance' => [], 'overrides' => [], 'unused' => []], range(1, $criteria)),
+        ]])->refresh();
+    }
+
+    public function person(): User
+    {
+        $this->module(0, 0);
+
+        return $this->coordinator;
+    }
+};
+
+$person = $world->person();
+$rubrics = ['4 by 4' => $world->rubric(4, 4), '60 by 8' => $world->rubric(60, 8)];
+$times = ['field' => [], 'sheet' => []];
+for ($i = 0; $i < 45; $i++) {
+    foreach ($rubrics as $size => $rubric) {
+        foreach (['field' => '', 'sheet' => 'cells:descriptors'] as $what => $do) {
+            $was = $rubric->refresh()->draft()->get('criteria.c2.descriptors.l2');
+            Auth::setUser(User::query()->findOrFail($person->id));
+            $request = Request::create("/rubrics/{$rubric->public_id}", 'PUT', ['changes' => json_encode([['place' => 'criteria.c2.descriptors.l2', 'was' => $was, 'to' => "Edit {$i} {$what}."]]), 'do' => $do, 'cells' => 'descriptors', 'seen' => $rubric->lock_version]);
+            $request->headers->set('HX-Request', 'true');
+            $start = hrtime(true);
+            $response = $kernel->handle($request);
+            $took = (hrtime(true) - $start) / 1e6;
+            if ($response->getStatusCode() !== 200) {
+                exit("The edit answered {$response->getStatusCode()}\n");
+            }
+            if ($i >= 5) {
+                $times[$what][$size][] = $took;
+            }
+        }
+    }
+}
+$median = function (array $values): float {
+    sort($values);
+
+    return $values[intdiv(count($values), 2)];
+};
+printf("rubric sheet: each time the median of 40, sizes in turn\n");
+foreach (['field' => 'one field written', 'sheet' => 'one field written and the whole sheet drawn again'] as $what => $words) {
+    [$small, $large] = [$median($times[$what]['4 by 4']), $median($times[$what]['60 by 8'])];
+    printf("  %s: 4 by 4 %.1f ms, 60 by 8 %.1f ms, ratio %.1f\n", $words, $small, $large, $large / $small);
+}
