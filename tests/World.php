@@ -12,6 +12,7 @@ use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\OverlapSeen;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
@@ -93,7 +94,7 @@ trait World
         $assignment = app(SaveAssignment::class)($this->module, null, [
             'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id, 'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
             'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean,
-            'second_marking' => true, 'markers_see_overlap' => true, ...$fields,
+            'second_marking' => true, 'overlap_seen' => OverlapSeen::Start, ...$fields,
         ], null);
         app(OpenAssignment::class)($assignment);
 

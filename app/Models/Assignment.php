@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\OverlapSeen;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use Brick\Math\BigDecimal;
@@ -38,7 +39,8 @@ use YoungHarbor\Core\Moderation\SettleRule;
  * @property bool $second_marking
  * @property string $tolerance
  * @property SettleRule $settle_rule
- * @property bool $markers_see_overlap
+ * @property OverlapSeen $overlap_seen
+ * @property bool $formative feedback without a mark
  * @property int $overlap_min_words shortest run of words that screening shows
  * @property array<string, mixed>|null $late_rule
  * @property array<string, mixed>|null $length_rule
@@ -66,7 +68,7 @@ final class Assignment extends Model
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'bands' => 'array',
-            'second_marking' => 'boolean', 'markers_see_overlap' => 'boolean', 'settle_rule' => SettleRule::class,
+            'second_marking' => 'boolean', 'formative' => 'boolean', 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
             'late_rule' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }

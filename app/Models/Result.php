@@ -18,8 +18,8 @@ use LogicException;
  * @property string $public_id
  * @property int $script_id
  * @property array<string, mixed> $document
- * @property string $mark
- * @property string $band
+ * @property string|null $mark null for feedback without a mark
+ * @property string|null $band
  * @property int $released_by
  * @property Carbon $released_at
  * @property Carbon|null $first_opened_at
@@ -59,9 +59,9 @@ final class Result extends Model
         return $this->belongsTo(Script::class);
     }
 
-    /** The mark as it was released, at the decimals it was rounded to. */
-    public function shownMark(): string
+    /** The mark as it was released, at the decimals it was rounded to; null for feedback without a mark. */
+    public function shownMark(): ?string
     {
-        return (string) BigDecimal::of((string) ($this->document['mark'] ?? $this->mark));
+        return $this->mark === null ? null : (string) BigDecimal::of((string) ($this->document['mark'] ?? $this->mark));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Enums\OverlapSeen;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
@@ -19,8 +20,13 @@ final class ScriptPolicy
     /** The coordinator, and the script's markers when the assignment lets them see what screening found. */
     public function viewOverlap(User $user, Script $script): bool
     {
-        return $user->coordinates($script->assignment->module_id)
-            || ($script->assignment->markers_see_overlap && $this->markOf($user, $script) !== null);
+        $mark = $this->markOf($user, $script);
+
+        return $user->coordinates($script->assignment->module_id) || match ($script->assignment->overlap_seen) {
+            OverlapSeen::Start => $mark !== null,
+            OverlapSeen::After => $mark?->isDone() === true,
+            OverlapSeen::Never => false,
+        };
     }
 
     /** Both marks beside each other: never before both are in for someone who marks the script. */

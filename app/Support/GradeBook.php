@@ -68,7 +68,7 @@ final class GradeBook
     {
         $result = $script?->result;
         if ($result !== null) {
-            return ['state' => 'released', 'mark' => $result->shownMark(), 'band' => $result->band, 'link' => route('results.show', $result), 'opened' => $result->first_opened_at !== null, 'missing' => false];
+            return ['state' => $result->mark === null ? 'feedback is out' : 'released', 'mark' => $result->shownMark(), 'band' => $result->band, 'link' => route('results.show', $result), 'opened' => $result->first_opened_at !== null, 'missing' => false];
         }
         $state = match (true) {
             $script === null => 'not on the list',

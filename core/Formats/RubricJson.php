@@ -11,7 +11,7 @@ use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\Rubric;
 
 /**
- * Our own JSON form of a rubric, which holds everything a rubric can say. docs/rubric.schema.json describes it.
+ * Our own JSON form of a rubric, which holds everything a rubric can say. public/rubric.schema.json describes it.
  */
 final class RubricJson
 {

@@ -293,6 +293,11 @@ final readonly class Draft
                 }
             }
         }
+        foreach ($this->weighting() === Weighting::Percent ? $this->criteria() : [] as $i => $criterion) {
+            if (self::kindOf($criterion) !== Kind::Comment && self::weight($criterion)->stripTrailingZeros()->getScale() > 2) {
+                $faults[] = new Fault("criteria[{$i}].weight", 'has more than two decimals');
+            }
+        }
         foreach ($this->levels() as $i => $level) {
             if (trim(self::text($level, 'title')) === '') {
                 $faults[] = new Fault("levels[{$i}].title", 'is missing');

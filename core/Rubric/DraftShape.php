@@ -30,6 +30,7 @@ final class DraftShape
             'criterion-down' => $draft->with('criteria', self::moved($draft->criteria(), $id, 1)),
             'place-criterion' => $draft->with('criteria', self::placed($draft->criteria(), $id, (int) $other)),
             'add-level' => self::addLevel($draft),
+            'duplicate-level' => self::duplicateLevel($draft, $id),
             'remove-level' => self::removeLevel($draft, $id),
             'level-left' => $draft->with('levels', self::moved($draft->levels(), $id, -1)),
             'level-right' => $draft->with('levels', self::moved($draft->levels(), $id, 1)),
@@ -66,6 +67,7 @@ final class DraftShape
             'remove-criterion' => 'removed '.$named('criteria'),
             'criterion-up', 'criterion-down', 'place-criterion' => 'moved '.$named('criteria'),
             'add-level' => 'added a level',
+            'duplicate-level' => 'duplicated '.$named('levels'),
             'remove-level' => 'removed '.$named('levels'),
             'level-left', 'level-right', 'place-level' => 'moved '.$named('levels'),
             'spread', 'spread-in-proportion' => 'spread the weights',
@@ -102,6 +104,25 @@ final class DraftShape
     private static function addLevel(Draft $draft): Draft
     {
         return $draft->with('levels', self::added($draft->levels(), 'l', Rubric::MOST_LEVELS, ['title' => '', 'points' => '']));
+    }
+
+    private static function duplicateLevel(Draft $draft, string $id): Draft
+    {
+        $levels = $draft->levels();
+        $at = Draft::position($levels, $id);
+        if ($at === null || count($levels) >= Rubric::MOST_LEVELS) {
+            return $draft;
+        }
+        $copy = self::freeId($levels, 'l');
+        array_splice($levels, $at + 1, 0, [['id' => $copy, 'title' => trim($draft->get("levels.{$id}.title").' (copy)')] + $levels[$at]]);
+        $draft = $draft->with('levels', $levels);
+        foreach ($draft->criteria() as $criterion) {
+            foreach (isset($criterion['levels']) ? [] : ['descriptors', 'guidance', 'overrides', 'unused'] as $field) {
+                $draft = $draft->set("criteria.{$criterion['id']}.{$field}.{$copy}", $draft->get("criteria.{$criterion['id']}.{$field}.{$id}"));
+            }
+        }
+
+        return $draft;
     }
 
     private static function removeLevel(Draft $draft, string $id): Draft

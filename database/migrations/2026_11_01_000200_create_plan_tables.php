@@ -86,7 +86,8 @@ return new class extends Migration
             $table->boolean('second_marking')->default(true);
             $table->decimal('tolerance', 5, 2)->default(5);
             $table->enum('settle_rule', ['mean', 'first', 'higher'])->default('mean');
-            $table->boolean('markers_see_overlap')->default(true);
+            $table->enum('overlap_seen', ['start', 'after', 'never'])->default('start');
+            $table->boolean('formative')->default(false)->comment('feedback without a mark');
             $table->unsignedSmallInteger('overlap_min_words')->default(8);
             $table->json('late_rule')->nullable();
             $table->json('length_rule')->nullable();

@@ -15,8 +15,8 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->unique()->constrained()->restrictOnDelete();
             $table->json('document')->comment('exactly what was released');
-            $table->decimal('mark', 7, 3);
-            $table->string('band', 60);
+            $table->decimal('mark', 7, 3)->nullable()->comment('null: feedback without a mark');
+            $table->string('band', 60)->nullable();
             $table->foreignId('released_by')->constrained('users');
             $table->dateTime('released_at');
             $table->dateTime('first_opened_at')->nullable();

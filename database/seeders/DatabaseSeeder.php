@@ -19,6 +19,7 @@ use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Actions\Screen\CompareHandin;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\OverlapSeen;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Handin;
@@ -202,7 +203,7 @@ final class DatabaseSeeder extends Seeder
             'title' => 'Field record: the harbour walk', 'rubric_version_id' => $rubric->id,
             'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
             'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
-            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'markers_see_overlap' => true,
+            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed'],
         ], null);
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
@@ -248,7 +249,7 @@ final class DatabaseSeeder extends Seeder
         $this->at($openedOn, as: $this->coordinator);
         $assignment = app(SaveAssignment::class)($this->module, null, [
             'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean,
-            'second_marking' => true, 'markers_see_overlap' => true, ...$fields,
+            'second_marking' => true, 'overlap_seen' => OverlapSeen::Start, ...$fields,
         ], null);
         app(OpenAssignment::class)($assignment);
 

@@ -365,7 +365,7 @@ function keys(event, ask, dirty) {
     }
     if (event.altKey && event.shiftKey) {
         const move = { ArrowUp: criterion && `criterion-up:${criterion}`, ArrowDown: criterion && `criterion-down:${criterion}`, ArrowLeft: cellLevel && `level-left:${cellLevel}`, ArrowRight: cellLevel && `level-right:${cellLevel}`,
-            D: criterion && `duplicate-criterion:${criterion}`, Delete: level ? `remove-level:${level}` : criterion && `remove-criterion:${criterion}` }[event.key];
+            D: level ? `duplicate-level:${level}` : criterion && `duplicate-criterion:${criterion}`, Delete: level ? `remove-level:${level}` : criterion && `remove-criterion:${criterion}` }[event.key];
         if (move) {
             does(move);
         }
@@ -393,33 +393,34 @@ function keys(event, ask, dirty) {
     }
 }
 
-/* A criterion is dragged by its grip to another row. */
+/* A criterion is dragged by its grip to another row, a level to another column. */
 function drag(ask) {
     let dragged = null;
-    const rowAt = (event) => event.target.closest?.('#sheet tr[data-criterion]');
-    const unmark = () => document.querySelectorAll('#sheet tr.drop').forEach((row) => row.classList.remove('drop'));
+    const places = () => (dragged?.dataset.level === undefined ? 'tr[data-criterion]' : 'th[data-level]');
+    const placeAt = (event) => dragged && event.target.closest?.(`#sheet ${places()}`);
+    const unmark = () => document.querySelectorAll('#sheet .drop').forEach((place) => place.classList.remove('drop'));
     document.addEventListener('dragstart', (event) => {
-        dragged = event.target.closest?.('.grip') ? rowAt(event) : null;
+        dragged = event.target.closest?.('.grip')?.closest('th[data-level], tr[data-criterion]') ?? null;
         if (dragged) {
             event.dataTransfer.effectAllowed = 'move';
-            event.dataTransfer.setData('text/plain', dragged.dataset.criterion);
+            event.dataTransfer.setData('text/plain', '');
             event.dataTransfer.setDragImage(dragged, 10, 10);
         }
     });
     document.addEventListener('dragover', (event) => {
-        const row = dragged && rowAt(event);
-        if (row) {
+        const place = placeAt(event);
+        if (place) {
             event.preventDefault();
             unmark();
-            row.classList.add('drop');
+            place.classList.add('drop');
         }
     });
     document.addEventListener('drop', (event) => {
-        const row = dragged && rowAt(event);
-        if (row) {
+        const place = placeAt(event);
+        if (place) {
             event.preventDefault();
-            const at = [...document.querySelectorAll('#sheet tr[data-criterion]')].indexOf(row);
-            ask(`place-criterion:${dragged.dataset.criterion}:${at}`);
+            const at = [...document.querySelectorAll(`#sheet ${places()}`)].indexOf(place);
+            ask(dragged.dataset.level === undefined ? `place-criterion:${dragged.dataset.criterion}:${at}` : `place-level:${dragged.dataset.level}:${at}`);
         }
     });
     document.addEventListener('dragend', () => {

@@ -100,7 +100,7 @@ test('a deletion is undone after the page was left, and a criterion is dragged',
     await page.getByRole('button', { name: 'undo' }).click();
     await expect(page.locator('tr[data-criterion]')).toHaveCount(2);
     await expect(cell(page, 'Descriptor: criterion 1, level 2')).toHaveValue('With its words');
-    await page.locator('.grip').nth(1).dragTo(page.locator('tr[data-criterion]').first());
+    await page.locator('tr[data-criterion] .grip').nth(1).dragTo(page.locator('tr[data-criterion]').first());
     await expect(cell(page, 'Criterion 1')).toHaveValue('Second');
     await page.locator('h1').click();
     await page.keyboard.press('Control+z');

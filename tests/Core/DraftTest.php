@@ -65,6 +65,21 @@ final class DraftTest extends TestCase
         self::assertStringNotContainsString('l2', json_encode($this->shaped($draft, 'remove-level:l2')->document, JSON_THROW_ON_ERROR));
     }
 
+    public function test_a_level_is_duplicated_with_its_cells_and_placed(): void
+    {
+        $draft = $this->shaped(Draft::blank('R')->set('criteria.c1.descriptors.l2', 'words')->set('criteria.c1.unused.l3', '1'), 'duplicate-level:l2', 'duplicate-level:l3', 'place-level:l5:0');
+
+        self::assertSame(['l5', 'l1', 'l2', 'l3', 'l6', 'l4'], array_column($draft->levels(), 'id'));
+        self::assertSame(['Partly (copy)', 'words', '1'], [$draft->get('levels.l5.title'), $draft->get('criteria.c1.descriptors.l5'), $draft->get('criteria.c1.unused.l6')]);
+    }
+
+    public function test_weights_have_two_decimals_at_most(): void
+    {
+        $draft = Draft::holistic('R')->set('criteria.c1.weight', '99.999');
+        self::assertContains('criteria[0].weight: has more than two decimals', array_map(strval(...), $draft->faults()));
+        self::assertSame([], Draft::holistic('R')->set('criteria.c1.weight', '100.000')->faults());
+    }
+
     public function test_a_criterion_takes_levels_of_its_own_and_gives_them_back(): void
     {
         $draft = $this->shaped(Draft::blank('R')->set('criteria.c1.descriptors.l2', 'kept'), 'own-levels:c1', 'add-own-level:c1', 'remove-own-level:c1:l3', 'own-level-left:c1:l5')

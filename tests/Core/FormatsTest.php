@@ -149,7 +149,7 @@ final class FormatsTest extends TestCase
 
     public function test_our_own_form_holds_everything_and_follows_its_published_schema(): void
     {
-        $schema = (string) file_get_contents(__DIR__.'/../../docs/rubric.schema.json');
+        $schema = (string) file_get_contents(__DIR__.'/../../public/rubric.schema.json');
         $validator = new Validator;
         foreach ([...require __DIR__.'/../../database/starter/rubrics.php', ...array_values(require __DIR__.'/../../database/demo/rubrics.php'), Draft::blank('Blank')->document] as $document) {
             $json = RubricJson::write(Draft::of($document));

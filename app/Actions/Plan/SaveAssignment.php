@@ -104,8 +104,8 @@ final class SaveAssignment
             }
         }
         $handedOut = $stored->scripts()->whereHas('marks')->exists();
-        if ($handedOut && $stored->isDirty(['second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands'])) {
-            throw new Refused('Scripts are with markers; how their marks settle and which bands they fall in can no longer change.', 'settle_rule');
+        if ($handedOut && $stored->isDirty(['second_marking', 'formative', 'tolerance', 'settle_rule', 'pass_mark', 'bands'])) {
+            throw new Refused('Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.', 'settle_rule');
         }
     }
 }

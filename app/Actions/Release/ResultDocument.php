@@ -26,7 +26,7 @@ use YoungHarbor\Core\Rubric\LevelCriterion;
 final class ResultDocument
 {
     /**
-     * @return array{document: array<string, mixed>, mark: string, band: string}
+     * @return array{document: array<string, mixed>, mark: string|null, band: string|null} without a mark when the assignment gives feedback alone
      */
     public function of(Script $script): array
     {
@@ -38,21 +38,25 @@ final class ResultDocument
         $final = $script->finalMark($rubric->decimals);
         $score = $first->score();
 
+        $isMarked = ! $script->assignment->formative;
+
         return [
-            'mark' => (string) $final->mark,
-            'band' => $final->band->name,
+            'mark' => $isMarked ? (string) $final->mark : null,
+            'band' => $isMarked ? $final->band->name : null,
             'document' => [
-                'mark' => (string) $final->mark,
-                'out_of' => Figure::plain($score->outOf),
-                'band' => $final->band->name,
-                'band_span' => $scale->span($final->band, $rubric->decimals),
+                ...($isMarked ? [
+                    'mark' => (string) $final->mark,
+                    'out_of' => Figure::plain($score->outOf),
+                    'band' => $final->band->name,
+                    'band_span' => $scale->span($final->band, $rubric->decimals),
+                    'working' => $final->working->toArray(),
+                    'first_working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray(),
+                ] : []),
                 'late' => $script->currentHandin->late ?? false,
-                'points_shown' => $rubric->pointsShown,
+                'points_shown' => $rubric->pointsShown && $isMarked,
                 'two_marks' => $script->marks->count() > 1,
-                'working' => $final->working->toArray(),
-                'first_working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray(),
                 'general_comment' => $first->general_comment,
-                'criteria' => array_map(fn (Criterion $criterion) => $this->criterion($criterion, $first, $score->lines), $rubric->criteria),
+                'criteria' => array_map(fn (Criterion $criterion) => [...$this->criterion($criterion, $first, $score->lines), ...($isMarked ? [] : ['weight' => null, 'points' => null])], $rubric->criteria),
             ],
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Enums\OverlapSeen;
 use App\Enums\RubricState;
 use App\Extraction\FileKind;
 use App\Models\Assignment;
@@ -71,7 +72,8 @@ final class AssignmentRequest extends FormRequest
             'pass_mark' => ['required', 'string', $number], 'tolerance' => ['required', 'string', $number],
             'second_marking' => ['required', 'in:0,1'],
             'settle_rule' => ['required', Rule::enum(SettleRule::class)],
-            'markers_see_overlap' => ['required', 'in:0,1'],
+            'overlap_seen' => ['required', Rule::enum(OverlapSeen::class)],
+            'formative' => ['nullable', 'in:0,1'],
             'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
             'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'],
             'cap' => ['nullable', 'string', $number],
@@ -133,9 +135,11 @@ final class AssignmentRequest extends FormRequest
             'bands' => $this->input('bands') === 'kept' ? $this->keptBands() : GradeScale::documentsFor($this->module())[$this->input('bands')],
             'pass_mark' => $this->input('pass_mark'),
             'tolerance' => $this->input('tolerance'),
-            'second_marking' => $this->boolean('second_marking'),
+            // Feedback without a mark has nothing to settle.
+            'second_marking' => $this->boolean('second_marking') && ! $this->boolean('formative'),
             'settle_rule' => SettleRule::from((string) $this->input('settle_rule')),
-            'markers_see_overlap' => $this->boolean('markers_see_overlap'),
+            'overlap_seen' => OverlapSeen::from((string) $this->input('overlap_seen')),
+            'formative' => $this->boolean('formative'),
             'overlap_min_words' => $this->integer('overlap_min_words') ?: 8,
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),

@@ -15,6 +15,7 @@
         <div>
             @if ($script && $assignment->takesHandIns() && $canReplace)<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
             <p class="mb-4">Due <b>{{ Clock::shown($assignment->due_at) }}</b>@if ($assignment->closes_at)<span class="quiet">; late work is taken until {{ Clock::shown($assignment->closes_at) }} and marked as late</span>@endif</p>
+            @if ($assignment->formative)<p class="mb-4">You will get feedback on this, and no mark.</p>@endif
             @if ($rules->late || $rules->length || $rules->cap)
                 <ul class="list-disc ml-5 mb-4">
                     @if ($rules->length)<li>Length: {{ $rules->length->sentence() }}.</li>@endif

@@ -4,6 +4,6 @@ your result for {!! $result->script->assignment->title !!} ({!! $result->script-
 
 {!! route('results.show', $result) !!}
 
-It shows your mark and how it came about, each criterion with the level you reached, and your marker's comments.
+{!! $result->mark === null ? "It shows each criterion with the level you reached, and your marker's comments; there is no mark." : "It shows your mark and how it came about, each criterion with the level you reached, and your marker's comments." !!}
 
 {!! config('harbor.institution') !!}

@@ -24,8 +24,8 @@
             $length ? YoungHarbor\Core\Marks\LengthRule::fromArray($length)->sentence() : '',
             $a?->cap ? 'at most '.$plain($a->cap).' marks' : '',
         ])),
-        'settle' => ($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script',
-        'screen' => 'runs of '.($a?->overlap_min_words ?? 8).' words; '.(($a?->markers_see_overlap ?? true) ? 'markers see the reports' : 'the coordinator alone sees the reports'),
+        'settle' => ($a?->formative ?? false) ? 'feedback without a mark' : (($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script'),
+        'screen' => 'runs of '.($a?->overlap_min_words ?? 8).' words; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
     ];
     $fold = fn (string ...$fields) => $errors->hasAny($fields) ? 'open' : '';
 @endphp
@@ -82,9 +82,10 @@
                         <x-field name="cap" label="Most marks (resit)" inputmode="decimal" :value="$plain($a?->cap)" hint="Empty: no cap." />
                     </div>
                 </details>
-                <details class="fold" {{ $fold('second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands') }}>
+                <details class="fold" {{ $fold('formative', 'second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands') }}>
                     <summary><b>How marks settle</b> <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
+                        <x-choice name="formative" label="Students get" :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']" :value="$a ? (int) $a->formative : 0" />
                         <x-choice name="second_marking" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="$a ? (int) $a->second_marking : 1" />
                         <x-field name="tolerance" label="Tolerance" inputmode="decimal" :value="$plain($a?->tolerance ?? '5')" hint="Marks no further apart than this settle by the rule." />
                         <x-choice name="settle_rule" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$a?->settle_rule->value ?? 'mean'" />
@@ -93,11 +94,11 @@
                         <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
                     </div>
                 </details>
-                <details class="fold" {{ $fold('overlap_min_words', 'markers_see_overlap') }}>
+                <details class="fold" {{ $fold('overlap_min_words', 'overlap_seen') }}>
                     <summary><b>Screening</b> <span class="quiet small">{{ $inWords['screen'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-field name="overlap_min_words" label="Shortest run, words" inputmode="numeric" :value="$a?->overlap_min_words ?? 8" />
-                        <x-choice name="markers_see_overlap" label="Overlap reports" :options="['1' => 'Markers of a script see its report', '0' => 'The coordinator alone']" :value="$a ? (int) $a->markers_see_overlap : 1" />
+                        <x-choice name="overlap_seen" label="Overlap report of a script" :options="collect(App\Enums\OverlapSeen::cases())->mapWithKeys(fn ($seen) => [$seen->value => $seen->label()])->all()" :value="$a?->overlap_seen->value ?? 'start'" />
                     </div>
                 </details>
             </div>

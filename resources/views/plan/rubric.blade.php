@@ -32,7 +32,7 @@
                 <tr><td><kbd>Ctrl</kbd> <kbd>Shift</kbd> <kbd>Enter</kbd></td><td>a new level</td></tr>
                 <tr><td><kbd>Alt</kbd> <kbd>Shift</kbd> <kbd>↑</kbd> <kbd>↓</kbd></td><td>move this criterion</td></tr>
                 <tr><td><kbd>Alt</kbd> <kbd>Shift</kbd> <kbd>←</kbd> <kbd>→</kbd></td><td>move this level</td></tr>
-                <tr><td><kbd>Alt</kbd> <kbd>Shift</kbd> <kbd>D</kbd></td><td>duplicate this criterion</td></tr>
+                <tr><td><kbd>Alt</kbd> <kbd>Shift</kbd> <kbd>D</kbd></td><td>duplicate this criterion, or in the top row this level</td></tr>
                 <tr><td><kbd>Alt</kbd> <kbd>Shift</kbd> <kbd>Delete</kbd></td><td>remove this criterion, or in the top row this level</td></tr>
                 <tr><td><kbd>Ctrl</kbd> <kbd>Z</kbd></td><td>undo; with <kbd>Shift</kbd> do it again</td></tr>
             </tbody></table>

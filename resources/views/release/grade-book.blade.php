@@ -10,7 +10,7 @@
                     <tr>
                         <td class="font-bold">{{ $row['name'] }}</td><td>{{ $row['number'] }}</td><td>{{ $row['section'] }}</td>
                         @foreach ($row['cells'] as $cell)
-                            <td>@if ($cell['mark'] !== null)@can('coordinate', $module)<a class="font-bold" href="{{ $cell['link'] }}">{{ $cell['mark'] }}</a>@else<b>{{ $cell['mark'] }}</b>@endcan <span class="quiet">{{ $cell['band'] }}</span>@unless ($cell['opened'])<br><span class="quiet small">not opened yet</span>@endunless @else<span @class(['quiet', 'signal' => $cell['missing']])>{{ $cell['state'] }}</span>@endif</td>
+                            <td>@if ($cell['mark'] !== null)@can('coordinate', $module)<a class="font-bold" href="{{ $cell['link'] }}">{{ $cell['mark'] }}</a>@else<b>{{ $cell['mark'] }}</b>@endcan <span class="quiet">{{ $cell['band'] }}</span>@unless ($cell['opened'])<br><span class="quiet small">not opened yet</span>@endunless @elseif ($cell['link'] !== null)<a href="{{ $cell['link'] }}">{{ $cell['state'] }}</a>@else<span @class(['quiet', 'signal' => $cell['missing']])>{{ $cell['state'] }}</span>@endif</td>
                         @endforeach
                     </tr>
                 @endforeach

@@ -7,13 +7,17 @@
     <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}" data-every="{{ App\Actions\Release\RecordReading::EVERY }}" @endif>
         <aside class="lg:order-2">
             <div class="panel">
-                <div class="big">{{ $d['mark'] }}</div>
-                <p class="mt-2"><b>{{ $d['band'] }}</b> <span class="quiet">{{ $d['band_span'] }}</span></p>
+                @isset($d['mark'])
+                    <div class="big">{{ $d['mark'] }}</div>
+                    <p class="mt-2"><b>{{ $d['band'] }}</b> <span class="quiet">{{ $d['band_span'] }}</span></p>
+                @else
+                    <h2>Feedback without a mark</h2>
+                @endisset
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
-                <details class="mt-2"><summary class="link">How this number came about</summary>
+                @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />
                     <p class="quiet small mt-3">The first mark, criterion by criterion:</p><x-working :lines="$d['first_working']" /></div>
-                </details>
+                </details>@endisset
                 @if ($d['general_comment'] !== '')
                     <hr class="border-rule my-4">
                     <h2 class="mb-1">In general</h2>

@@ -7,6 +7,7 @@ namespace Tests\Feature\Plan;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\GradeScale;
@@ -31,7 +32,7 @@ final class AssignmentRulesTest extends TestCase
     private function form(Assignment $assignment, array $fields = []): array
     {
         return ['title' => 'Salt', 'brief' => 'Write.', 'rubric' => $assignment->rubricVersion?->rubric->public_id, 'due_at' => $assignment->due_at?->tz('Europe/London')->format('Y-m-d\TH:i'), 'closes_at' => $assignment->closes_at?->tz('Europe/London')->format('Y-m-d\TH:i'),
-            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '0', 'settle_rule' => 'mean', 'markers_see_overlap' => '1', 'lock_version' => $assignment->lock_version, ...$fields];
+            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '0', 'settle_rule' => 'mean', 'overlap_seen' => 'start', 'lock_version' => $assignment->lock_version, ...$fields];
     }
 
     public function test_late_and_long_work_costs_what_was_announced_and_the_working_says_so(): void
@@ -91,6 +92,35 @@ final class AssignmentRulesTest extends TestCase
         self::assertStringContainsString('This file is a plain text, which this assignment does not take. Hand in .pdf.', session('errors')->first('file'));
         $this->post(route('hand-in.store', $assignment), ['typed_text' => 'Typed words.'])->assertSessionHasErrors('file');
         $this->post(route('hand-in.store', $assignment), ['file' => Files::upload(Files::pdf('Words in a page.'), 'essay.pdf')])->assertSessionHasNoErrors();
+    }
+
+    public function test_feedback_without_a_mark_shows_no_number_anywhere(): void
+    {
+        Carbon::setTestNow('2026-11-23 10:00:00');
+        $this->module(1, 1);
+        $assignment = $this->assignment(['formative' => true, 'second_marking' => false]);
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('feedback on this, and no mark');
+        app(TakeHandIn::class)($assignment, $this->students[0], 'A draft. '.$this->prose(60, 1));
+        Carbon::setTestNow(now()->addDays(2));
+        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->finish($this->script($assignment)->marks()->sole(), 'l3', 'l2');
+        $this->actingAs($this->coordinator)->post(route('release.store', $assignment), ['which' => 'all'])->assertSessionHas('said');
+        $result = Result::query()->sole();
+        self::assertSame([null, null, null], [$result->mark, $result->band, $result->shownMark()]);
+        self::assertStringNotContainsString('80', (string) json_encode($result->document));
+        $this->actingAs($this->students[0])->get(route('results.show', $result))->assertOk()->assertSee('Feedback without a mark')->assertSee('Comment of the first marker.')->assertSee('High')->assertDontSee('How this number')->assertDontSee('% of the mark');
+        $this->actingAs($this->coordinator)->get(route('grade-book.show', $this->module))->assertSee('feedback is out');
+        $this->get(route('release.index', $assignment))->assertSee('feedback, no mark')->assertDontSee('80.0');
+    }
+
+    public function test_a_report_seen_late_does_not_colour_the_mark(): void
+    {
+        $this->module(2, 1);
+        $assignment = $this->sharedOut($this->assignment(['overlap_seen' => 'after']));
+        $mark = $this->markOf($this->script($assignment), Part::First);
+        $this->actingAs($mark->marker)->get(route('screen.show', $mark->script))->assertForbidden();
+        $this->finish($mark, 'l2', 'l2');
+        $this->get(route('screen.show', $mark->script))->assertOk();
     }
 
     public function test_bad_rules_are_named_at_their_fields(): void

@@ -17,7 +17,7 @@ final class AssignmentTest extends TestCase
     private function form(array $fields = []): array
     {
         return ['title' => 'Salt', 'brief' => 'Write.', 'rubric' => '', 'opens_at' => '', 'due_at' => '2026-12-04T12:00', 'closes_at' => '2026-12-07T12:00', 'promised_on' => '2026-12-20',
-            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '1', 'settle_rule' => 'mean', 'markers_see_overlap' => '1', ...$fields];
+            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '1', 'settle_rule' => 'mean', 'overlap_seen' => 'start', ...$fields];
     }
 
     public function test_an_assignment_is_planned_checked_and_opened(): void
@@ -87,6 +87,6 @@ final class AssignmentTest extends TestCase
         $this->module();
         $assignment = $this->sharedOut($this->assignment());
         $this->actingAs($this->coordinator)->put(route('plan.update', $assignment), $this->form(['lock_version' => $assignment->lock_version, 'rubric' => $assignment->rubricVersion?->rubric->public_id, 'tolerance' => '20', 'due_at' => '2036-12-04T12:00', 'closes_at' => '2036-12-05T12:00']))
-            ->assertSessionHasErrors(['settle_rule' => 'Scripts are with markers; how their marks settle and which bands they fall in can no longer change.']);
+            ->assertSessionHasErrors(['settle_rule' => 'Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.']);
     }
 }

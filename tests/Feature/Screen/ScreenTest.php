@@ -88,7 +88,7 @@ final class ScreenTest extends TestCase
             $this->actingAs($this->tutors[0])->get(route('screen.show', $script))
                 ->assertStatus($mine($script) ? 200 : 403);
         }
-        $assignment->update(['markers_see_overlap' => false]);
+        $assignment->update(['overlap_seen' => 'never']);
         $own = $assignment->scripts()->with('marks')->get()->first($mine);
         $this->get(route('screen.show', $own))->assertForbidden();
     }
