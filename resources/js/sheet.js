@@ -313,22 +313,34 @@ export function startSheet(htmx) {
     settle();
     listen();
 
-    // It is made ready only when what was typed last has been saved.
-    document.getElementById('ready')?.addEventListener('submit', (event) => {
-        if (dirty.size === 0 && !busy()) {
+    // Leaving by a link or a button of the page waits until what was typed last has been saved.
+    const whenSaved = (go) => {
+        save();
+        const wait = setInterval(() => {
+            if (dirty.size === 0 && !busy() || held.size > 0) {
+                clearInterval(wait);
+                if (held.size === 0) {
+                    go();
+                }
+            }
+        }, 60);
+    };
+    const isOpen = () => dirty.size > 0 || busy();
+    document.addEventListener('submit', (event) => {
+        const { target: form, submitter } = event;
+        if (form.id === 'sheet' || form.closest('dialog') || !isOpen()) {
             return;
         }
         event.preventDefault();
-        const form = event.target;
-        save();
-        const wait = setInterval(() => {
-            if (held.size > 0) {
-                clearInterval(wait);
-            } else if (dirty.size === 0 && !busy()) {
-                clearInterval(wait);
-                form.requestSubmit(document.getElementById('ready-button'));
-            }
-        }, 60);
+        whenSaved(() => form.requestSubmit(document.getElementById(submitter?.id) ?? submitter ?? undefined));
+    });
+    document.addEventListener('click', (event) => {
+        const link = event.target.closest('a[href]');
+        if (!link || event.ctrlKey || event.metaKey || event.shiftKey || link.target || !isOpen()) {
+            return;
+        }
+        event.preventDefault();
+        whenSaved(() => { window.location.href = link.href; });
     });
 
     document.addEventListener('keydown', (event) => keys(event, ask, dirty));

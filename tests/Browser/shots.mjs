@@ -16,8 +16,9 @@ const stage = (name) => async (page) => {
 const views = {
     today: ['coordinator', async () => {}],
     module: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT210/ }).click(); }],
-    rubric: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); await page.getByRole('link', { name: 'Group presentation' }).click(); }],
-    plan: ['coordinator', stage('Plan')],
+    rubrics: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); }],
+    rubric: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); await page.getByRole('link', { name: 'Group presentation' }).click(); await page.locator('summary').first().click(); }],
+    plan: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Field record: the harbour walk' }).first().click(); }],
     collect: ['coordinator', stage('Collect')],
     screen: ['coordinator', stage('Screen')],
     overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); }],

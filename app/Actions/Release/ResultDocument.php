@@ -50,7 +50,8 @@ final class ResultDocument
                     'band' => $final->band->name,
                     'band_span' => $scale->span($final->band, $rubric->decimals),
                     'working' => $final->working->toArray(),
-                    'first_working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray(),
+                    // Where students see no points, the working begins at the marker's total.
+                    'first_working' => $rubric->pointsShown ? Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray() : [],
                 ] : []),
                 'late' => $script->currentHandin->late ?? false,
                 'points_shown' => $rubric->pointsShown && $isMarked,

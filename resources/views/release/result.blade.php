@@ -16,7 +16,7 @@
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
                 @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />
-                    <p class="quiet small mt-3">The first mark, criterion by criterion:</p><x-working :lines="$d['first_working']" /></div>
+                    @if ($d['first_working'] !== [])<p class="quiet small mt-3">The first mark, criterion by criterion:</p><x-working :lines="$d['first_working']" />@endif</div>
                 </details>@endisset
                 @if ($d['general_comment'] !== '')
                     <hr class="border-rule my-4">

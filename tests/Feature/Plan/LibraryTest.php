@@ -84,7 +84,8 @@ final class LibraryTest extends TestCase
         $path = (string) tempnam(sys_get_temp_dir(), 'pdf');
         file_put_contents($path, $pdf);
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($path).' -');
-        self::assertMatchesRegularExpression('/Argument\s+60 %.*Strong\.\s.*Evidence/s', $text);
+        self::assertMatchesRegularExpression('/Argument\s+60 % of the mark, out of 10 points.*Strong\.\s.*Evidence/s', $text);
+        $this->get(route('rubrics.file', [$this->workingCopy('39'), 'pdf']))->assertSessionHasErrors('refused');
         $this->get(route('rubrics.files', $rubric))->assertSee('guidance to the next level: “Argument”');
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plan;
 
+use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\Rubric;
 use App\Support\Pdf;
@@ -25,6 +26,9 @@ final class RubricFileController extends Controller
     {
         $this->authorize('view', $rubric);
         $draft = $rubric->draft();
+        if ($form === 'pdf' && $draft->faults() !== []) {
+            throw new Refused('This rubric is not complete yet, so it cannot be printed. The sheet says what is to mend.');
+        }
         [$type, $ending, $content] = match ($form) {
             'case' => ['application/json', 'case.json', CaseRubric::write($draft, fn (string $path): string => Uuid::uuid5($rubric->public_id, $path)->toString(), rtrim(url('/'), '/'), $rubric->updated_at->toIso8601ZuluString())],
             'csv' => ['text/csv; charset=utf-8', 'csv', RubricCsv::write($draft)],
