@@ -42,7 +42,7 @@ export function startSheet(htmx) {
     const dirty = new Map(); // field name → what it held when it was last saved
     const held = new Map(); // fields someone else wrote in too: name → what they wrote
     let sent = new Map();
-    let asked = null; // a shape change to ask for
+    const asked = []; // shape changes still to ask for, one a request
     let did = null;
     let pause = null;
     let isFresh = true;
@@ -54,12 +54,13 @@ export function startSheet(htmx) {
     };
     const save = () => {
         clearTimeout(pause);
-        if (dirty.size > 0 || asked) {
+        if (dirty.size > 0 || asked.length > 0) {
             htmx.trigger(sheet(), 'save');
         }
     };
+    const again = () => `cells:${sheet().elements.cells.value}`; // the sheet drawn again as it is
     const ask = (what) => {
-        asked = what;
+        asked.push(what);
         save();
     };
 
@@ -81,7 +82,9 @@ export function startSheet(htmx) {
     });
     document.addEventListener('change', (event) => {
         if (event.target.form?.id === 'sheet' && changed(event.target)) {
-            asked ??= event.target.dataset.reshapes === undefined ? null : `cells:${sheet().elements.cells.value}`;
+            if (event.target.dataset.reshapes !== undefined) {
+                asked.push(again());
+            }
             clearTimeout(pause);
             pause = setTimeout(save, 120);
         }
@@ -93,8 +96,8 @@ export function startSheet(htmx) {
         }
         const form = event.detail.formData;
         const cells = sheet().elements.cells.value;
-        did = asked ?? form.get('do');
-        asked = null;
+        // A button keeps its value in the form while it has the focus: it counts only when it was pressed.
+        did = (event.detail.triggeringEvent?.type === 'submit' ? form.get('do') : asked.shift()) ?? null;
         sent = new Map();
         for (const [name, was] of dirty) {
             const field = fieldNamed(name);
@@ -143,6 +146,9 @@ export function startSheet(htmx) {
         isFresh = successful;
         if (xhr.status !== 409) {
             sent = new Map();
+        }
+        if (asked.length > 0) {
+            setTimeout(save);
         }
     });
 
@@ -307,7 +313,7 @@ export function startSheet(htmx) {
         now.dataset.version = news.version;
         now.querySelector('input[name=seen]').value = news.version;
         document.getElementById('ready-button').value = news.version;
-        ask(`cells:${sheet().elements.cells.value}`); // its shape, its weight bar and its advice may differ
+        ask(again()); // its shape, its weight bar and its advice may differ
     }
     setInterval(listen, NEWS);
     settle();
