@@ -17,6 +17,12 @@ final class Csv
         return implode(',', array_map(self::cell(...), $cells))."\r\n";
     }
 
+    /** A cell as it was before it was written: without the apostrophe that keeps a formula from running. */
+    public static function read(string $cell): string
+    {
+        return preg_replace('/\A\'(?=[=+@\t\r-])/', '', $cell) ?? $cell;
+    }
+
     private static function cell(string|int|null $value): string
     {
         $text = (string) $value;

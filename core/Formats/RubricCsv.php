@@ -47,7 +47,7 @@ final class RubricCsv
                 return [trim($row[0]).($about === '' || $about === 'What it looks for' ? '' : "\n{$about}"), ...array_slice($row, 2)];
             }, $rows);
         }
-        $text = implode('', array_map(fn (array $row) => implode("\t", array_map(fn (string $cell) => '"'.str_replace('"', '""', ltrim($cell, "'")).'"', $row))."\n", $rows));
+        $text = implode('', array_map(fn (array $row) => implode("\t", array_map(fn (string $cell) => '"'.str_replace('"', '""', Csv::read($cell)).'"', $row))."\n", $rows));
 
         return PastedTable::of($text, $purpose ? true : null)->onto(Draft::blank($title), replace: true);
     }

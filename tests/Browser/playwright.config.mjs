@@ -9,5 +9,5 @@ export default defineConfig({
     timeout: 300_000,
     expect: { timeout: 30_000 },
     reporter: [['line'], ['json']],
-    use: { baseURL: process.env.APP_URL, viewport: { width: 1280, height: 800 }, launchOptions, trace: 'off', screenshot: 'only-on-failure' },
+    use: { actionTimeout: 60_000, baseURL: process.env.APP_URL, viewport: { width: 1280, height: 800 }, launchOptions, trace: 'off', screenshot: 'only-on-failure' },
 });

@@ -198,13 +198,13 @@ final class FormatsTest extends TestCase
 
     public function test_a_table_goes_out_and_comes_back(): void
     {
-        $out = Draft::of((require __DIR__.'/../../database/starter/rubrics.php')[0])->set('criteria.c1.title', '=2+3')->set('criteria.c1.descriptors.l1', "Two\nlines, \"quoted\"");
+        $out = Draft::of((require __DIR__.'/../../database/starter/rubrics.php')[0])->set('criteria.c1.title', '=2+3')->set('criteria.c2.descriptors.l2', '’Tis \'so\'')->set('criteria.c2.descriptors.l3', "'Tis quoted")->set('criteria.c1.descriptors.l1', "Two\nlines, \"quoted\"");
         $back = RubricFile::read(RubricCsv::write($out), 'argued_essay.csv')[0];
 
         self::assertSame('argued essay', $back->get('title'));
         self::assertSame('=2+3', $back->get('criteria.c1.title'));
         self::assertSame("Two\nlines, \"quoted\"", $back->get('criteria.c1.descriptors.l1'));
-        self::assertSame(array_map($out->get(...), ['criteria.c2.purpose', 'criteria.c5.weight', 'levels.l3.points']), array_map($back->get(...), ['criteria.c2.purpose', 'criteria.c5.weight', 'levels.l3.points']));
+        self::assertSame(array_map($out->get(...), ['criteria.c2.descriptors.l2', 'criteria.c2.descriptors.l3', 'criteria.c2.purpose', 'criteria.c5.weight', 'levels.l3.points']), array_map($back->get(...), ['criteria.c2.descriptors.l2', 'criteria.c2.descriptors.l3', 'criteria.c2.purpose', 'criteria.c5.weight', 'levels.l3.points']));
         self::assertStringContainsString('guidance to the next level: “Argument”', implode("\n", RubricCsv::lost($out->set('criteria.c1.title', 'Argument'))));
     }
 }

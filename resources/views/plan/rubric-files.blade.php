@@ -12,9 +12,9 @@
                 <span></span>
                 <div><b>{{ $name }}</b> <span class="quiet">{{ $what }}</span>
                     @if ($without !== [])<p class="small mt-1">It cannot hold, and our own JSON does:</p><ul class="small list-disc ml-5">@foreach ($without as $sentence)<li>{{ $sentence }}</li>@endforeach</ul>@endif
-                    @if ($form === 'pdf' && ! $printable)<p class="small quiet">When nothing is left to mend on the sheet.</p>@endif
+                    @if (in_array($form, ['pdf', 'case'], true) && ! $complete)<p class="small quiet">When nothing is left to mend on the sheet.</p>@endif
                 </div>
-                @unless ($form === 'pdf' && ! $printable)<a class="button" href="{{ route('rubrics.file', [$rubric, $form]) }}">Take the {{ $form === 'case' ? 'CASE file' : strtoupper($form) }}</a>@endunless
+                @unless (in_array($form, ['pdf', 'case'], true) && ! $complete)<a class="button" href="{{ route('rubrics.file', [$rubric, $form]) }}">Take the {{ $form === 'case' ? 'CASE file' : strtoupper($form) }}</a>@endunless
             </div>
         @endforeach
     </div>

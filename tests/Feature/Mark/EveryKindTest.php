@@ -87,7 +87,7 @@ final class EveryKindTest extends TestCase
         $this->choose($mark, 'c1', ['stop' => 'l4', 'points' => '64']);
         $this->post(route('mark.done', $mark))->assertSessionHasNoErrors();
         app(ReleaseResults::class)($mark->script->assignment, null, $this->coordinator);
-        $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertSee('64.0')->assertSee('Reflects')->assertDontSee('60 to 69')->assertDontSee('of 100')->assertDontSee('criterion by criterion')
+        $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertSee('64.0')->assertSee('Reflects')->assertDontSee('Reflects ·')->assertDontSee('of 100')->assertDontSee('criterion by criterion')
             ->assertSee('Say what you now doubt that you did not doubt before.');
     }
 }

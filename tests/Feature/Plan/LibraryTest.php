@@ -85,7 +85,11 @@ final class LibraryTest extends TestCase
         file_put_contents($path, $pdf);
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($path).' -');
         self::assertMatchesRegularExpression('/Argument\s+60 % of the mark, out of 10 points.*Strong\.\s.*Evidence/s', $text);
-        $this->get(route('rubrics.file', [$this->workingCopy('39'), 'pdf']))->assertSessionHasErrors('refused');
+        $half = $this->workingCopy('39');
+        $this->get(route('rubrics.file', [$half, 'pdf']))->assertSessionHasErrors('refused');
+        $this->get(route('rubrics.file', [$half, 'case']))->assertSessionHasErrors('refused');
+        $this->get(route('rubrics.file', [$half, 'json']))->assertOk();
+        $this->get(route('rubrics.files', $half))->assertSee('When nothing is left to mend')->assertDontSee('Take the CASE file');
         $this->get(route('rubrics.files', $rubric))->assertSee('guidance to the next level: “Argument”');
     }
 

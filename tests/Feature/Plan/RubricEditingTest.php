@@ -147,6 +147,38 @@ final class RubricEditingTest extends TestCase
         $this->withHeader('HX-Request', '')->get(route('rubrics.students', $rubric))->assertDontSee('6 to 8')->assertSee('Points are hidden');
     }
 
+    public function test_versions_say_what_changed_between_them_and_where_each_is_used(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $rubric = $assignment->rubricVersion?->rubric;
+        self::assertInstanceOf(Rubric::class, $rubric);
+        $this->actingAs($this->coordinator)->post(route('rubrics.state', $rubric), ['state' => 'working copy']);
+        $this->send($rubric, ['criteria.c2.weight' => ['40', '30'], 'criteria.c1.descriptors.l2' => ['Some.', 'Some, in part.']], 'duplicate-criterion:c1');
+        $this->send($rubric, ['criteria.c3.title' => ['Argument (copy)', 'Answering'], 'criteria.c3.weight' => ['0', '10']], 'place-criterion:c2:0');
+        $this->withHeader('HX-Request', '')->get(route('rubrics.versions', $rubric))->assertOk()->assertSee('Being changed now, since version 1')
+            ->assertSee('Criterion “Evidence”, weight')->assertSee('Some, in part.')->assertSee('(not there)')->assertSee('Answering')->assertSee('Order of the criteria')->assertSee('Evidence, Argument')
+            ->assertSee('Used by')->assertSee($assignment->title);
+        $this->post(route('rubrics.ready', $rubric), ['seen' => $rubric->refresh()->lock_version])->assertSessionHasNoErrors();
+        $this->actingAs($this->tutors[0])->get(route('rubrics.versions', $rubric))->assertOk()->assertSee('Version 2')->assertSee('Used by no assignment');
+    }
+
+    public function test_a_form_that_was_cut_off_or_made_up_changes_nothing(): void
+    {
+        $this->module();
+        $rubric = $this->workingCopy();
+        $put = fn (string $changes) => $this->actingAs($this->coordinator)->withHeader('HX-Request', 'true')->put(route('rubrics.update', $rubric), ['changes' => $changes]);
+        foreach (['[{"place":"title","was":"Two cri', '"title"', '[{"place":"title"}]', '[5]'] as $broken) {
+            $put($broken)->assertStatus(422)->assertSee('cut off on its way');
+        }
+        $put('[{"place":"criteria.c9.title","was":"","to":"x"},{"place":"lock_version","was":"","to":"9"},{"place":"criteria.c1.id","was":"","to":"x"}]')->assertOk();
+        self::assertSame([$this->rubricDocument(), 1], [$rubric->refresh()->document, $rubric->lock_version]);
+        $this->send($rubric, do: 'remove-criterion:c9');
+        $this->send($rubric, do: 'place-criterion:c1:999999');
+        $this->send($rubric, do: 'nonsense:c1');
+        self::assertSame(['c2', 'c1'], array_column($rubric->refresh()->draft()->criteria(), 'id'));
+    }
+
     public function test_too_much_text_is_refused_and_nothing_changes(): void
     {
         $this->module();

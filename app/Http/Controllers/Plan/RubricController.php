@@ -39,12 +39,8 @@ final class RubricController extends Controller
     public function show(Request $request, Rubric $rubric, RubricEditors $editors): View
     {
         $this->authorize('view', $rubric);
-        $data = $this->data($request, $rubric, $rubric->draft());
-        if ($request->header('HX-Request') !== null && $data['editable']) {
-            return view('plan.rubric-sheet', $data);
-        }
 
-        return view('plan.rubric', $data + ['others' => $editors->besides($rubric, $this->person($request))]);
+        return view('plan.rubric', $this->data($request, $rubric, $rubric->draft()) + ['others' => $editors->besides($rubric, $this->person($request))]);
     }
 
     /**

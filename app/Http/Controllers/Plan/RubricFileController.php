@@ -26,8 +26,8 @@ final class RubricFileController extends Controller
     {
         $this->authorize('view', $rubric);
         $draft = $rubric->draft();
-        if ($form === 'pdf' && $draft->faults() !== []) {
-            throw new Refused('This rubric is not complete yet, so it cannot be printed. The sheet says what is to mend.');
+        if (in_array($form, ['pdf', 'case'], true) && $draft->faults() !== []) {
+            throw new Refused('This rubric is not complete yet, so it cannot be '.($form === 'pdf' ? 'printed' : 'written as CASE').'. The sheet says what is to mend; our own JSON takes it as it is.');
         }
         [$type, $ending, $content] = match ($form) {
             'case' => ['application/json', 'case.json', CaseRubric::write($draft, fn (string $path): string => Uuid::uuid5($rubric->public_id, $path)->toString(), rtrim(url('/'), '/'), $rubric->updated_at->toIso8601ZuluString())],

@@ -85,7 +85,7 @@ final class RubricPagesController extends Controller
         $this->authorize('view', $rubric);
         $draft = $rubric->draft();
 
-        return view('plan.rubric-files', ['rubric' => $rubric, 'lost' => ['case' => CaseRubric::lost($draft), 'csv' => RubricCsv::lost($draft)], 'printable' => $this->core($rubric) instanceof CoreRubric]);
+        return view('plan.rubric-files', ['rubric' => $rubric, 'lost' => ['case' => CaseRubric::lost($draft), 'csv' => RubricCsv::lost($draft)], 'complete' => $draft->faults() === []]);
     }
 
     /**
