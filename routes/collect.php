@@ -11,5 +11,5 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/hand-in', [HandInController::class, 'show'])->name('hand-in.show');
     Route::post('/assignments/{assignment}/hand-in', [HandInController::class, 'store'])->middleware('throttle:hand-in')->name('hand-in.store');
     Route::get('/receipts/{handin}', [HandInController::class, 'receipt'])->name('receipts.show');
-    Route::get('/receipts/{handin}/file', [HandInController::class, 'download'])->name('receipts.file');
+    Route::get('/receipts/{handin}/file/{number?}', [HandInController::class, 'download'])->whereNumber('number')->name('receipts.file');
 });

@@ -47,6 +47,7 @@ use YoungHarbor\Core\Moderation\SettleRule;
  * @property string|null $cap
  * @property list<string>|null $handin_kinds
  * @property int $max_megabytes
+ * @property int $max_files
  * @property Carbon|null $names_revealed_at
  * @property int $lock_version
  * @property-read Module $module

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
@@ -17,9 +19,6 @@ use Illuminate\Support\Carbon;
  * @property string $public_id
  * @property int $script_id
  * @property int $attempt
- * @property string $kind
- * @property string $original_name
- * @property string $path
  * @property int $bytes
  * @property string $sha256
  * @property int $words
@@ -29,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $due_at
  * @property bool $late
  * @property Carbon $received_at
+ * @property-read Collection<int, HandinFile> $files
  * @property-read Script $script
  * @property-read OverlapReport|null $report
  */
@@ -37,8 +37,6 @@ final class Handin extends Model
     use HasPublicId;
 
     protected $guarded = [];
-
-    protected $hidden = ['original_name', 'path'];
 
     protected function casts(): array
     {
@@ -51,6 +49,20 @@ final class Handin extends Model
     public function script(): BelongsTo
     {
         return $this->belongsTo(Script::class);
+    }
+
+    /**
+     * @return HasMany<HandinFile, $this>
+     */
+    public function files(): HasMany
+    {
+        return $this->hasMany(HandinFile::class)->orderBy('position');
+    }
+
+    /** What was handed in, as its student names it. */
+    public function names(): string
+    {
+        return $this->files->pluck('original_name')->implode(', ');
     }
 
     /**

@@ -94,6 +94,7 @@ return new class extends Migration
             $table->decimal('cap', 5, 2)->nullable()->comment('most marks a resit can give');
             $table->json('handin_kinds')->nullable()->comment('kinds of files taken; null for all that can be read');
             $table->unsignedTinyInteger('max_megabytes')->default(20);
+            $table->unsignedTinyInteger('max_files')->default(1);
             $table->foreignId('copied_from_id')->nullable()->constrained('assignments')->nullOnDelete();
             $table->dateTime('names_revealed_at')->nullable();
             $table->unsignedInteger('lock_version')->default(1);

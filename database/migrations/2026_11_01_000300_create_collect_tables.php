@@ -28,11 +28,8 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->unsignedSmallInteger('attempt');
-            $table->string('kind', 10);
-            $table->string('original_name', 255)->comment('sealed: shown to its student only');
-            $table->string('path', 255);
             $table->unsignedBigInteger('bytes');
-            $table->char('sha256', 64);
+            $table->char('sha256', 64)->comment('of the file; of several files, of their sums in order, a line each');
             $table->unsignedInteger('words');
             $table->mediumText('text')->comment('as screening compares it; the author is masked');
             $table->mediumText('html')->comment('as markers read it: sanitised, the author masked');
@@ -42,6 +39,18 @@ return new class extends Migration
             $table->dateTime('received_at');
             $table->timestamps();
             $table->unique(['script_id', 'attempt']);
+        });
+        Schema::create('handin_files', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('handin_id')->constrained()->restrictOnDelete();
+            $table->unsignedTinyInteger('position');
+            $table->string('kind', 10);
+            $table->string('original_name', 255)->comment('sealed: shown to its student only');
+            $table->string('path', 255);
+            $table->unsignedBigInteger('bytes');
+            $table->char('sha256', 64);
+            $table->unsignedInteger('words');
+            $table->unique(['handin_id', 'position']);
         });
         Schema::table('scripts', function (Blueprint $table): void {
             $table->foreign('current_handin_id')->references('id')->on('handins')->restrictOnDelete();

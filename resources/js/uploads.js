@@ -12,7 +12,14 @@ export function startUploads() {
             return;
         }
         const most = Number(form.dataset.upload);
-        if (file.files[0].size > most) {
+        const many = Number(file.dataset.most ?? 1);
+        if (file.files.length > many) {
+            event.preventDefault();
+            line.textContent = `You chose ${file.files.length} files and ${many} can be handed in, so none was sent. Choose again.`;
+            line.className = 'error';
+            return;
+        }
+        if ([...file.files].some((each) => each.size > most)) {
             event.preventDefault();
             line.textContent = `This file is larger than ${Math.round(most / 1048576)} MB, so it was not sent. Hand in the text alone; pictures can usually be made smaller in your writing program.`;
             line.className = 'error';

@@ -98,6 +98,6 @@ final class RoutesTest extends TestCase
             'template' => $template->public_id, 'scale' => $scale->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 
-        return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], $route->uri()), '/');
+        return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], (string) preg_replace('~/\{\w+\?\}~', '', $route->uri())), '/');
     }
 }

@@ -38,28 +38,17 @@ final class TakeHandIn
     }
 
     /**
-     * @param  UploadedFile|string  $work  a file, or text that was typed
+     * @param  UploadedFile|string|list<UploadedFile>  $work  a file, several files in their order, or text that was typed
      *
      * @throws Refused when the assignment does not take it now
-     * @throws Refusal when the file cannot be taken
+     * @throws Refusal when a file cannot be taken; then none is
      */
-    public function __invoke(Assignment $assignment, User $student, UploadedFile|string $work): Handin
+    public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work): Handin
     {
         $received = now()->startOfSecond();
         $this->refuseOutOfTime($assignment, $this->scriptOf($assignment, $student));
-
-        $name = $work instanceof UploadedFile ? $this->safeName($work->getClientOriginalName()) : 'typed here.txt';
-        $bytes = $work instanceof UploadedFile ? (string) file_get_contents($work->getRealPath()) : $work;
-        if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
-            throw new Refusal("This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}.");
-        }
-        if (strlen($bytes) > $assignment->max_megabytes * 1_048_576) {
-            throw new Refusal("This file is larger than the {$assignment->max_megabytes} MB this assignment takes.");
-        }
-        $extracted = $work instanceof UploadedFile ? $this->reader->read($work->getRealPath(), $name) : $this->reader->typed($work);
-        if ($work instanceof UploadedFile && ! in_array($extracted->kind, $assignment->fileKinds(), true)) {
-            throw new Refusal("This file is a {$extracted->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
-        }
+        $pieces = $this->pieces($assignment, is_array($work) ? $work : [$work]);
+        $extracted = $this->together($pieces);
         [$html, $text, $hidden] = $this->masked($extracted, $student);
         $notes = $extracted->notes;
         if ($hidden > 0) {
@@ -67,22 +56,21 @@ final class TakeHandIn
                 ? 'Your name or number stands in the text once; markers see “'.Mask::SHOWN.'” there.'
                 : "Your name or number stands in the text {$hidden} times; markers see “".Mask::SHOWN.'” there.';
         }
-
-        $path = 'handins/'.Str::uuid()->toString();
-        Storage::put($path, $bytes);
+        $sums = array_map(fn (array $piece) => hash('sha256', $piece['bytes']), $pieces);
+        $paths = array_map(fn () => 'handins/'.Str::uuid()->toString(), $pieces);
+        foreach ($pieces as $n => $piece) {
+            Storage::put($paths[$n], $piece['bytes']);
+        }
         try {
-            return DB::transaction(function () use ($assignment, $student, $received, $extracted, $name, $bytes, $path, $html, $text, $notes): Handin {
+            return DB::transaction(function () use ($assignment, $student, $received, $pieces, $paths, $sums, $html, $text, $notes): Handin {
                 $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
                 $this->refuseOutOfTime($assignment, $script);
                 $handin = Handin::query()->create([
                     'script_id' => $script->id,
                     'attempt' => (int) $script->handins()->max('attempt') + 1,
-                    'kind' => $extracted->kind->value,
-                    'original_name' => $name,
-                    'path' => $path,
-                    'bytes' => strlen($bytes),
-                    'sha256' => hash('sha256', $bytes),
-                    'words' => $extracted->words,
+                    'bytes' => array_sum(array_map(fn (array $piece) => strlen($piece['bytes']), $pieces)),
+                    'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
+                    'words' => array_sum(array_map(fn (array $piece) => $piece['read']->words, $pieces)),
                     'text' => $text,
                     'html' => $html,
                     'notes' => $notes,
@@ -90,18 +78,94 @@ final class TakeHandIn
                     'late' => $received->gt($assignment->due_at),
                     'received_at' => $received,
                 ]);
+                foreach ($pieces as $n => $piece) {
+                    $handin->files()->create([
+                        'position' => $n + 1, 'kind' => $piece['read']->kind->value, 'original_name' => $piece['name'], 'path' => $paths[$n],
+                        'bytes' => strlen($piece['bytes']), 'sha256' => $sums[$n], 'words' => $piece['read']->words,
+                    ]);
+                }
                 $script->update(['current_handin_id' => $handin->id]);
                 OverlapReport::query()->create(['handin_id' => $handin->id]);
                 // A line about a person carries no script code.
-                $this->logbook->write('handed in', $assignment->title, ['attempt' => $handin->attempt, 'sha256' => $handin->sha256, 'late' => $handin->late], null, $assignment, $student);
+                $this->logbook->write('handed in', $assignment->title, ['attempt' => $handin->attempt, 'files' => count($pieces), 'sha256' => $handin->sha256, 'late' => $handin->late], null, $assignment, $student);
                 CompareHandin::dispatch($handin->id)->afterCommit();
 
                 return $handin;
             });
         } catch (\Throwable $e) {
-            Storage::delete($path);
+            Storage::delete($paths);
             throw $e;
         }
+    }
+
+    /**
+     * Reads each file, or refuses all with the name of the one that cannot be taken.
+     *
+     * @param  array<UploadedFile|string>  $works
+     * @return non-empty-list<array{name: string, bytes: string, read: Extracted}>
+     *
+     * @throws Refusal
+     */
+    private function pieces(Assignment $assignment, array $works): array
+    {
+        if (count($works) > $assignment->max_files) {
+            throw new Refusal('This assignment takes '.($assignment->max_files === 1 ? 'one file' : "{$assignment->max_files} files at most").'; you chose '.count($works).'.');
+        }
+        $pieces = [];
+        foreach ($works as $work) {
+            $name = $work instanceof UploadedFile ? $this->safeName($work->getClientOriginalName()) : 'typed here.txt';
+            try {
+                $pieces[] = $this->piece($assignment, $work, $name);
+            } catch (Refusal $e) {
+                throw count($works) === 1 ? $e : new Refusal("{$name}: {$e->getMessage()}");
+            }
+        }
+
+        return $pieces === [] ? throw new Refusal('Choose a file, or type your text.') : $pieces;
+    }
+
+    /**
+     * @return array{name: string, bytes: string, read: Extracted}
+     *
+     * @throws Refusal
+     */
+    private function piece(Assignment $assignment, UploadedFile|string $work, string $name): array
+    {
+        $bytes = $work instanceof UploadedFile ? (string) file_get_contents($work->getRealPath()) : $work;
+        if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
+            throw new Refusal("This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}.");
+        }
+        if (strlen($bytes) > $assignment->max_megabytes * 1_048_576) {
+            throw new Refusal("This file is larger than the {$assignment->max_megabytes} MB this assignment takes.");
+        }
+        $read = $work instanceof UploadedFile ? $this->reader->read($work->getRealPath(), $name) : $this->reader->typed($work);
+        if ($work instanceof UploadedFile && ! in_array($read->kind, $assignment->fileKinds(), true)) {
+            throw new Refusal("This file is a {$read->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
+        }
+
+        return ['name' => $name, 'bytes' => $bytes, 'read' => $read];
+    }
+
+    /**
+     * Several files as one script, in their order; markers see numbers and never file names, which often carry a name.
+     *
+     * @param  non-empty-list<array{name: string, bytes: string, read: Extracted}>  $pieces
+     */
+    private function together(array $pieces): Extracted
+    {
+        if (count($pieces) === 1) {
+            return $pieces[0]['read'];
+        }
+        $html = $text = '';
+        $notes = [];
+        foreach ($pieces as $n => $piece) {
+            $number = $n + 1;
+            $html .= "<h2>File {$number}</h2>\n{$piece['read']->html}\n";
+            $text .= ($n === 0 ? '' : "\n\n").$piece['read']->text;
+            array_push($notes, ...array_map(fn (string $note) => "File {$number}: {$note}", $piece['read']->notes));
+        }
+
+        return new Extracted($pieces[0]['read']->kind, $html, $text, array_sum(array_map(fn (array $piece) => $piece['read']->words, $pieces)), $notes);
     }
 
     private function scriptOf(Assignment $assignment, User $student): Script

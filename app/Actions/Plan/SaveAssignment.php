@@ -99,7 +99,7 @@ final class SaveAssignment
         if ($stored->scripts()->whereNotNull('current_handin_id')->exists()) {
             $before = (new Assignment)->forceFill(['handin_kinds' => $this->kindsBefore($stored)]);
             $lost = array_udiff($before->fileKinds(), $stored->fileKinds(), fn ($a, $b) => $a->value <=> $b->value);
-            if ($lost !== [] || ($before->takesTyped() && ! $stored->takesTyped()) || $stored->max_megabytes < (int) $stored->getOriginal('max_megabytes')) {
+            if ($lost !== [] || ($before->takesTyped() && ! $stored->takesTyped()) || $stored->max_megabytes < (int) $stored->getOriginal('max_megabytes') || $stored->max_files < (int) $stored->getOriginal('max_files')) {
                 throw new Refused('Work has come in under these kinds and sizes of files; more can be allowed, not fewer or smaller.', 'kinds');
             }
         }

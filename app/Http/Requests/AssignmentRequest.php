@@ -79,6 +79,7 @@ final class AssignmentRequest extends FormRequest
             'cap' => ['nullable', 'string', $number],
             'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::cases(), 'value'), Assignment::TYPED])],
             'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
+            'max_files' => ['nullable', 'integer', 'min:1', 'max:10'],
             'lock_version' => ['nullable', 'integer'],
         ];
     }
@@ -90,6 +91,7 @@ final class AssignmentRequest extends FormRequest
     {
         return [
             'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
+            'max_files.*' => 'A hand-in can have 1 to 10 files.',
             'max_megabytes.*' => 'A file can have 1 to '.(int) config('harbor.upload.max_megabytes').' MB.',
         ];
     }
@@ -143,6 +145,7 @@ final class AssignmentRequest extends FormRequest
             'overlap_min_words' => $this->integer('overlap_min_words') ?: 8,
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
+            'max_files' => $this->integer('max_files') ?: 1,
             'handin_kinds' => $this->kinds(),
         ];
         // An assignment keeps the version it was given, even when its rubric has a newer one.

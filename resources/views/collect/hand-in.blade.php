@@ -42,12 +42,12 @@
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
                     <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ number_format($current->words) }} words</p>
-                    <p class="quiet small">{{ $current->original_name }}</p>
+                    <p class="quiet small">{{ $current->names() }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
                 </div>
             @endif
             @if ($preview)
-                <div class="panel"><h2 class="mb-1">Hand in</h2><p>A file: {{ $assignment->kindsInWords() }}, up to {{ $most }} MB{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p><p class="quiet small mt-1">Students find the form here from the opening time on.</p></div>
+                <div class="panel"><h2 class="mb-1">Hand in</h2><p>{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}: {{ $assignment->kindsInWords() }}, up to {{ $most }} MB{{ $assignment->max_files === 1 ? '' : ' each' }}{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p><p class="quiet small mt-1">Students find the form here from the opening time on.</p></div>
             @elseif ($script === null)
                 <x-empty title="You are not on the list">Ask your module coordinator to add you to this assignment.</x-empty>
             @elseif (! $assignment->takesHandIns())
@@ -61,10 +61,10 @@
                     @if ($current)<p class="hint mb-2">Until the due time a new one takes the place of the one above; every attempt is kept.</p>@endif
                     @if ($assignment->isPastDue())<p class="signal mb-2">The due time has passed; this will be marked as late.</p>@endif
                     <div class="field">
-                        <label class="label" for="f-file">A file</label>
-                        <input class="input" id="f-file" type="file" name="file" accept="{{ collect($assignment->fileKinds())->map(fn ($kind) => '.'.$kind->value)->implode(',') }}" aria-describedby="d-file">
+                        <label class="label" for="f-file">{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}</label>
+                        <input class="input" id="f-file" type="file" name="{{ $assignment->max_files === 1 ? 'file' : 'files[]' }}" @if ($assignment->max_files > 1) multiple data-most="{{ $assignment->max_files }}" @endif accept="{{ collect($assignment->fileKinds())->map(fn ($kind) => '.'.$kind->value)->implode(',') }}" aria-describedby="d-file">
                         <div id="d-file">
-                            @error('file')<p class="error">{{ $message }}</p>@enderror
+                            @error('file')<p class="error">{{ $message }}</p>@enderror @error('files.*')<p class="error">{{ $message }}</p>@enderror
                             <p class="hint">{{ $assignment->kindsInWords() }}, up to {{ $most }} MB</p>
                         </div>
                     </div>

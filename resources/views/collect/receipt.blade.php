@@ -7,7 +7,7 @@
     <div class="split">
         <div>
             <h2 class="mb-2">What was read of it</h2>
-            <p class="mb-2">{{ number_format($handin->words) }} words, read as {{ App\Extraction\FileKind::from($handin->kind)->label() }}. It begins:</p>
+            <p class="mb-2">{{ number_format($handin->words) }} words, read as {{ $handin->files->map(fn ($file) => App\Extraction\FileKind::from($file->kind)->label())->unique()->implode(', ') }}. It begins:</p>
             <div class="sheet px-5 py-4 text whitespace-pre-line">{{ Str::words($handin->text, 120, ' …') }}</div>
             @foreach ($handin->notes as $note)<p class="notice mt-3">{{ $note }}</p>@endforeach
             <p class="quiet mt-3">Is this not what you meant to hand in? @if ($assignment->isPastDue()) The due time has passed; write to your module coordinator. @else <a href="{{ route('hand-in.show', $assignment) }}">Hand in another</a> until {{ Clock::shown($assignment->due_at) }}. @endif</p>
@@ -18,11 +18,14 @@
                 <dt class="quiet small">Received</dt><dd class="mb-2">{{ $handin->received_at->copy()->setTimezone(Clock::zone())->format('D j M Y H:i:s') }}</dd>
                 <dt class="quiet small">Due</dt><dd class="mb-2">{{ Clock::shown($handin->due_at) }}</dd>
                 <dt class="quiet small">Attempt</dt><dd class="mb-2">{{ $handin->attempt }}</dd>
-                <dt class="quiet small">File</dt><dd class="mb-2 break-words">{{ $handin->original_name }}, {{ number_format($handin->bytes) }} bytes</dd>
-                <dt class="quiet small">SHA-256</dt><dd class="mb-2 break-all small">{{ $handin->sha256 }}</dd>
+                @foreach ($handin->files as $file)
+                    <dt class="quiet small">File{{ $handin->files->count() > 1 ? ' '.$file->position : '' }}</dt><dd class="mb-2 break-words"><a href="{{ route('receipts.file', [$handin, $file->position]) }}">{{ $file->original_name }}</a>, {{ number_format($file->bytes) }} bytes</dd>
+                    <dt class="quiet small">SHA-256</dt><dd class="mb-2 break-all small">{{ $file->sha256 }}</dd>
+                @endforeach
+                @if ($handin->files->count() > 1)<dt class="quiet small">SHA-256 of these sums, in order, a line each</dt><dd class="mb-2 break-all small">{{ $handin->sha256 }}</dd>@endif
                 <dt class="quiet small">Receipt</dt><dd class="mb-3 break-all small">{{ $handin->public_id }}</dd>
             </dl>
-            <a href="{{ route('receipts.file', $handin) }}">Download the file as it was received</a>
+            <p class="quiet small">Each file downloads as it was received.</p>
         </aside>
     </div>
 </x-page>

@@ -18,7 +18,7 @@
     $length = $a?->length_rule;
     $kinds = old('kinds', $a?->handin_kinds ?? [...array_column(App\Extraction\FileKind::cases(), 'value'), 'typed']);
     $inWords = [
-        'handin' => ($a?->handin_kinds === null ? 'any document or typed text' : $a->kindsInWords().($a->takesTyped() ? ' or typed' : '')).', up to '.($a?->max_megabytes ?? config('harbor.upload.max_megabytes')).' MB',
+        'handin' => (($a?->max_files ?? 1) > 1 ? "up to {$a->max_files} files: " : '').($a?->handin_kinds === null ? 'any document or typed text' : $a->kindsInWords().($a->takesTyped() ? ' or typed' : '')).', up to '.($a?->max_megabytes ?? config('harbor.upload.max_megabytes')).' MB',
         'costs' => implode('; ', array_filter([
             $late ? 'late: '.YoungHarbor\Core\Marks\LateRule::fromArray($late)->sentence() : 'late work is marked as late and costs nothing',
             $length ? YoungHarbor\Core\Marks\LengthRule::fromArray($length)->sentence() : '',
@@ -59,12 +59,15 @@
                     <x-field name="promised_on" label="Results promised for" type="date" :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ Clock::zone() }}.</p>
-                <details class="fold" {{ $fold('kinds', 'max_megabytes', 'kinds.0') }}>
+                <details class="fold" {{ $fold('kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
                     <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
                     <fieldset class="field"><legend class="label">Taken</legend>
                         <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::cases() as $kind)<label><input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true))> .{{ $kind->value }}</label>@endforeach<label><input type="checkbox" name="kinds[]" value="typed" @checked(in_array('typed', $kinds, true))> typed text</label></div>
                         @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means all.</p></fieldset>
-                    <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" />
+                    <div class="grid sm:grid-cols-2 gap-x-4">
+                        <x-field name="max_files" label="Files, at most" inputmode="numeric" :value="$a?->max_files ?? 1" hint="Several files become one script." />
+                        <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" />
+                    </div>
                 </details>
                 <details class="fold" {{ $fold('late_take', 'late_amount', 'late_grace', 'late_floor', 'word_limit', 'over_amount', 'over_step', 'over_grace', 'cap') }}>
                     <summary><b>Late, long, resit</b> <span class="quiet small">{{ $inWords['costs'] }}</span></summary>

@@ -31,9 +31,40 @@ final class HandInTest extends TestCase
             ->assertSee('The pans were drawn twice a day.')
             ->assertSee(hash('sha256', $bytes))
             ->assertSee('my essay.docx');
-        self::assertSame($bytes, Storage::get($handin->path));
+        self::assertSame($bytes, Storage::get($handin->files[0]->path));
         self::assertSame($bytes, $this->get(route('receipts.file', $handin))->streamedContent());
         self::assertFalse($handin->late);
+    }
+
+    public function test_several_files_become_one_script_and_each_is_on_the_receipt(): void
+    {
+        $this->module();
+        $assignment = $this->assignment(['max_files' => 2]);
+        $first = Files::document("# Walls\n\nThe wall was drawn twice.", 'docx');
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('Up to 2 files')->assertSee('multiple', false);
+        $this->post(route('hand-in.store', $assignment), ['files' => [Files::upload($first, 'wall.docx'), Files::upload('A note on tides.', "{$this->students[0]->name}.txt")]])->assertSessionHasNoErrors();
+        $handin = Handin::query()->sole();
+        self::assertSame([10, 2, "The wall was drawn twice.\n\nA note on tides."], [$handin->words, $handin->files->count(), substr($handin->text, strpos($handin->text, 'The wall') ?: 0)]);
+        self::assertStringContainsString('<h2>File 2</h2>', $handin->html);
+        self::assertStringNotContainsString($this->students[0]->name, $handin->html);
+        $sums = [hash('sha256', $first), hash('sha256', 'A note on tides.')];
+        self::assertSame(hash('sha256', "{$sums[0]}\n{$sums[1]}\n"), $handin->sha256);
+        $this->get(route('receipts.show', $handin))->assertSee($sums[0])->assertSee($sums[1])->assertSee($handin->sha256)->assertSee('wall.docx');
+        self::assertSame('A note on tides.', $this->get(route('receipts.file', [$handin, 2]))->streamedContent());
+        $this->get(route('receipts.file', [$handin, 3]))->assertNotFound();
+        $this->actingAs($this->students[1])->get(route('receipts.file', [$handin, 2]))->assertForbidden();
+    }
+
+    public function test_one_bad_file_of_several_is_named_and_none_is_taken(): void
+    {
+        $this->module();
+        $assignment = $this->assignment(['max_files' => 2]);
+        $kept = Storage::files('handins');
+        $this->actingAs($this->students[0])->post(route('hand-in.store', $assignment), ['files' => [Files::upload('Good words.', 'good.txt'), Files::upload('', 'empty.txt')]])->assertSessionHasErrors('file');
+        self::assertStringContainsString('empty.txt: This file is empty', session('errors')->first('file'));
+        $this->post(route('hand-in.store', $assignment), ['files' => [Files::upload('a', 'a.txt'), Files::upload('b', 'b.txt'), Files::upload('c', 'c.txt')]])->assertSessionHasErrors('file');
+        self::assertStringContainsString('2 files at most; you chose 3', session('errors')->first('file'));
+        self::assertSame([0, $kept], [Handin::query()->count(), Storage::files('handins')]);
     }
 
     public function test_until_the_due_time_a_later_attempt_takes_its_place_and_both_are_kept(): void

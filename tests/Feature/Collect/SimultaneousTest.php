@@ -94,8 +94,8 @@ final class SimultaneousTest extends TestCase
             str_repeat('a', 250).'.txt' => str_repeat('a', 196).'.txt',
         ] as $sent => $kept) {
             $handin = app(TakeHandIn::class)($assignment, $this->students[0], \Tests\Files::upload('Some words.', (string) $sent));
-            self::assertSame($kept, $handin->original_name);
-            self::assertMatchesRegularExpression('~\Ahandins/[0-9a-f-]{36}\z~', $handin->path);
+            self::assertSame($kept, $handin->files[0]->original_name);
+            self::assertMatchesRegularExpression('~\Ahandins/[0-9a-f-]{36}\z~', $handin->files[0]->path);
         }
     }
 }

@@ -15,6 +15,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -44,18 +45,21 @@ final class HandInController extends Controller
         $this->authorize('handIn', $assignment);
         $most = (int) config('harbor.upload.max_megabytes');
         $request->validate([
-            'file' => ['nullable', 'file', 'max:'.$most * 1024, 'required_without:typed_text'],
-            'typed_text' => ['nullable', 'string', 'max:400000', 'required_without:file'],
+            'file' => ['nullable', 'required_without_all:typed_text,files', 'file', 'max:'.$most * 1024],
+            'files' => ['nullable', 'array', 'max:20'], 'files.*' => ['file', 'max:'.$most * 1024],
+            'typed_text' => ['nullable', 'string', 'max:400000'],
         ], [
             'file.max' => "This file is larger than {$most} MB. Hand in the text alone; pictures can usually be made smaller in your writing program.",
             'file.uploaded' => "The file did not arrive whole, or is larger than {$most} MB. Choose it again.",
-            'file.required_without' => 'Choose a file, or type your text.',
-            'typed_text.required_without' => 'Choose a file, or type your text.',
+            'file.required_without_all' => 'Choose a file, or type your text.',
+            'files.*.max' => "One of these files is larger than {$most} MB. Nothing was handed in.",
+            'files.*.uploaded' => "One of these files did not arrive whole, or is larger than {$most} MB. Choose them again.",
             'typed_text.max' => 'This text is longer than 400,000 characters; hand it in as a file.',
         ]);
-        $file = $request->file('file');
+        $files = array_values(Arr::wrap($request->file('files')));
+        $file = $files === [] ? $request->file('file') : $files;
         try {
-            $handin = $handIn($assignment, $this->person($request), $file instanceof UploadedFile ? $file : (string) $request->input('typed_text'));
+            $handin = $handIn($assignment, $this->person($request), is_array($file) || $file instanceof UploadedFile ? $file : (string) $request->input('typed_text'));
         } catch (Refusal $e) {
             throw ValidationException::withMessages(['file' => $e->getMessage().' What you handed in before, if anything, still counts.']);
         }
@@ -70,10 +74,12 @@ final class HandInController extends Controller
         return view('collect.receipt', ['handin' => $handin, 'assignment' => $handin->script->assignment]);
     }
 
-    public function download(Handin $handin): StreamedResponse
+    public function download(Handin $handin, int $number = 1): StreamedResponse
     {
         $this->authorize('view', $handin);
 
-        return Storage::download($handin->path, $handin->original_name, ['Content-Type' => 'application/octet-stream']);
+        $file = $handin->files->firstWhere('position', $number) ?? abort(404);
+
+        return Storage::download($file->path, $file->original_name, ['Content-Type' => 'application/octet-stream']);
     }
 }
