@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\HandInBy;
 use App\Enums\OverlapSeen;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
@@ -48,6 +49,7 @@ use YoungHarbor\Core\Moderation\SettleRule;
  * @property list<string>|null $handin_kinds
  * @property int $max_megabytes
  * @property int $max_files
+ * @property HandInBy $handin_by
  * @property Carbon|null $names_revealed_at
  * @property int $lock_version
  * @property-read Module $module
@@ -69,7 +71,7 @@ final class Assignment extends Model
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'bands' => 'array',
-            'second_marking' => 'boolean', 'formative' => 'boolean', 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
+            'second_marking' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
             'late_rule' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }

@@ -19,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $public_id
  * @property int $script_id
  * @property int $attempt
+ * @property int $handed_in_by
  * @property int $bytes
  * @property string $sha256
  * @property int $words
@@ -31,6 +32,7 @@ use Illuminate\Support\Carbon;
  * @property-read Collection<int, HandinFile> $files
  * @property-read Script $script
  * @property-read OverlapReport|null $report
+ * @property-read User $by
  */
 final class Handin extends Model
 {
@@ -49,6 +51,14 @@ final class Handin extends Model
     public function script(): BelongsTo
     {
         return $this->belongsTo(Script::class);
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'handed_in_by');
     }
 
     /**

@@ -23,6 +23,8 @@ use YoungHarbor\Core\Standing;
  * @property int $assignment_id
  * @property int $student_id
  * @property string $code
+ * @property string|null $group_name
+ * @property int|null $lead_id
  * @property int|null $current_handin_id
  * @property string|null $held_reason
  * @property Carbon|null $brief_opened_at
@@ -112,6 +114,38 @@ final class Script extends Model
         return $this->hasMany(Proposal::class);
     }
 
+    /**
+     * @return BelongsTo<self, $this>
+     */
+    public function lead(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'lead_id');
+    }
+
+    /** The script whose marks count for this one: its own, or that of its group. */
+    public function marked(): self
+    {
+        return $this->lead_id === null ? $this : $this->lead ?? $this;
+    }
+
+    /**
+     * The scripts of the group, this one included; alone when there is none.
+     *
+     * @return Collection<int, self>
+     */
+    public function group(): Collection
+    {
+        return self::query()->where('assignment_id', $this->assignment_id)
+            ->where(fn ($query) => $this->group_name === null ? $query->whereKey($this->id) : $query->where('group_name', $this->group_name))
+            ->with('student')->orderBy('id')->get();
+    }
+
+    /** The names of everyone whose work it is. */
+    public function names(): string
+    {
+        return $this->group_name === null ? $this->student->name : $this->group()->map(fn (self $script) => $script->student->name)->implode(', ');
+    }
+
     public function mark(Part $part): ?Mark
     {
         return $this->marks->first(fn (Mark $mark) => $mark->part === $part);
@@ -120,20 +154,22 @@ final class Script extends Model
     /** The mark as it goes out: settled, lowered or capped as the assignment says, rounded once. Needs a settlement. */
     public function finalMark(int $decimals): FinalMark
     {
-        assert($this->settlement !== null);
+        $settlement = $this->marked()->settlement;
+        assert($settlement !== null);
         $in = $this->currentHandin;
 
         return FinalMark::of(
-            $this->settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
+            $settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
             $in === null ? 0 : (int) max(0, $in->due_at->diffInSeconds($in->received_at)), $in->words ?? 0,
         );
     }
 
-    /** Where the script is. Needs `marks`, `settlement` and `result` loaded when many are asked. */
+    /** Where the script is. Needs `marks`, `settlement`, `result` and the same of `lead` loaded when many are asked. */
     public function standing(): Standing
     {
-        $first = $this->mark(Part::First);
-        $second = $this->mark(Part::Second);
+        $marked = $this->marked();
+        $first = $marked->mark(Part::First);
+        $second = $marked->mark(Part::Second);
 
         return Standing::of(
             handedIn: $this->current_handin_id !== null,
@@ -142,7 +178,7 @@ final class Script extends Model
             secondWanted: $second !== null,
             secondBegun: $second?->begun_at !== null,
             secondDone: $second?->done_at !== null,
-            agreed: $this->settlement !== null,
+            agreed: $marked->settlement !== null,
             held: $this->held_reason !== null,
             released: $this->result !== null,
         );

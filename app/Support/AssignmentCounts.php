@@ -26,10 +26,12 @@ final class AssignmentCounts
     {
         $assignments = collect($assignments)->keyBy('id');
         $rows = DB::table('scripts as s')
-            ->leftJoin('overlap_reports as o', 'o.handin_id', '=', 's.current_handin_id')
-            ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', 's.id')->where('f.part', 'first'))
-            ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', 's.id')->where('m.part', 'second'))
-            ->leftJoin('settlements as t', 't.script_id', '=', 's.id')
+            // With one mark a group, the marks and the report of the group's script count for each member.
+            ->leftJoin('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)'))
+            ->leftJoin('overlap_reports as o', 'o.handin_id', '=', 'l.current_handin_id')
+            ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', 'l.id')->where('f.part', 'first'))
+            ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', 'l.id')->where('m.part', 'second'))
+            ->leftJoin('settlements as t', 't.script_id', '=', 'l.id')
             ->leftJoin('results as r', 'r.script_id', '=', 's.id')
             ->whereIn('s.assignment_id', $assignments->keys())
             ->groupBy('s.assignment_id')
@@ -41,7 +43,7 @@ final class AssignmentCounts
                 COUNT(DISTINCT f.marker_id) AS tutors,
                 COALESCE(SUM(f.done_at IS NOT NULL), 0) AS first_done,
                 COALESCE(SUM(m.done_at IS NOT NULL), 0) AS second_done,
-                COALESCE(SUM(f.done_at IS NOT NULL AND m.done_at IS NOT NULL AND t.id IS NULL), 0) AS to_settle,
+                COALESCE(SUM(s.lead_id IS NULL AND f.done_at IS NOT NULL AND m.done_at IS NOT NULL AND t.id IS NULL), 0) AS to_settle,
                 COALESCE(SUM(t.id IS NOT NULL), 0) AS agreed,
                 COALESCE(SUM(s.held_reason IS NOT NULL AND r.id IS NULL), 0) AS held,
                 COALESCE(SUM(r.id IS NOT NULL), 0) AS released")

@@ -92,6 +92,7 @@ return new class extends Migration
             $table->json('late_rule')->nullable();
             $table->json('length_rule')->nullable();
             $table->decimal('cap', 5, 2)->nullable()->comment('most marks a resit can give');
+            $table->enum('handin_by', ['each', 'group', 'group one by one'])->default('each');
             $table->json('handin_kinds')->nullable()->comment('kinds of files taken; null for all that can be read');
             $table->unsignedTinyInteger('max_megabytes')->default(20);
             $table->unsignedTinyInteger('max_files')->default(1);

@@ -16,18 +16,22 @@ return new class extends Migration
             $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
             $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
             $table->string('code', 20);
+            $table->string('group_name', 60)->nullable();
+            $table->foreignId('lead_id')->nullable()->constrained('scripts')->restrictOnDelete()->comment('the script of the group that is marked, when it has one mark');
             $table->foreignId('current_handin_id')->nullable();
             $table->text('held_reason')->nullable();
             $table->dateTime('brief_opened_at')->nullable();
             $table->timestamps();
             $table->unique(['assignment_id', 'student_id']);
             $table->unique(['assignment_id', 'code']);
+            $table->index(['assignment_id', 'group_name']);
         });
         Schema::create('handins', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->unsignedSmallInteger('attempt');
+            $table->foreignId('handed_in_by')->constrained('users')->comment('the student, or a member of their group');
             $table->unsignedBigInteger('bytes');
             $table->char('sha256', 64)->comment('of the file; of several files, of their sums in order, a line each');
             $table->unsignedInteger('words');

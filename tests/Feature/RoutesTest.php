@@ -35,7 +35,7 @@ final class RoutesTest extends TestCase
         'bands.index' => 'coordinator', 'bands.create' => 'coordinator', 'bands.store' => 'coordinator', 'bands.edit' => 'coordinator', 'bands.update' => 'coordinator',
         'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
-        'collect.index' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
+        'collect.index' => 'coordinator', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
         'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.show' => 'coordinator tutor',
         'share-out.index' => 'coordinator', 'share-out.store' => 'coordinator', 'scripts.name' => 'coordinator',
         'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',

@@ -49,12 +49,12 @@ final class TakeHandIn
         $this->refuseOutOfTime($assignment, $this->scriptOf($assignment, $student));
         $pieces = $this->pieces($assignment, is_array($work) ? $work : [$work]);
         $extracted = $this->together($pieces);
-        [$html, $text, $hidden] = $this->masked($extracted, $student);
+        $mates = $this->matesOf($assignment, $student);
+        [$html, $text, $hidden] = $this->masked($extracted, [$student, ...$mates]);
         $notes = $extracted->notes;
         if ($hidden > 0) {
-            $notes[] = $hidden === 1
-                ? 'Your name or number stands in the text once; markers see “'.Mask::SHOWN.'” there.'
-                : "Your name or number stands in the text {$hidden} times; markers see “".Mask::SHOWN.'” there.';
+            $whose = $mates === [] ? 'Your name or number stands' : 'Names or numbers of your group stand';
+            $notes[] = "{$whose} in the text ".($hidden === 1 ? 'once' : "{$hidden} times").'; markers see “'.Mask::SHOWN.'” there.';
         }
         $sums = array_map(fn (array $piece) => hash('sha256', $piece['bytes']), $pieces);
         $paths = array_map(fn () => 'handins/'.Str::uuid()->toString(), $pieces);
@@ -62,35 +62,44 @@ final class TakeHandIn
             Storage::put($paths[$n], $piece['bytes']);
         }
         try {
-            return DB::transaction(function () use ($assignment, $student, $received, $pieces, $paths, $sums, $html, $text, $notes): Handin {
-                $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
-                $this->refuseOutOfTime($assignment, $script);
-                $handin = Handin::query()->create([
-                    'script_id' => $script->id,
-                    'attempt' => (int) $script->handins()->max('attempt') + 1,
-                    'bytes' => array_sum(array_map(fn (array $piece) => strlen($piece['bytes']), $pieces)),
-                    'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
-                    'words' => array_sum(array_map(fn (array $piece) => $piece['read']->words, $pieces)),
-                    'text' => $text,
-                    'html' => $html,
-                    'notes' => $notes,
-                    'due_at' => $assignment->due_at,
-                    'late' => $received->gt($assignment->due_at),
-                    'received_at' => $received,
-                ]);
-                foreach ($pieces as $n => $piece) {
-                    $handin->files()->create([
-                        'position' => $n + 1, 'kind' => $piece['read']->kind->value, 'original_name' => $piece['name'], 'path' => $paths[$n],
-                        'bytes' => strlen($piece['bytes']), 'sha256' => $sums[$n], 'words' => $piece['read']->words,
+            return DB::transaction(function () use ($assignment, $student, $mates, $received, $pieces, $paths, $sums, $html, $text, $notes): Handin {
+                // One at a time for the whole group, in the same order whoever of them hands in.
+                $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', array_map(fn (User $member) => $member->id, [$student, ...$mates]))->orderBy('id')->lockForUpdate()->get();
+                $own = null;
+                foreach ($scripts as $script) {
+                    $this->refuseOutOfTime($assignment, $script);
+                    $handin = $script->handins()->create([
+                        'attempt' => (int) $script->handins()->max('attempt') + 1,
+                        'handed_in_by' => $student->id,
+                        'bytes' => array_sum(array_map(fn (array $piece) => strlen($piece['bytes']), $pieces)),
+                        'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
+                        'words' => array_sum(array_map(fn (array $piece) => $piece['read']->words, $pieces)),
+                        'text' => $text,
+                        'html' => $html,
+                        'notes' => $notes,
+                        'due_at' => $assignment->due_at,
+                        'late' => $received->gt($assignment->due_at),
+                        'received_at' => $received,
                     ]);
+                    foreach ($pieces as $n => $piece) {
+                        $handin->files()->create([
+                            'position' => $n + 1, 'kind' => $piece['read']->kind->value, 'original_name' => $piece['name'], 'path' => $paths[$n],
+                            'bytes' => strlen($piece['bytes']), 'sha256' => $sums[$n], 'words' => $piece['read']->words,
+                        ]);
+                    }
+                    $script->update(['current_handin_id' => $handin->id]);
+                    $own = $script->student_id === $student->id ? $handin : $own;
+                    // With one mark a group, one of its scripts is compared for all.
+                    if ($script->lead_id === null) {
+                        OverlapReport::query()->create(['handin_id' => $handin->id]);
+                        CompareHandin::dispatch($handin->id)->afterCommit();
+                    }
                 }
-                $script->update(['current_handin_id' => $handin->id]);
-                OverlapReport::query()->create(['handin_id' => $handin->id]);
+                assert($own instanceof Handin);
                 // A line about a person carries no script code.
-                $this->logbook->write('handed in', $assignment->title, ['attempt' => $handin->attempt, 'files' => count($pieces), 'sha256' => $handin->sha256, 'late' => $handin->late], null, $assignment, $student);
-                CompareHandin::dispatch($handin->id)->afterCommit();
+                $this->logbook->write('handed in', $assignment->title, ['attempt' => $own->attempt, 'files' => count($pieces), 'sha256' => $own->sha256, 'late' => $own->late] + ($mates === [] ? [] : ['for' => count($mates) + 1]), null, $assignment, $student);
 
-                return $handin;
+                return $own;
             });
         } catch (\Throwable $e) {
             Storage::delete($paths);
@@ -168,6 +177,19 @@ final class TakeHandIn
         return new Extracted($pieces[0]['read']->kind, $html, $text, array_sum(array_map(fn (array $piece) => $piece['read']->words, $pieces)), $notes);
     }
 
+    /**
+     * The other members of the student's group; none when each hands in alone.
+     *
+     * @return list<User>
+     */
+    private function matesOf(Assignment $assignment, User $student): array
+    {
+        $script = $this->scriptOf($assignment, $student);
+
+        return ! $assignment->handin_by->isGroup() || $script->group_name === null ? []
+            : array_values($script->group()->where('student_id', '<>', $student->id)->map(fn (Script $mate) => $mate->student)->all());
+    }
+
     private function scriptOf(Assignment $assignment, User $student): Script
     {
         return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->first()
@@ -187,16 +209,22 @@ final class TakeHandIn
     }
 
     /**
+     * @param  list<User>  $authors
      * @return array{string, string, int}
      */
-    private function masked(Extracted $extracted, User $student): array
+    private function masked(Extracted $extracted, array $authors): array
     {
-        $mask = new Mask($student->name, $student->number, $student->email);
+        [$html, $text] = [$extracted->html, $extracted->text];
         $hidden = 0;
-        $text = $mask->hide($extracted->text, $hidden);
-        $inHtml = 0;
+        foreach ($authors as $author) {
+            $mask = new Mask($author->name, $author->number, $author->email);
+            $inText = $inHtml = 0;
+            $text = $mask->hide($text, $inText);
+            $html = $this->cleaner->mask($html, $mask, $inHtml);
+            $hidden += max($inText, $inHtml);
+        }
 
-        return [$this->cleaner->mask($extracted->html, $mask, $inHtml), $text, max($hidden, $inHtml)];
+        return [$html, $text, $hidden];
     }
 
     /** A file's name is shown back to its student only; control characters and paths have no place in it. */

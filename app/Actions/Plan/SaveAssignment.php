@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Collect\SetGroups;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
@@ -45,6 +46,9 @@ final class SaveAssignment
             if ($changed !== []) {
                 $stored->lock_version++;
                 $stored->save();
+                if (in_array('handin_by', $changed, true)) {
+                    SetGroups::lead($stored);
+                }
                 $details = ['changed' => $changed];
                 if (in_array('due_at', $changed, true) && $stored->isPublished()) {
                     $details['no longer late'] = $this->forgiveLateness($stored);
@@ -97,6 +101,9 @@ final class SaveAssignment
             }
         }
         if ($stored->scripts()->whereNotNull('current_handin_id')->exists()) {
+            if ($stored->isDirty('handin_by')) {
+                throw new Refused('Work has come in, so who hands in and who gets a mark for it can no longer change.', 'handin_by');
+            }
             $before = (new Assignment)->forceFill(['handin_kinds' => $this->kindsBefore($stored)]);
             $lost = array_udiff($before->fileKinds(), $stored->fileKinds(), fn ($a, $b) => $a->value <=> $b->value);
             if ($lost !== [] || ($before->takesTyped() && ! $stored->takesTyped()) || $stored->max_megabytes < (int) $stored->getOriginal('max_megabytes') || $stored->max_files < (int) $stored->getOriginal('max_files')) {

@@ -39,7 +39,7 @@ final class ReleaseResults
             $scripts = Script::query()->where('assignment_id', $assignment->id)
                 ->when($codes !== null, fn ($query) => $query->whereIn('code', $codes))
                 ->orderBy('code')->lockForUpdate()->get();
-            $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin']);
+            $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin', 'lead.marks.rubricVersion', 'lead.settlement']);
             $ready = $scripts->filter(fn (Script $script) => $script->standing() === Standing::Agreed);
             $this->refuseUnready($codes, $scripts, $ready);
             foreach ($ready as $script) {

@@ -30,8 +30,9 @@ final class ResultDocument
      */
     public function of(Script $script): array
     {
-        $first = $script->mark(Part::First);
-        $settlement = $script->settlement;
+        $marked = $script->marked();
+        $first = $marked->mark(Part::First);
+        $settlement = $marked->settlement;
         assert($first instanceof Mark && $settlement instanceof Settlement);
         $rubric = $first->rubricVersion->toCore();
         $scale = $script->assignment->scale();
@@ -55,7 +56,8 @@ final class ResultDocument
                 ] : []),
                 'late' => $script->currentHandin->late ?? false,
                 'points_shown' => $rubric->pointsShown && $isMarked,
-                'two_marks' => $script->marks->count() > 1,
+                'two_marks' => $marked->marks->count() > 1,
+                'group' => $script->group_name === null ? null : $script->names(),
                 'general_comment' => $first->general_comment,
                 'criteria' => array_map(fn (Criterion $criterion) => [...$this->criterion($criterion, $first, $score->lines), ...($isMarked ? [] : ['weight' => null, 'points' => null])], $rubric->criteria),
             ],

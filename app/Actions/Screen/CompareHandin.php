@@ -46,7 +46,7 @@ final class CompareHandin
         $report->update(['state' => ReportState::Running, 'failure' => null, 'compared' => 0, 'to_compare' => 0]);
         $words = Words::of($handin->text)->normalForms();
         $outdated = $indexing ? $this->index($handin, $script, $words) : [];
-        $candidates = $this->candidates($handin, $script->assignment_id);
+        $candidates = $this->candidates($handin, $script->assignment_id, $script->group_name);
         $report->update(['to_compare' => $candidates->count()]);
         $runs = $this->runs($words, $candidates, $report, $script->assignment->overlap_min_words);
         $this->store($report, new Report(count($words), Credit::share($runs)));
@@ -84,7 +84,7 @@ final class CompareHandin
     /**
      * @return Collection<int, int> hand-ins of other scripts that share at least one fingerprint
      */
-    private function candidates(Handin $handin, int $assignmentId): Collection
+    private function candidates(Handin $handin, int $assignmentId, ?string $group): Collection
     {
         return DB::table('overlap_prints as mine')
             ->join('overlap_prints as other', fn (JoinClause $join) => $join
@@ -92,6 +92,8 @@ final class CompareHandin
                 ->on('other.hash', '=', 'mine.hash')
                 ->on('other.handin_id', '!=', 'mine.handin_id'))
             ->join('scripts', 'scripts.current_handin_id', '=', 'other.handin_id')
+            // What a group handed in together is no overlap.
+            ->when($group, fn ($query) => $query->where(fn ($query) => $query->whereNull('scripts.group_name')->orWhere('scripts.group_name', '<>', $group)))
             ->where('mine.handin_id', $handin->id)
             ->where('mine.assignment_id', $assignmentId)
             ->distinct()->orderBy('other.handin_id')->pluck('other.handin_id')->map(fn ($id) => (int) $id);

@@ -85,7 +85,7 @@ final class ApplyPlan
      */
     private function open(Assignment $assignment): Builder
     {
-        return Script::query()->where('assignment_id', $assignment->id)->whereNotNull('current_handin_id')->whereDoesntHave('marks');
+        return Script::query()->where('assignment_id', $assignment->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->whereDoesntHave('marks');
     }
 
     private function give(Assignment $assignment, Script $script, Part $part, int $markerId): void

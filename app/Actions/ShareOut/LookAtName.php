@@ -6,7 +6,6 @@ namespace App\Actions\ShareOut;
 
 use App\Logbook\Logbook;
 use App\Models\Script;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -18,10 +17,13 @@ final class LookAtName
     {
     }
 
-    public function __invoke(Script $script, string $reason): User
+    /**
+     * @return string the student's name, or the names of a group
+     */
+    public function __invoke(Script $script, string $reason): string
     {
         DB::transaction(fn () => $this->logbook->write('looked at the name behind a script', $script->code, ['reason' => $reason], null, $script->assignment));
 
-        return $script->student;
+        return $script->names();
     }
 }

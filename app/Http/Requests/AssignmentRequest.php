@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Enums\HandInBy;
 use App\Enums\OverlapSeen;
 use App\Enums\RubricState;
 use App\Extraction\FileKind;
@@ -80,6 +81,7 @@ final class AssignmentRequest extends FormRequest
             'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::cases(), 'value'), Assignment::TYPED])],
             'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
             'max_files' => ['nullable', 'integer', 'min:1', 'max:10'],
+            'handin_by' => ['nullable', Rule::enum(HandInBy::class)],
             'lock_version' => ['nullable', 'integer'],
         ];
     }
@@ -146,6 +148,7 @@ final class AssignmentRequest extends FormRequest
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,
+            'handin_by' => HandInBy::tryFrom((string) $this->input('handin_by')) ?? HandInBy::Each,
             'handin_kinds' => $this->kinds(),
         ];
         // An assignment keeps the version it was given, even when its rubric has a newer one.

@@ -23,6 +23,9 @@
                     @if ($rules->cap)<li>A resit: {{ YoungHarbor\Core\Marks\Figure::plain($rules->cap) }} marks at most.</li>@endif
                 </ul>
             @endif
+            @if ($assignment->handin_by->isGroup())
+                <p class="mb-4">@if ($script?->group_name)Your group, {{ $script->group_name }}: <b>{{ $script->names() }}</b>. Any of you can hand in for all, and each gets a receipt. {{ $assignment->handin_by === App\Enums\HandInBy::GroupOneMark ? 'You get one mark together.' : 'Each of you is marked on their own.' }}@else You hand in as {{ $assignment->handin_by->label() }}.@if ($script) You are in no group yet; what you hand in is yours alone. @endif @endif</p>
+            @endif
             <h2 class="mb-2">The brief</h2>
             <div class="text mb-6">@foreach (preg_split('/\n\s*\n/', trim($assignment->brief)) as $paragraph)<p>{!! nl2br(e($paragraph)) !!}</p>@endforeach</div>
             @if ($assignment->templates->isNotEmpty())
@@ -42,7 +45,7 @@
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
                     <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ number_format($current->words) }} words</p>
-                    <p class="quiet small">{{ $current->names() }}</p>
+                    <p class="quiet small">{{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? '' : ', handed in by '.$current->by->name }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
                 </div>
             @endif

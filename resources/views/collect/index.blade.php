@@ -7,6 +7,7 @@
     @if ($groups['']->isEmpty())
         <x-empty title="Nobody to collect from">{{ $assignment->isPublished() ? 'There is no student in this module yet. Add them under People.' : 'Students are listed here once the assignment is open to them.' }}</x-empty>
     @else
+        @if ($assignment->handin_by->isGroup())<p class="mb-3">Handed in by {{ $assignment->handin_by->label() }}. <a href="{{ route('groups.index', $assignment) }}">The groups</a></p>@endif
         <div class="chips mb-3">
             @foreach ($names as $key => $name)
                 <a href="{{ route('collect.index', [$assignment, 'show' => $key ?: null]) }}" aria-current="{{ $filter === $key ? 'true' : 'false' }}">{{ $name }} {{ $groups[$key]->count() }}</a>
@@ -18,7 +19,7 @@
                 @forelse ($scripts as $script)
                     @php($in = $script->currentHandin)
                     <tr>
-                        <td class="font-bold">{{ $script->student->name }}</td>
+                        <td><b>{{ $script->student->name }}</b>@if ($script->group_name) <span class="quiet small">{{ $script->group_name }}</span>@endif</td>
                         <td>{{ $script->student->number }}</td>
                         <td>{{ $script->brief_opened_at ? Clock::shown($script->brief_opened_at) : 'not yet' }}</td>
                         <td>{{ $in ? Clock::shown($in->received_at) : 'not yet' }}</td>

@@ -17,6 +17,7 @@
             <dl class="mt-2">
                 <dt class="quiet small">Received</dt><dd class="mb-2">{{ $handin->received_at->copy()->setTimezone(Clock::zone())->format('D j M Y H:i:s') }}</dd>
                 <dt class="quiet small">Due</dt><dd class="mb-2">{{ Clock::shown($handin->due_at) }}</dd>
+                @if ($handin->handed_in_by !== $handin->script->student_id)<dt class="quiet small">By</dt><dd class="mb-2">{{ $handin->by->name }}, for your group</dd>@endif
                 <dt class="quiet small">Attempt</dt><dd class="mb-2">{{ $handin->attempt }}</dd>
                 @foreach ($handin->files as $file)
                     <dt class="quiet small">File{{ $handin->files->count() > 1 ? ' '.$file->position : '' }}</dt><dd class="mb-2 break-words"><a href="{{ route('receipts.file', [$handin, $file->position]) }}">{{ $file->original_name }}</a>, {{ number_format($file->bytes) }} bytes</dd>

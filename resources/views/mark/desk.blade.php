@@ -10,7 +10,7 @@
         <section class="script" aria-label="The script" tabindex="0">
             <div class="sticky top-0 bg-paper flex flex-wrap items-baseline gap-x-5 py-2 mb-4 border-b border-rule z-10">
                 <b class="code">{{ $script->code }}</b>
-                @if ($assignment->namesRevealed())<span>{{ $script->student->name }}</span>@endif
+                @if ($assignment->namesRevealed())<span>{{ $script->names() }}</span>@endif
                 <span class="quiet">your mark is the {{ $mark->part->value }}</span>
                 <span class="quiet">{{ number_format($mark->handin->words) }} words</span>
                 <button class="link" type="button" data-opens="brief" data-key="b">brief</button>

@@ -16,7 +16,7 @@
                 @foreach ($marks as $mark)
                     <tr>
                         <td><a class="code" href="{{ route('mark.desk', $mark) }}">{{ $mark->script->code }}</a></td>
-                        @if ($assignment->namesRevealed())<td>{{ $mark->script->student->name }}</td>@endif
+                        @if ($assignment->namesRevealed())<td>{{ $mark->script->names() }}</td>@endif
                         <td>{{ $mark->part->value }}</td>
                         <td class="num">{{ number_format($mark->handin->words) }}</td>
                         <td class="num font-bold">{{ $mark->shownTotal() ?? '' }}</td>

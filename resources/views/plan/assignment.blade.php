@@ -18,7 +18,7 @@
     $length = $a?->length_rule;
     $kinds = old('kinds', $a?->handin_kinds ?? [...array_column(App\Extraction\FileKind::cases(), 'value'), 'typed']);
     $inWords = [
-        'handin' => (($a?->max_files ?? 1) > 1 ? "up to {$a->max_files} files: " : '').($a?->handin_kinds === null ? 'any document or typed text' : $a->kindsInWords().($a->takesTyped() ? ' or typed' : '')).', up to '.($a?->max_megabytes ?? config('harbor.upload.max_megabytes')).' MB',
+        'handin' => (($a?->handin_by->isGroup() ?? false) ? $a->handin_by->label().': ' : '').(($a?->max_files ?? 1) > 1 ? "up to {$a->max_files} files: " : '').($a?->handin_kinds === null ? 'any document or typed text' : $a->kindsInWords().($a->takesTyped() ? ' or typed' : '')).', up to '.($a?->max_megabytes ?? config('harbor.upload.max_megabytes')).' MB',
         'costs' => implode('; ', array_filter([
             $late ? 'late: '.YoungHarbor\Core\Marks\LateRule::fromArray($late)->sentence() : 'late work is marked as late and costs nothing',
             $length ? YoungHarbor\Core\Marks\LengthRule::fromArray($length)->sentence() : '',
@@ -59,8 +59,9 @@
                     <x-field name="promised_on" label="Results promised for" type="date" :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ Clock::zone() }}.</p>
-                <details class="fold" {{ $fold('kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
+                <details class="fold" {{ $fold('handin_by', 'kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
                     <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
+                    <x-choice name="handin_by" label="Handed in by" :options="collect(App\Enums\HandInBy::cases())->mapWithKeys(fn ($by) => [$by->value => $by->label()])->all()" :value="$a?->handin_by->value ?? 'each'" hint="Groups are made under Collect once the assignment is open." />
                     <fieldset class="field"><legend class="label">Taken</legend>
                         <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::cases() as $kind)<label><input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true))> .{{ $kind->value }}</label>@endforeach<label><input type="checkbox" name="kinds[]" value="typed" @checked(in_array('typed', $kinds, true))> typed text</label></div>
                         @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means all.</p></fieldset>

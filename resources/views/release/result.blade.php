@@ -13,6 +13,7 @@
                 @else
                     <h2>Feedback without a mark</h2>
                 @endisset
+                @if ($d['group'] ?? null)<p class="quiet small">handed in together: {{ $d['group'] }}</p>@endif
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
                 @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />

@@ -24,10 +24,10 @@ final class ReleaseController extends Controller
     public function index(Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result', 'currentHandin:id,script_id,words,due_at,received_at'])->orderBy('code')->get();
+        $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result', 'currentHandin:id,script_id,words,due_at,received_at', 'lead.marks', 'lead.settlement'])->orderBy('code')->get();
         $standings = $scripts->mapWithKeys(fn (Script $script) => [$script->code => $script->standing()])->all();
         $decimals = $assignment->rubricVersion?->toCore()->decimals ?? 1;
-        $finals = $scripts->filter(fn (Script $script) => $script->settlement !== null)
+        $finals = $scripts->filter(fn (Script $script) => $script->marked()->settlement !== null)
             ->mapWithKeys(fn (Script $script) => [$script->code => $script->setRelation('assignment', $assignment)->finalMark($decimals)]);
 
         return view('release.index', [

@@ -23,7 +23,7 @@ final class ScreenController extends Controller
     public function index(Request $request, Assignment $assignment): View|Response
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->whereNotNull('current_handin_id')
+        $scripts = $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')
             ->with(['currentHandin:id,script_id,words', 'currentHandin.report' => fn ($query) => $query->withCount('runs')])
             ->get()->sortBy([
                 fn (Script $a, Script $b) => (float) ($b->currentHandin?->report->share ?? -1) <=> (float) ($a->currentHandin?->report->share ?? -1),

@@ -45,7 +45,7 @@ final class ShareOutController extends Controller
             'assignment' => $assignment, 'tutors' => $tutors, 'seed' => $seed, 'preview' => $preview, 'fault' => $fault,
             'chosen' => $request->has('seed') ? array_map(fn (User $user) => $user->public_id, $chosen) : $tutors->where('role', Role::Tutor)->map(fn (Membership $m) => $m->user->public_id)->values()->all(),
             'shared' => $assignment->scripts()->whereHas('marks')->with('marks.marker:id,name,public_id')->orderBy('code')->get(),
-            'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereDoesntHave('marks')->count(),
+            'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')->whereDoesntHave('marks')->count(),
         ]);
     }
 
@@ -67,9 +67,9 @@ final class ShareOutController extends Controller
     {
         $this->authorize('coordinate', $script);
         $fields = $request->validate(['reason' => ['required', 'string', 'min:5', 'max:500']], ['reason.*' => 'Say in a few words why you need the name; it is written in the logbook.']);
-        $student = $look($script, $fields['reason']);
+        $names = $look($script, $fields['reason']);
 
-        return back()->with('said', "{$script->code} is {$student->name}. This look is in the logbook.");
+        return back()->with('said', "{$script->code} is {$names}. This look is in the logbook.");
     }
 
     /**

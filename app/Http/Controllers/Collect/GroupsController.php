@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Collect;
+
+use App\Actions\Collect\SetGroups;
+use App\Http\Controllers\Controller;
+use App\Models\Assignment;
+use App\Models\Script;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use YoungHarbor\Core\Allocation\RandomGroups;
+use YoungHarbor\Core\Formats\Delimited;
+use YoungHarbor\Core\Input\InvalidInput;
+
+/**
+ * The groups that hand in together: written line by line, or drawn.
+ */
+final class GroupsController extends Controller
+{
+    public function index(Assignment $assignment): View
+    {
+        $this->authorize('coordinate', $assignment);
+        $scripts = $assignment->scripts()->with('student:id,name,number,email')->get()->sortBy(fn (Script $script) => [$script->group_name ?? "\u{FFFF}", $script->student->name]);
+
+        return view('collect.groups', [
+            'assignment' => $assignment, 'scripts' => $scripts,
+            'lines' => $scripts->map(fn (Script $script) => "{$script->student->email}, {$script->group_name}")->implode("\n"),
+        ]);
+    }
+
+    /** A line a student: mail address or number, then the group; nothing after the comma for none. */
+    public function store(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $request->validate(['lines' => ['required', 'string', 'max:200000']], ['lines.required' => 'Write a line for each student: mail address or number, comma, group.']);
+        $scripts = $assignment->scripts()->with('student:id,name,number,email')->get();
+        $byName = [];
+        foreach ($scripts as $script) {
+            $byName[mb_strtolower($script->student->email)] = $byName[mb_strtolower((string) $script->student->number)] = $script->student_id;
+        }
+        $groups = [];
+        $faults = [];
+        foreach (Delimited::rows($request->string('lines')->toString()) as $n => $cells) {
+            $who = mb_strtolower(trim($cells[0]));
+            $group = trim($cells[1] ?? '');
+            match (true) {
+                ! isset($byName[$who]) || $who === '' => $faults[] = 'Line '.($n + 1).": nobody here has the mail address or number “{$cells[0]}”.",
+                isset($groups[$byName[$who]]) => $faults[] = 'Line '.($n + 1).": “{$cells[0]}” stands twice.",
+                mb_strlen($group) > 60 => $faults[] = 'Line '.($n + 1).': a group’s name has 60 characters at most.',
+                default => $groups[$byName[$who]] = $group,
+            };
+        }
+        if ($faults !== []) {
+            return back()->withInput()->withErrors(['lines' => ['Nothing was changed.', ...array_slice($faults, 0, 20)]]);
+        }
+        $set($assignment, array_filter($groups, fn (string $group) => $group !== ''), ['by' => 'hand']);
+
+        return redirect()->route('groups.index', $assignment)->with('said', 'The groups are set.');
+    }
+
+    public function draw(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $fields = $request->validate(['size' => ['required', 'integer'], 'seed' => ['required', 'integer', 'min:0', 'max:2147483647']]);
+        try {
+            $students = $assignment->scripts()->pluck('student_id')->map(fn (mixed $id) => (int) $id)->values()->all();
+            $drawn = RandomGroups::of($students, (int) $fields['size'], (int) $fields['seed']);
+        } catch (InvalidInput $e) {
+            return back()->withInput()->withErrors(['size' => ucfirst($e->faults[0]->what).'.']);
+        }
+        $groups = [];
+        foreach ($drawn as $n => $members) {
+            $groups += array_fill_keys($members, 'Group '.($n + 1));
+        }
+        $set($assignment, $groups, ['drawn in' => (int) $fields['size'], 'seed' => (int) $fields['seed']]);
+
+        return redirect()->route('groups.index', $assignment)->with('said', count($drawn).' groups are drawn with the seed '.$fields['seed'].'.');
+    }
+}
