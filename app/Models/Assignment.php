@@ -49,6 +49,7 @@ use YoungHarbor\Core\Moderation\SettleRule;
  * @property list<string>|null $handin_kinds
  * @property int $max_megabytes
  * @property int $max_files
+ * @property int $self_checks drafts a student may have checked
  * @property HandInBy $handin_by
  * @property Carbon|null $names_revealed_at
  * @property int $lock_version

@@ -96,6 +96,7 @@ return new class extends Migration
             $table->json('handin_kinds')->nullable()->comment('kinds of files taken; null for all that can be read');
             $table->unsignedTinyInteger('max_megabytes')->default(20);
             $table->unsignedTinyInteger('max_files')->default(1);
+            $table->unsignedTinyInteger('self_checks')->default(2)->comment('drafts a student may have checked before handing in');
             $table->foreignId('copied_from_id')->nullable()->constrained('assignments')->nullOnDelete();
             $table->dateTime('names_revealed_at')->nullable();
             $table->unsignedInteger('lock_version')->default(1);

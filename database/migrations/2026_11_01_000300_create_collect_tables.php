@@ -56,6 +56,22 @@ return new class extends Migration
             $table->unsignedInteger('words');
             $table->unique(['handin_id', 'position']);
         });
+        Schema::create('draft_checks', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
+            $table->unsignedInteger('words');
+            $table->mediumText('text')->comment('for its student alone: no fingerprint of a draft is kept, nothing is ever compared with it');
+            $table->json('notes');
+            $table->enum('state', ['waiting', 'running', 'ready', 'failed'])->default('waiting');
+            $table->unsignedInteger('compared')->default(0);
+            $table->unsignedInteger('to_compare')->default(0);
+            $table->decimal('share', 4, 1)->nullable();
+            $table->json('pieces')->nullable()->comment('words that also stand elsewhere, as [from, to) of its words; never where');
+            $table->timestamps();
+            $table->index(['script_id', 'student_id']);
+        });
         Schema::table('scripts', function (Blueprint $table): void {
             $table->foreign('current_handin_id')->references('id')->on('handins')->restrictOnDelete();
         });

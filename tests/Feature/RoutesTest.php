@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\DraftCheck;
 use App\Models\GradeScale;
 use App\Models\Module;
 use App\Models\Result;
@@ -35,7 +36,7 @@ final class RoutesTest extends TestCase
         'bands.index' => 'coordinator', 'bands.create' => 'coordinator', 'bands.store' => 'coordinator', 'bands.edit' => 'coordinator', 'bands.update' => 'coordinator',
         'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
-        'collect.index' => 'coordinator', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
+        'collect.index' => 'coordinator', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
         'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.show' => 'coordinator tutor',
         'share-out.index' => 'coordinator', 'share-out.store' => 'coordinator', 'scripts.name' => 'coordinator',
         'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',
@@ -68,7 +69,7 @@ final class RoutesTest extends TestCase
             $walked++;
             foreach ($people as $who => $person) {
                 $allowed = self::RULES[$name] === 'anyone' || in_array($who, explode(' ', self::RULES[$name]), true)
-                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show'], true));
+                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show', 'drafts.store'], true));
                 $status = $this->walk($route, $assignment, $person);
                 self::assertSame($allowed, ! in_array($status, [403, 404], true), "{$who} on {$name}: {$status}");
                 self::assertNotSame(500, $status, "{$who} on {$name}");
@@ -95,7 +96,7 @@ final class RoutesTest extends TestCase
         $values = [
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
-            'template' => $template->public_id, 'scale' => $scale->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+            'draft' => DraftCheck::query()->firstOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['words' => 1, 'text' => 'Words.', 'notes' => []])->public_id, 'template' => $template->public_id, 'scale' => $scale->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 
         return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], (string) preg_replace('~/\{\w+\?\}~', '', $route->uri())), '/');

@@ -81,6 +81,7 @@ final class AssignmentRequest extends FormRequest
             'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::cases(), 'value'), Assignment::TYPED])],
             'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
             'max_files' => ['nullable', 'integer', 'min:1', 'max:10'],
+            'self_checks' => ['nullable', 'integer', 'min:0', 'max:10'],
             'handin_by' => ['nullable', Rule::enum(HandInBy::class)],
             'lock_version' => ['nullable', 'integer'],
         ];
@@ -93,6 +94,7 @@ final class AssignmentRequest extends FormRequest
     {
         return [
             'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
+            'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
             'max_files.*' => 'A hand-in can have 1 to 10 files.',
             'max_megabytes.*' => 'A file can have 1 to '.(int) config('harbor.upload.max_megabytes').' MB.',
         ];
@@ -148,6 +150,7 @@ final class AssignmentRequest extends FormRequest
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,
+            'self_checks' => $this->filled('self_checks') ? $this->integer('self_checks') : 2,
             'handin_by' => HandInBy::tryFrom((string) $this->input('handin_by')) ?? HandInBy::Each,
             'handin_kinds' => $this->kinds(),
         ];

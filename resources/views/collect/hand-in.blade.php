@@ -77,6 +77,24 @@
                     <div class="flex justify-end mt-2"><button class="button primary" type="submit">Hand in</button></div>
                 </form>
             @endif
+            @if (! $preview && $script && $assignment->isOpen() && ! $assignment->isPastDue() && $assignment->self_checks > 0)
+                <section class="panel mt-4">
+                    <h2 class="mb-1">Check a draft first</h2>
+                    <p class="hint mb-2">See what is read of it, and which of its words stand in what others have handed in. It is not handed in, and nobody else sees it.</p>
+                    @foreach ($drafts as $draft)<p class="small"><a href="{{ route('drafts.show', $draft) }}">Draft of {{ Clock::shown($draft->created_at) }}</a> <span class="quiet">{{ $draft->share === null ? $draft->state->value : $draft->share.' %' }}</span></p>@endforeach
+                    @if ($checksLeft === 0)
+                        <p class="mt-2">You have used your {{ $assignment->self_checks }} {{ $assignment->self_checks === 1 ? 'check' : 'checks' }}.</p>
+                    @else
+                        <form class="mt-2" method="post" enctype="multipart/form-data" action="{{ route('drafts.store', $assignment) }}">@csrf
+                            <label class="sr-only" for="f-draft">A draft</label>
+                            <input class="input" id="f-draft" type="file" name="draft[]" @if ($assignment->max_files > 1) multiple @endif accept="{{ collect($assignment->fileKinds())->map(fn ($kind) => '.'.$kind->value)->implode(',') }}">
+                            @error('draft')<p class="error">{{ $message }}</p>@enderror
+                            @if ($assignment->takesTyped())<details class="mt-2"><summary class="small">or paste its text</summary><label class="sr-only" for="f-draft-text">Text of the draft</label><textarea class="input mt-1" id="f-draft-text" name="draft_text" rows="4"></textarea></details>@endif
+                            <div class="flex items-baseline justify-between mt-2"><span class="quiet small">{{ $checksLeft === 1 ? 'one check left' : "{$checksLeft} checks left" }}</span><button class="button">Check it</button></div>
+                        </form>
+                    @endif
+                </section>
+            @endif
             @if ($script && $script->handins->count() > 1)
                 <h3 class="mt-5 mb-1">Earlier attempts</h3>
                 @foreach ($script->handins->where('id', '!=', $script->current_handin_id) as $earlier)

@@ -59,7 +59,7 @@
                     <x-field name="promised_on" label="Results promised for" type="date" :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ Clock::zone() }}.</p>
-                <details class="fold" {{ $fold('handin_by', 'kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
+                <details class="fold" {{ $fold('handin_by', 'self_checks', 'kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
                     <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
                     <x-choice name="handin_by" label="Handed in by" :options="collect(App\Enums\HandInBy::cases())->mapWithKeys(fn ($by) => [$by->value => $by->label()])->all()" :value="$a?->handin_by->value ?? 'each'" hint="Groups are made under Collect once the assignment is open." />
                     <fieldset class="field"><legend class="label">Taken</legend>
@@ -67,6 +67,7 @@
                         @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means all.</p></fieldset>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-field name="max_files" label="Files, at most" inputmode="numeric" :value="$a?->max_files ?? 1" hint="Several files become one script." />
+                        <x-field name="self_checks" label="Drafts checked" inputmode="numeric" :value="$a?->self_checks ?? 2" hint="How many a student may have compared before handing in." />
                         <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" />
                     </div>
                 </details>

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Collect;
 
+use App\Actions\Collect\CheckDraft;
 use App\Actions\Collect\TakeHandIn;
 use App\Extraction\Refusal;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
+use App\Models\DraftCheck;
 use App\Models\Handin;
 use App\Models\Script;
 use Illuminate\Contracts\View\View;
@@ -36,6 +38,8 @@ final class HandInController extends Controller
         return view('collect.hand-in', [
             'assignment' => $assignment->load('rubricVersion', 'module', 'templates'),
             'rubric' => $assignment->rubricVersion?->toCore(),
+            'checksLeft' => CheckDraft::left($assignment, $this->person($request)),
+            'drafts' => $script === null ? collect() : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $this->person($request)->id)->latest('id')->get(['id', 'public_id', 'script_id', 'state', 'share', 'created_at']),
             'script' => $script?->load(['handins' => fn ($query) => $query->orderByDesc('attempt'), 'result']),
         ]);
     }

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Collect;
+
+use App\Exceptions\Refused;
+use App\Extraction\Refusal;
+use App\Jobs\CompareDraft;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use App\Models\DraftCheck;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Checks a draft before it is handed in: what is read of it, and which of its words stand in hand-ins so far.
+ */
+final class CheckDraft
+{
+    public function __construct(
+        private readonly ReadWork $read,
+        private readonly Logbook $logbook,
+    ) {
+    }
+
+    /**
+     * @param  list<UploadedFile|string>  $works
+     *
+     * @throws Refused when no check is left, or it is too late for one
+     * @throws Refusal when a file cannot be read; then no check is used up
+     */
+    public function __invoke(Assignment $assignment, User $student, array $works): DraftCheck
+    {
+        $this->refuse($assignment, $student);
+        $work = ($this->read)($assignment, [$student], $works);
+
+        return DB::transaction(function () use ($assignment, $student, $work): DraftCheck {
+            $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
+            $this->refuse($assignment, $student);
+            $draft = DraftCheck::query()->create(['script_id' => $script->id, 'student_id' => $student->id, 'words' => $work->words, 'text' => $work->text, 'notes' => $work->notes])->refresh();
+            $this->logbook->write('had a draft checked', $assignment->title, ['left' => self::left($assignment, $student)], null, $assignment, $student);
+            CompareDraft::dispatch($draft->id)->afterCommit();
+
+            return $draft;
+        });
+    }
+
+    /** Checks a student has left. One that failed does not count. */
+    public static function left(Assignment $assignment, User $student): int
+    {
+        $used = DraftCheck::query()->where('student_id', $student->id)->where('state', '<>', 'failed')->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->count();
+
+        return max(0, $assignment->self_checks - $used);
+    }
+
+    private function refuse(Assignment $assignment, User $student): void
+    {
+        $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->first();
+        throw_if($script === null, new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
+        throw_if(! $assignment->isOpen() || $assignment->isPastDue(), new Refused('Drafts can be checked until the due time.'));
+        throw_if(self::left($assignment, $student) === 0, new Refused('You have used your '.($assignment->self_checks === 1 ? 'one check' : "{$assignment->self_checks} checks").' for this assignment. You can still hand in, and replace it until the due time.'));
+    }
+}
