@@ -20,6 +20,9 @@ use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
 use YoungHarbor\Core\Moderation\Settlement as Rule;
 use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Overlap\Alignment;
+use YoungHarbor\Core\Overlap\LeftOut;
+use YoungHarbor\Core\Text\Words;
 
 /**
  * One piece of assessed work of a module.
@@ -107,6 +110,18 @@ final class Assignment extends Model
     public function templates(): HasMany
     {
         return $this->hasMany(AssignmentTemplate::class);
+    }
+
+    /**
+     * What students were given, which does not count when their work is compared: the brief and the templates.
+     *
+     * @param  list<string>  $words  a script's words, normalised
+     */
+    public function leftOut(array $words): LeftOut
+    {
+        $given = array_values(array_filter([$this->brief, ...$this->templates->pluck('text')->all()], fn (mixed $text) => is_string($text) && $text !== ''));
+
+        return LeftOut::given($words, array_map(fn (string $text) => Words::of($text)->normalForms(), $given), new Alignment(max(1, $this->overlap_min_words), 0));
     }
 
     /** What happens to a settled mark before it is rounded. */

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $path
  * @property int $bytes
  * @property string $sha256
+ * @property string $text
  * @property-read Assignment $assignment
  */
 final class AssignmentTemplate extends Model

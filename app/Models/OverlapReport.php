@@ -21,6 +21,7 @@ use Illuminate\Support\Carbon;
  * @property int $compared
  * @property int $to_compare
  * @property int $counted
+ * @property int $left_out words of the brief and the templates
  * @property int $matched
  * @property string $share
  * @property Carbon|null $finished_at

@@ -112,6 +112,7 @@ return new class extends Migration
             $table->string('path', 255);
             $table->unsignedBigInteger('bytes');
             $table->char('sha256', 64);
+            $table->mediumText('text')->comment('its words, which do not count when scripts are compared');
             $table->timestamps();
         });
     }

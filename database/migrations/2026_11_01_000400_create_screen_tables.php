@@ -25,6 +25,7 @@ return new class extends Migration
             $table->unsignedInteger('compared')->default(0);
             $table->unsignedInteger('to_compare')->default(0);
             $table->unsignedInteger('counted')->default(0);
+            $table->unsignedInteger('left_out')->default(0)->comment('words of the brief and the templates');
             $table->unsignedInteger('matched')->default(0);
             $table->decimal('share', 4, 1)->default(0);
             $table->dateTime('finished_at')->nullable();

@@ -210,7 +210,7 @@ final class DatabaseSeeder extends Seeder
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
         $path = 'templates/'.Str::uuid()->toString();
         Storage::put($path, $sheet);
-        $assignment->templates()->create(['name' => 'walking sheet.txt', 'path' => $path, 'bytes' => strlen($sheet), 'sha256' => hash('sha256', $sheet)]);
+        $assignment->templates()->create(['name' => 'walking sheet.txt', 'path' => $path, 'bytes' => strlen($sheet), 'sha256' => hash('sha256', $sheet), 'text' => $sheet]);
     }
 
     /** Open: students are writing. */

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Credit;
 use YoungHarbor\Core\Overlap\Fingerprint;
+use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Overlap\Piece;
 use YoungHarbor\Core\Overlap\Report;
 use YoungHarbor\Core\Overlap\Run;
@@ -18,6 +19,22 @@ use YoungHarbor\Core\Text\Words;
 final class OverlapTest extends TestCase
 {
     /** Schleimer, Wilkerson, Aiken, "Winnowing: Local Algorithms for Document Fingerprinting", SIGMOD 2003, figure 2. */
+    public function test_words_that_were_given_are_taken_off_after_the_runs_are_found(): void
+    {
+        $words = fn (string $text): array => explode(' ', $text);
+        $script = $words('a b c d e f g h one two three four five i j k l');
+        $source = $words('x one two three four five i j k l y');
+        $given = [$words('q one two three four five q')];
+        $alignment = new Alignment(5, 0);
+        $leftOut = LeftOut::given($script, $given, $alignment);
+        self::assertSame([[[8, 13]], 5], [$leftOut->intervals, $leftOut->words()]);
+        $runs = $leftOut->from($alignment->runs($script, $source, 's'));
+        // Four words are too few to be a run of their own, but they are what remains of one.
+        self::assertSame([[13, 6, 4]], array_map(fn (Piece $piece) => [$piece->from, $piece->sourceFrom, $piece->length], $runs[0]->pieces));
+        self::assertSame([], LeftOut::given($script, [$script], $alignment)->from($runs));
+        self::assertSame([], LeftOut::given($script, [], $alignment)->intervals);
+    }
+
     public function test_the_published_winnowing_example(): void
     {
         $selected = (new Winnowing(5, 4))->select([77, 74, 42, 17, 98, 50, 17, 98, 8, 88, 67, 39, 77, 74, 42, 17, 98]);

@@ -90,7 +90,7 @@ final class RoutesTest extends TestCase
     private function address(Route $route, Assignment $assignment): string
     {
         $script = $this->script($assignment);
-        $template = $assignment->templates()->firstOrCreate(['name' => 'cover.docx'], ['path' => 'templates/none', 'bytes' => 1, 'sha256' => str_repeat('0', 64)]);
+        $template = $assignment->templates()->firstOrCreate(['name' => 'cover.docx'], ['path' => 'templates/none', 'bytes' => 1, 'sha256' => str_repeat('0', 64), 'text' => '']);
         Storage::put('templates/none', '');
         $scale = GradeScale::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Own'], ['document' => config('harbor.bands.pass'), 'saved_by' => $this->coordinator->id]);
         $values = [

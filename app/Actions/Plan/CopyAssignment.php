@@ -33,7 +33,7 @@ final class CopyAssignment
             foreach ($assignment->templates as $template) {
                 $path = 'templates/'.Str::uuid()->toString();
                 Storage::copy($template->path, $path);
-                $copy->templates()->create(['name' => $template->name, 'path' => $path, 'bytes' => $template->bytes, 'sha256' => $template->sha256]);
+                $copy->templates()->create(['name' => $template->name, 'path' => $path, 'bytes' => $template->bytes, 'sha256' => $template->sha256, 'text' => $template->text]);
             }
             $this->logbook->write('made an assignment', $copy->title, ['copied from' => "{$assignment->title}, {$assignment->module->code}"], $module, $copy);
 

@@ -36,7 +36,8 @@ final class CompareDraft
             array_push($runs, ...$alignment->runs($words, Words::of((string) Handin::query()->whereKey($id)->value('text'))->normalForms(), sprintf('%012d', $id)));
             $draft->update(['compared' => $n + 1]);
         }
-        $report = new Report(count($words), Credit::share($runs));
+        $leftOut = $draft->script->assignment->leftOut($words);
+        $report = new Report(count($words) - $leftOut->words(), $leftOut->from(Credit::share($runs)));
         $pieces = array_merge([], ...array_map(fn (Run $run) => array_map(fn (Piece $piece) => [$piece->from, $piece->to()], $run->pieces), $report->runs));
         sort($pieces);
         $draft->update(['state' => ReportState::Ready, 'share' => (string) $report->share(), 'pieces' => $pieces]);

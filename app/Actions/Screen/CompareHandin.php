@@ -49,7 +49,8 @@ final class CompareHandin
         $candidates = $this->candidates($handin, $script->assignment_id, $script->group_name);
         $report->update(['to_compare' => $candidates->count()]);
         $runs = $this->runs($words, $candidates, $report, $script->assignment->overlap_min_words);
-        $this->store($report, new Report(count($words), Credit::share($runs)));
+        $leftOut = $script->assignment->leftOut($words);
+        $this->store($report, new Report(count($words) - $leftOut->words(), $leftOut->from(Credit::share($runs))), $leftOut->words());
 
         return $indexing ? array_values(array_unique([...$outdated, ...$candidates->all()])) : [];
     }
@@ -119,9 +120,9 @@ final class CompareHandin
         return $runs;
     }
 
-    private function store(OverlapReport $report, Report $found): void
+    private function store(OverlapReport $report, Report $found, int $leftOut): void
     {
-        DB::transaction(function () use ($report, $found): void {
+        DB::transaction(function () use ($report, $found, $leftOut): void {
             OverlapReport::query()->lockForUpdate()->find($report->id);
             $report->runs()->delete();
             foreach ($found->runs as $run) {
@@ -136,7 +137,7 @@ final class CompareHandin
                 ]);
             }
             $report->update([
-                'state' => ReportState::Ready, 'compared' => $report->to_compare, 'counted' => $found->counted,
+                'state' => ReportState::Ready, 'compared' => $report->to_compare, 'counted' => $found->counted, 'left_out' => $leftOut,
                 'matched' => $found->matched(), 'share' => (string) $found->share(), 'finished_at' => now(),
             ]);
         });

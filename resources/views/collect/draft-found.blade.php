@@ -12,8 +12,7 @@
             @elseif ($draft->state === ReportState::Failed)
                 <p class="signal font-bold">The comparison failed.</p><p class="quiet small">It does not count among your checks. Try again, or hand in without one.</p>
             @else
-                <x-staff :share="$draft->share" :width="220" />
-                <p class="mt-1"><b>{{ $draft->share }} %</b> of your words also stand in what others have handed in so far, in runs of {{ $assignment->overlap_min_words }} words or more.</p>
+                <p><b>{{ $draft->share }} %</b> of your words also stand in what others have handed in so far, in runs of {{ $assignment->overlap_min_words }} words or more.</p>
                 <p class="quiet small mt-2">Marked in your text. Quoted and cited words are normal; a number says nothing by itself. Others may hand in after this, and other sources were not looked at.</p>
             @endif
         </div>

@@ -7,7 +7,7 @@
         <x-empty title="No students yet">Groups are made once the assignment is open to its students.</x-empty>
     @else
         <div class="split">
-            <div class="sheet scroll"><table class="table">
+            <div class="sheet scroll self-start"><table class="table">
                 <thead><tr><th>Group</th><th>Members</th></tr></thead>
                 <tbody>
                     @foreach ($scripts->groupBy(fn ($script) => $script->group_name ?? '') as $group => $members)

@@ -120,7 +120,7 @@
     @if ($a)
         <section class="mt-8 max-w-3xl">
             <h2 class="mb-1">Template files</h2>
-            <p class="quiet small mb-2">Students find them beside the brief and begin from a copy.</p>
+            <p class="quiet small mb-2">Students find them beside the brief and begin from a copy. Their words, like those of the brief, do not count when scripts are compared.</p>
             @foreach ($a->templates as $template)
                 <div class="flex items-baseline gap-4 py-1"><a href="{{ route('templates.show', $template) }}">{{ $template->name }}</a><span class="quiet small">{{ number_format(max(1, $template->bytes / 1024)) }} KB</span>
                     <form class="ml-auto" method="post" action="{{ route('templates.destroy', $template) }}">@csrf @method('delete')<button class="link small" aria-label="Take {{ $template->name }} away">take away</button></form></div>

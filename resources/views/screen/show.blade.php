@@ -11,7 +11,7 @@
         <b class="code">{{ $script->code }}</b>
         @if ($report?->state === App\Enums\ReportState::Ready)
             <b class="text-xl">{{ $report->share }} %</b>
-            <span class="quiet">{{ number_format($report->matched) }} of {{ number_format($report->counted) }} counted words stand elsewhere too</span>
+            <span class="quiet">{{ number_format($report->matched) }} of {{ number_format($report->counted) }} counted words stand elsewhere too{{ $report->left_out > 0 ? '; '.number_format($report->left_out).' words of the brief and the templates are left out' : '' }}</span>
             @if ((float) $report->share >= (float) config('harbor.overlap.look_closely'))<span>past <b>look closely</b> ({{ config('harbor.overlap.look_closely') }})</span>
             @elseif ((float) $report->share >= (float) config('harbor.overlap.look'))<span>past <b>look</b> ({{ config('harbor.overlap.look') }})</span>@endif
             @if ($runs->isNotEmpty())

@@ -138,7 +138,7 @@ final class AssignmentRulesTest extends TestCase
         Storage::put('templates/t', 'cover sheet');
         $this->module(1, 2);
         $assignment = $this->assignment(['cap' => '40', 'tolerance' => '3.5']);
-        $assignment->templates()->create(['name' => 'cover.docx', 'path' => 'templates/t', 'bytes' => 11, 'sha256' => hash('sha256', 'cover sheet')]);
+        $assignment->templates()->create(['name' => 'cover.docx', 'path' => 'templates/t', 'bytes' => 11, 'sha256' => hash('sha256', 'cover sheet'), 'text' => 'cover sheet']);
         $next = Module::factory()->create();
         $this->actingAs($this->coordinator)->post(route('plan.copy', $assignment), ['module' => $next->public_id])->assertForbidden();
         Membership::query()->create(['module_id' => $next->id, 'user_id' => $this->coordinator->id, 'role' => Role::Coordinator]);

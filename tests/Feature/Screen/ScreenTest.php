@@ -40,6 +40,21 @@ final class ScreenTest extends TestCase
         $this->get(route('screen.show', $this->script($assignment, 2)))->assertSee('Not compared yet');
     }
 
+    public function test_the_brief_and_the_templates_do_not_count(): void
+    {
+        $this->module();
+        $assignment = $this->assignment(['brief' => 'Say which trade you chose and what it left behind on the shore for us to find.']);
+        $this->actingAs($this->coordinator)->post(route('templates.store', $assignment), ['template' => \Tests\Files::upload('I declare that this work is my own and that no machine has written any of it.', 'cover.txt')]);
+        $cover = "Say which trade you chose and what it left behind on the shore for us to find.\n\nI declare that this work is my own and that no machine has written any of it.\n\n";
+        foreach ([0, 1] as $n) {
+            app(TakeHandIn::class)($assignment, $this->students[$n], $cover.$this->prose(68, $n));
+        }
+        OverlapReport::query()->pluck('handin_id')->each(fn (int $id) => (new CompareHandin($id))->handle(app(\App\Actions\Screen\CompareHandin::class)));
+        $report = OverlapReport::query()->orderBy('handin_id')->firstOrFail();
+        self::assertSame([34, 68, 0, '0.0'], [$report->left_out, $report->counted, $report->matched, (string) $report->share]);
+        $this->get(route('screen.show', $this->script($assignment, 0)))->assertSee('34 words of the brief and the templates are left out');
+    }
+
     public function test_a_comparison_that_fails_says_so_and_is_tried_again(): void
     {
         $this->module();

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plan;
 
 use App\Extraction\FileKind;
+use App\Extraction\Reader;
+use App\Extraction\Refusal;
 use App\Http\Controllers\Controller;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
@@ -24,7 +26,7 @@ final class TemplateController extends Controller
 {
     private const MOST = 10;
 
-    public function store(Request $request, Assignment $assignment, Logbook $logbook): RedirectResponse
+    public function store(Request $request, Assignment $assignment, Logbook $logbook, Reader $reader): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
         $most = (int) config('harbor.upload.max_megabytes');
@@ -39,14 +41,25 @@ final class TemplateController extends Controller
         assert($file instanceof UploadedFile);
         $bytes = (string) $file->get();
         $name = mb_substr((string) preg_replace('/[\p{Cc}\p{Cf}]+/u', '', mb_scrub(basename(str_replace('\\', '/', $file->getClientOriginalName())))), -200);
+        $text = $this->words($reader, $file, $name);
         $path = 'templates/'.Str::uuid()->toString();
         Storage::put($path, $bytes);
-        DB::transaction(function () use ($assignment, $logbook, $name, $path, $bytes): void {
-            $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($bytes), 'sha256' => hash('sha256', $bytes)]);
+        DB::transaction(function () use ($assignment, $logbook, $name, $path, $bytes, $text): void {
+            $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($bytes), 'sha256' => hash('sha256', $bytes), 'text' => $text]);
             $logbook->write('added a template file', $assignment->title, ['file' => $name, 'sha256' => hash('sha256', $bytes)], null, $assignment);
         });
 
         return redirect()->route('plan.edit', $assignment)->with('said', "{$name} goes with the assignment; students find it beside the brief.");
+    }
+
+    /** Its words, so that they do not count when scripts are compared; none for what holds no text, such as a spreadsheet. */
+    private function words(Reader $reader, UploadedFile $file, string $name): string
+    {
+        try {
+            return $reader->read($file->getRealPath(), $name)->text;
+        } catch (Refusal) {
+            return '';
+        }
     }
 
     public function destroy(AssignmentTemplate $template, Logbook $logbook): RedirectResponse
