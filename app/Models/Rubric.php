@@ -46,6 +46,10 @@ final class Rubric extends Model
 
     protected $guarded = [];
 
+    private ?Draft $draft = null;
+
+    private string $draftOf = '';
+
     protected static function booted(): void
     {
         // What the library searches follows from the document.
@@ -116,7 +120,13 @@ final class Rubric extends Model
 
     public function draft(): Draft
     {
-        return Draft::of($this->document);
+        // A large document is decoded once, not at every look.
+        $stored = (string) ($this->getAttributes()['document'] ?? '{}');
+        if ($this->draft === null || $this->draftOf !== $stored) {
+            [$this->draft, $this->draftOf] = [Draft::of($this->document), $stored];
+        }
+
+        return $this->draft;
     }
 
     /** Where it belongs, in words. */

@@ -6,7 +6,6 @@ namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
-use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Text\ReadingEase;
 
@@ -22,21 +21,17 @@ final class Advice
     private const HARD = 10.0;
 
     /**
+     * @param  Rubric|null  $rubric  the rubric the draft makes; null while it makes none, when only its words are looked at
      * @return list<Remark>
      */
-    public static function on(Draft $draft): array
+    public static function on(Draft $draft, ?Rubric $rubric): array
     {
         $remarks = [];
         foreach ($draft->criteria() as $criterion) {
             array_push($remarks, ...self::onCriterion($draft, $criterion));
         }
-        try {
-            $rubric = Rubric::fromArray($draft->document);
-        } catch (InvalidInput) {
-            return $remarks;
-        }
 
-        return [...$remarks, ...self::onWeights($rubric), ...self::onReach($rubric)];
+        return $rubric === null ? $remarks : [...$remarks, ...self::onWeights($rubric), ...self::onReach($rubric)];
     }
 
     /**

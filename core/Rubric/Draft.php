@@ -273,9 +273,10 @@ final readonly class Draft
     /**
      * Everything that keeps the draft from being ready.
      *
+     * @param  Rubric|null  $rubric  is given the rubric the draft makes, null while it makes none
      * @return list<Fault>
      */
-    public function faults(): array
+    public function faults(?Rubric &$rubric = null): array
     {
         $faults = [];
         foreach ($this->criteria() as $i => $criterion) {
@@ -304,8 +305,10 @@ final readonly class Draft
             }
         }
         try {
-            Rubric::fromArray($this->document);
+            $rubric = Rubric::fromArray($this->document);
         } catch (InvalidInput $e) {
+            $rubric = null;
+
             return [...$faults, ...$e->faults];
         }
 

@@ -14,6 +14,11 @@ final readonly class LevelCriterion implements Criterion
 {
     use CommonParts;
 
+    /** @var list<Level> */
+    private array $usable;
+
+    private BigDecimal $max;
+
     /**
      * @param  list<Level>  $levels  in the rubric's order, those not used on this criterion included
      */
@@ -21,6 +26,14 @@ final readonly class LevelCriterion implements Criterion
         private Head $head,
         public array $levels,
     ) {
+        $usable = array_values(array_filter($levels, fn (Level $level) => $level->used));
+        usort($usable, fn (Level $a, Level $b) => $a->points->compareTo($b->points) ?: $a->highest()->compareTo($b->highest()));
+        $max = BigDecimal::zero();
+        foreach ($usable as $level) {
+            $max = BigDecimal::max($max, $level->highest());
+        }
+        $this->usable = $usable;
+        $this->max = $max;
     }
 
     public function kind(): Kind
@@ -35,10 +48,7 @@ final readonly class LevelCriterion implements Criterion
      */
     public function usable(): array
     {
-        $usable = array_values(array_filter($this->levels, fn (Level $level) => $level->used));
-        usort($usable, fn (Level $a, Level $b) => $a->points->compareTo($b->points) ?: $a->highest()->compareTo($b->highest()));
-
-        return $usable;
+        return $this->usable;
     }
 
     public function level(string $id): ?Level
@@ -54,12 +64,7 @@ final readonly class LevelCriterion implements Criterion
 
     public function max(): BigDecimal
     {
-        $max = BigDecimal::zero();
-        foreach ($this->usable() as $level) {
-            $max = BigDecimal::max($max, $level->highest());
-        }
-
-        return $max;
+        return $this->max;
     }
 
     public function points(array $mark): ?BigDecimal

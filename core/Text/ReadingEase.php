@@ -16,6 +16,11 @@ final class ReadingEase
     /** Too little text says nothing. */
     public const LEAST_WORDS = 25;
 
+    /** @var array<string, int> words counted before: a rubric's descriptors use the same ones over and over */
+    private static array $counted = [];
+
+    private const REMEMBERED = 20_000;
+
     /**
      * @return float|null null for a text too short to say anything about
      */
@@ -29,10 +34,19 @@ final class ReadingEase
         $sentences = max(1, preg_match_all('/[^\s.!?…;:]\S*\s*(?:[.!?…;:]+(?=\s|\z)|\n|\z)/u', trim($text)));
         $syllables = 0;
         foreach (array_count_values($words) as $word => $times) {
-            $syllables += $times * self::syllables((string) $word);
+            $syllables += $times * (self::$counted[$word] ?? self::remembered((string) $word));
         }
 
         return 206.835 - 1.015 * count($words) / $sentences - 84.6 * $syllables / count($words);
+    }
+
+    private static function remembered(string $word): int
+    {
+        if (count(self::$counted) >= self::REMEMBERED) {
+            self::$counted = [];
+        }
+
+        return self::$counted[$word] = self::syllables($word);
     }
 
     /** Groups of vowels, less a silent e at the end and in -es and -ed; at least one. */

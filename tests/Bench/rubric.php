@@ -32,7 +32,7 @@ $world = new class
         return Rubric::query()->create(['module_id' => $this->module->id, 'saved_by' => $this->coordinator->id, 'title' => "{$criteria} by {$levels}", 'document' => [
             'title' => "{$criteria} by {$levels}", 'weighting' => 'percent', 'decimals' => 1,
             'levels' => array_map(fn (string $id, int $j) => ['id' => $id, 'title' => "Level {$j}", 'points' => (string) $j], $ids, array_keys($ids)),
-            'criteria' => array_map(fn (int $i) => ['id' => "c{$i}", 'title' => "Criterion {$i}", 'purpose' => 'What it looks for', 'weight' => '1.5', 'kind' => 'levels', 'optional' => false,
+            'criteria' => array_map(fn (int $i) => ['id' => "c{$i}", 'title' => "Criterion {$i}", 'purpose' => 'What it looks for', 'weight' => $criteria === 4 ? '25' : ($i <= 40 ? '1.5' : '2'), 'kind' => 'levels', 'optional' => false,
                 'descriptors' => array_combine($ids, array_map(fn (int $j) => $words($i, $j), array_keys($ids))), 'guidance' => [], 'overrides' => [], 'unused' => []], range(1, $criteria)),
         ]])->refresh();
     }

@@ -89,6 +89,8 @@ final class AdviceTest extends TestCase
     /** @return list<string> */
     private function sentences(Draft $draft): array
     {
-        return array_map(fn (Remark $remark) => $remark->sentence, Advice::on($draft));
+        $draft->faults($rubric);
+
+        return array_map(fn (Remark $remark) => $remark->sentence, Advice::on($draft, $rubric));
     }
 }

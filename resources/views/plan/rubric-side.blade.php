@@ -6,8 +6,8 @@
     $sum = (float) (string) $balance->sum;
     $scale = 190 / max(100, $sum);
     $y = 200;
-    $faults = $draft->faults();
-    $advice = YoungHarbor\Core\Rubric\Advice::on($draft);
+    $faults = $draft->faults($made);
+    $advice = YoungHarbor\Core\Rubric\Advice::on($draft, $made);
     $scored = array_filter($draft->criteria(), fn ($c) => YoungHarbor\Core\Rubric\Draft::kindOf($c) !== YoungHarbor\Core\Rubric\Kind::Comment);
 @endphp
 <div id="sheet-side" class="small" data-version="{{ $behind ?? false ? 0 : $rubric->lock_version }}" data-news="{{ route('rubrics.news', $rubric) }}">
