@@ -26,7 +26,14 @@ $world = new class
 
     public function rubric(int $criteria, int $levels): Rubric
     {
-        $words = fn (int $i, int $j): string => "Reads the source for what it was made to do, names its maker and weighs it, case {$i}.{$j}.";
+        // Descriptors of the starter set, shifted from cell to cell, so that neighbours differ as they do in real ones.
+        $texts = [];
+        foreach ((fn () => require __DIR__.'/../../database/starter/rubrics.php')() as $document) {
+            foreach ($document['criteria'] as $each) {
+                array_push($texts, ...array_values($each['descriptors'] ?? []));
+            }
+        }
+        $words = fn (int $i, int $j): string => $texts[($i * 7 + $j * 3) % count($texts)];
         $ids = array_map(fn (int $j) => "l{$j}", range(1, $levels));
 
         return Rubric::query()->create(['module_id' => $this->module->id, 'saved_by' => $this->coordinator->id, 'title' => "{$criteria} by {$levels}", 'document' => [
