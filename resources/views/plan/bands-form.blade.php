@@ -1,6 +1,6 @@
 <x-page :title="$scale?->name ?? 'New grade bands'" at="modules">
     <x-slot:head><div class="heading"><h1>{{ $scale?->name ?? 'New grade bands' }}</h1><a class="of" href="{{ route('bands.index', $module) }}">Grade bands of {{ $module->fullTitle() }}</a></div></x-slot:head>
-    <form class="max-w-2xl" method="post" action="{{ $scale ? route('bands.update', $scale) : route('bands.store', $module) }}">
+    <form class="max-w-3xl" method="post" action="{{ $scale ? route('bands.update', $scale) : route('bands.store', $module) }}">
         @csrf
         @if ($scale)@method('put')<input type="hidden" name="lock_version" value="{{ $scale->lock_version }}">@endif
         <x-field name="name" label="Name" :value="$document['name'] ?? ''" required />
