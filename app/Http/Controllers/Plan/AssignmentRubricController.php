@@ -13,6 +13,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use YoungHarbor\Core\Rubric\Draft;
+use YoungHarbor\Core\Rubric\DraftChanges;
 
 /**
  * A newer version of an assignment's rubric: what it changes, which marks by how much, and the choice.
@@ -27,7 +28,7 @@ final class AssignmentRubricController extends Controller
 
         return view('plan.assignment-rubric', [
             'assignment' => $assignment, 'from' => $from, 'to' => $to,
-            'changes' => $from === null || $to === null ? [] : RubricPagesController::changes(Draft::of($from->document), Draft::of($to->document)),
+            'changes' => $from === null || $to === null ? [] : DraftChanges::between(Draft::of($from->document), Draft::of($to->document)),
             'marks' => $to === null ? ['rows' => [], 'stays' => 0, 'open' => 0] : $change->preview($assignment, $to),
             'maySee' => $request->user()?->can('viewAllMarks', $assignment) === true,
         ]);

@@ -15,8 +15,8 @@ use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\Draft;
+use YoungHarbor\Core\Rubric\DraftChanges;
 use YoungHarbor\Core\Rubric\MarkForm;
-use YoungHarbor\Core\Rubric\PlaceName;
 use YoungHarbor\Core\Rubric\Rubric as CoreRubric;
 use YoungHarbor\Core\Rubric\Scorer;
 
@@ -72,10 +72,10 @@ final class RubricPagesController extends Controller
         $changes = [];
         foreach ($versions as $i => $version) {
             $before = $versions[$i + 1] ?? null;
-            $changes[$version->id] = $before === null ? null : self::changes(Draft::of($before->document), Draft::of($version->document));
+            $changes[$version->id] = $before === null ? null : DraftChanges::between(Draft::of($before->document), Draft::of($version->document));
         }
         $latest = $versions->first();
-        $open = $latest === null || $rubric->state->value !== 'working copy' ? null : self::changes(Draft::of($latest->document), $rubric->draft());
+        $open = $latest === null || $rubric->state->value !== 'working copy' ? null : DraftChanges::between(Draft::of($latest->document), $rubric->draft());
 
         return view('plan.rubric-versions', ['rubric' => $rubric, 'versions' => $versions, 'used' => $used, 'changes' => $changes, 'open' => $open]);
     }
@@ -86,38 +86,6 @@ final class RubricPagesController extends Controller
         $draft = $rubric->draft();
 
         return view('plan.rubric-files', ['rubric' => $rubric, 'lost' => ['case' => CaseRubric::lost($draft), 'csv' => RubricCsv::lost($draft)], 'complete' => $draft->faults() === []]);
-    }
-
-    /**
-     * What changed from one draft to another, in words.
-     *
-     * @return list<array{where: string, before: string, after: string}>
-     */
-    public static function changes(Draft $before, Draft $after): array
-    {
-        $rows = [];
-        foreach ($before->differences($after) as $place => [$old, $new]) {
-            $parts = explode('.', $place);
-            $isGone = count($parts) > 1 && $after->get($place) === '' && str_contains(PlaceName::of($after, $place), 'that is not here');
-            $where = PlaceName::of($isGone ? $before : $after, $place);
-            // A whole criterion or level that came or went is one line, by its title.
-            $isNew = count($parts) > 1 && str_contains(PlaceName::of($before, $place), 'that is not here');
-            if (($isGone || $isNew) && end($parts) !== 'title') {
-                continue;
-            }
-            $rows[] = ['where' => $where, 'before' => $isNew ? '(not there)' : $old, 'after' => $isGone ? '(removed)' : $new];
-        }
-
-        foreach (['criteria' => [$before->criteria(), $after->criteria()], 'levels' => [$before->levels(), $after->levels()]] as $list => [$old, $new]) {
-            $common = array_intersect(array_column($old, 'id'), array_column($new, 'id'));
-            $order = fn (array $all) => array_values(array_intersect(array_column($all, 'id'), $common));
-            $named = fn (Draft $draft, array $ids) => implode(', ', array_map(fn (string $id) => trim($draft->get("{$list}.{$id}.title")) ?: '(no title)', $ids));
-            if ($order($old) !== $order($new)) {
-                $rows[] = ['where' => "order of the {$list}", 'before' => $named($before, $order($old)), 'after' => $named($after, $order($new))];
-            }
-        }
-
-        return $rows;
     }
 
     /**
