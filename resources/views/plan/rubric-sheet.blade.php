@@ -38,7 +38,7 @@
                             <th scope="col" data-level="{{ $level['id'] }}">
                                 <div class="flex gap-1 items-start"><span class="grip" draggable="true" data-level="{{ $level['id'] }}" title="drag to another place" aria-hidden="true"></span>
                                     <input class="font-bold" name="{{ $at }}[title]" value="{{ $draft->get("levels.{$level['id']}.title") }}" aria-label="Name of level {{ $loop->iteration }}" placeholder="level" data-col="{{ $loop->iteration }}">
-                                    <input class="num w-14! flex-none" name="{{ $at }}[points]" value="{{ Draft::pointsText($level) }}" aria-label="Points of level {{ $loop->iteration }}, a number or a range" title="points: 7, or a range such as 5–7" placeholder="points">
+                                    <input class="num w-11! flex-none" name="{{ $at }}[points]" value="{{ Draft::pointsText($level) }}" aria-label="Points of level {{ $loop->iteration }}, a number or a range" title="points: 7, or a range such as 5–7" placeholder="points">
                                 </div>
                                 <div class="tools">
                                     @unless ($loop->first)<button name="do" value="level-left:{{ $level['id'] }}" aria-label="Move level {{ $loop->iteration }} left">left</button>@endunless
