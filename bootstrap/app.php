@@ -31,7 +31,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [ProtectResponses::class]);
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('today'));
-        $middleware->trimStrings(except: ['password', 'password_confirmation', 'typed_text', 'draft_text', 'comment', 'general_comment', 'pasted', 'changes']);
+        $middleware->trimStrings(except: ['password', 'password_confirmation', 'typed_text', 'draft_text', 'comment', 'general_comment', 'pasted', 'changes', 'body', 'lines']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontFlash(['password', 'password_confirmation', 'typed_text']);

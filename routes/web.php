@@ -3,9 +3,12 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
+use App\Http\Controllers\ClosureDaysController;
 use App\Http\Controllers\DemoController;
+use App\Http\Controllers\MemberController;
 use App\Http\Controllers\ModuleController;
 use App\Http\Controllers\PeopleController;
+use App\Http\Controllers\RosterController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\WelcomeController;
@@ -37,4 +40,16 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/modules/{module}', [ModuleController::class, 'show'])->name('modules.show');
     Route::get('/modules/{module}/people', [PeopleController::class, 'index'])->name('people.index');
     Route::post('/modules/{module}/people', [PeopleController::class, 'store'])->name('people.store');
+    Route::post('/modules/{module}/rosters', [RosterController::class, 'store'])->name('rosters.store');
+    Route::get('/modules/{module}/people/{form}', [RosterController::class, 'export'])->whereIn('form', ['csv', 'oneroster'])->name('rosters.export');
+    Route::get('/rosters/{import}', [RosterController::class, 'show'])->name('rosters.show');
+    Route::put('/rosters/{import}', [RosterController::class, 'update'])->name('rosters.update');
+    Route::post('/rosters/{import}/apply', [RosterController::class, 'apply'])->name('rosters.apply');
+    Route::get('/members/{member}', [MemberController::class, 'show'])->name('members.show');
+    Route::put('/members/{member}', [MemberController::class, 'update'])->name('members.update');
+    Route::post('/members/{member}/allowance', [MemberController::class, 'allowance'])->name('members.allowance');
+    Route::post('/scripts/{script}/extension', [MemberController::class, 'extension'])->name('scripts.extension');
+    Route::post('/scripts/{script}/waiver', [MemberController::class, 'waiver'])->name('scripts.waiver');
+    Route::get('/modules/{module}/closure-days', [ClosureDaysController::class, 'index'])->name('closure-days.index');
+    Route::post('/modules/{module}/closure-days', [ClosureDaysController::class, 'store'])->name('closure-days.store');
 });

@@ -6,6 +6,7 @@ namespace App\Extraction;
 
 use DOMDocument;
 use DOMNode;
+use DOMText;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizer;
 use Symfony\Component\HtmlSanitizer\HtmlSanitizerConfig;
 use YoungHarbor\Core\Text\Mask;
@@ -30,20 +31,81 @@ final class Cleaner
         return trim((new HtmlSanitizer($config))->sanitize($html));
     }
 
-    /** Hides the author's name in the text of clean HTML. */
+    /**
+     * Hides the author's name in the text of clean HTML, also where markup stands inside the name. The first and the
+     * last few lines may name the author by one name alone, as a title page does.
+     */
     public function mask(string $html, Mask $mask, int &$times): string
     {
         $document = $this->parse($html);
-        foreach ($this->texts($document) as $node) {
-            $node->nodeValue = $mask->hide((string) $node->nodeValue, $times);
-        }
         $body = $document->getElementsByTagName('body')->item(0);
+        if ($body === null) {
+            return '';
+        }
+        $lines = [[]];
+        $this->lines($body, $lines);
+        $lines = array_values(array_filter($lines, fn (array $line) => trim(implode('', array_map(fn (DOMText $text) => $text->data, $line))) !== ''));
+        foreach ($lines as $n => $line) {
+            $times += self::maskLine($line, $mask, $n < 8 || $n >= count($lines) - 4);
+        }
         $out = '';
-        foreach ($body->childNodes ?? [] as $child) {
+        foreach ($body->childNodes as $child) {
             $out .= $document->saveHTML($child);
         }
 
         return $out;
+    }
+
+    /**
+     * Masks a name in a line of text nodes: what stands for it goes into the first of them.
+     *
+     * @param  list<DOMText>  $line
+     * @return int how many were found
+     */
+    public static function maskLine(array $line, Mask $mask, bool $nameLine = false): int
+    {
+        $texts = array_map(fn (DOMText $text) => $text->data, $line);
+        $found = $mask->find(implode('', $texts), $nameLine);
+        foreach (array_reverse($found) as [$from, $to]) {
+            $at = 0;
+            $shown = Mask::SHOWN;
+            foreach ($texts as $n => $text) {
+                $length = strlen($text);
+                if ($at < $to && $at + $length > $from) {
+                    $start = max(0, $from - $at);
+                    $texts[$n] = substr_replace($text, $shown, $start, min($length, $to - $at) - $start);
+                    $shown = '';
+                }
+                $at += $length;
+            }
+        }
+        foreach ($found === [] ? [] : $line as $n => $text) {
+            $text->data = $texts[$n];
+        }
+
+        return count($found);
+    }
+
+    /**
+     * @param  non-empty-list<list<DOMText>>  $lines
+     */
+    private function lines(DOMNode $node, array &$lines): void
+    {
+        foreach ($node->childNodes as $child) {
+            if ($child instanceof DOMText) {
+                $lines[count($lines) - 1][] = $child;
+
+                continue;
+            }
+            $parts = $child->nodeName === 'br' || in_array($child->nodeName, self::BLOCKS, true);
+            if ($parts) {
+                $lines[] = [];
+            }
+            $this->lines($child, $lines);
+            if ($parts) {
+                $lines[] = [];
+            }
+        }
     }
 
     /** The words of clean HTML as paragraphs parted by empty lines. */
@@ -72,22 +134,6 @@ final class Cleaner
             in_array($node->nodeName, self::BLOCKS, true) => "\n\n".$text."\n\n",
             default => $text,
         };
-    }
-
-    /**
-     * @return list<DOMNode>
-     */
-    private function texts(DOMNode $node): array
-    {
-        if ($node->nodeType === XML_TEXT_NODE) {
-            return [$node];
-        }
-        $texts = [];
-        foreach ($node->childNodes as $child) {
-            array_push($texts, ...$this->texts($child));
-        }
-
-        return $texts;
     }
 
     private function parse(string $html): DOMDocument

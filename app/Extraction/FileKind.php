@@ -16,8 +16,19 @@ enum FileKind: string
     case Rtf = 'rtf';
     case Html = 'html';
     case Pdf = 'pdf';
+    case Link = 'link';
 
     public const ALL = '.docx, .odt, .pdf, .rtf, .txt, .md or .html';
+
+    /**
+     * Kinds that come as a file.
+     *
+     * @return list<self>
+     */
+    public static function documents(): array
+    {
+        return [self::Text, self::Markdown, self::Docx, self::Odt, self::Rtf, self::Html, self::Pdf];
+    }
 
     public function label(): string
     {
@@ -29,6 +40,7 @@ enum FileKind: string
             self::Rtf => 'Rich Text (.rtf)',
             self::Html => 'web page (.html)',
             self::Pdf => 'PDF',
+            self::Link => 'link',
         };
     }
 
@@ -41,7 +53,7 @@ enum FileKind: string
             self::Odt => 'odt',
             self::Rtf => 'rtf',
             self::Html => 'html',
-            self::Text, self::Pdf => null,
+            self::Text, self::Pdf, self::Link => null,
         };
     }
 

@@ -26,11 +26,11 @@ final class Reader
         $kind = $this->detector->detect($path, $name);
         $html = match ($kind) {
             FileKind::Text => $this->paragraphs((string) file_get_contents($path)),
-            FileKind::Pdf => $this->paragraphs($this->pdf($path)),
+            FileKind::Pdf => $this->paragraphs($pdf = $this->pdf($path)),
             FileKind::Rtf => $this->rtf($path),
             default => $this->pandoc($path, $kind),
         };
-        $notes = [];
+        $notes = isset($pdf) ? $this->emptyPages($pdf) : [];
         $extension = strtolower(pathinfo($name, PATHINFO_EXTENSION));
         if (! $kind->goesAs($extension)) {
             $notes[] = "It is named .{$extension} but holds {$kind->label()}; it was read as that.";
@@ -89,7 +89,7 @@ final class Reader
 
     private function pdf(string $path): string
     {
-        $result = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '-nopgbrk', '--', $path, '-'], limitAddressSpace: true);
+        $result = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '--', $path, '-'], limitAddressSpace: true);
         if ($result['exit'] !== 0) {
             $probe = $this->child->run(['pdfinfo', '--', $path], limitAddressSpace: true);
             throw new Refusal(stripos($probe['error'], 'password') !== false
@@ -98,6 +98,23 @@ final class Reader
         }
 
         return $result['out'];
+    }
+
+    /**
+     * Pages that hold nothing to read, such as scanned ones among others.
+     *
+     * @return list<string>
+     */
+    private function emptyPages(string $text): array
+    {
+        $pages = explode("\f", rtrim($text, "\f"));
+        $empty = array_map(fn (int $n) => $n + 1, array_keys(array_filter($pages, fn (string $page) => preg_match('/\p{L}/u', $page) !== 1)));
+        if ($empty === [] || count($pages) === count($empty)) {
+            return [];
+        }
+        $named = implode(', ', array_slice($empty, 0, 12)).(count($empty) > 12 ? ' …' : '');
+
+        return [(count($empty) === 1 ? "Page {$named} of ".count($pages).' holds' : "Pages {$named} of ".count($pages).' hold').' no text, only pictures or nothing. What stands there as a picture is not read as text: if it is writing, export the PDF from your writing program instead of scanning it.'];
     }
 
     private function paragraphs(string $text): string

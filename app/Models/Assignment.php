@@ -54,6 +54,7 @@ use YoungHarbor\Core\Text\Words;
  * @property int $max_files
  * @property int $self_checks drafts a student may have checked
  * @property HandInBy $handin_by
+ * @property list<array{id: string, kind: string, label: string, required: bool}>|null $declaration
  * @property Carbon|null $names_revealed_at
  * @property int $lock_version
  * @property-read Module $module
@@ -68,6 +69,9 @@ final class Assignment extends Model
     /** Among the kinds of hand-ins: text typed into the page. */
     public const TYPED = 'typed';
 
+    /** And the address of something that stands elsewhere. */
+    public const LINK = 'link';
+
     protected $guarded = [];
 
     protected function casts(): array
@@ -76,7 +80,7 @@ final class Assignment extends Model
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'bands' => 'array',
             'second_marking' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
-            'late_rule' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
+            'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }
 
@@ -141,13 +145,16 @@ final class Assignment extends Model
      */
     public function fileKinds(): array
     {
-        return array_values(array_filter(FileKind::cases(), fn (FileKind $kind) => $this->handin_kinds === null || in_array($kind->value, $this->handin_kinds, true)));
+        return array_values(array_filter(FileKind::documents(), fn (FileKind $kind) => $this->handin_kinds === null || in_array($kind->value, $this->handin_kinds, true)));
     }
 
     /** What may be handed in, as students read it: ".docx or .pdf". */
     public function kindsInWords(): string
     {
         $kinds = array_map(fn (FileKind $kind) => '.'.$kind->value, $this->fileKinds());
+        if ($this->takesLinks()) {
+            $kinds[] = 'a link';
+        }
         $last = array_pop($kinds);
 
         return $kinds === [] ? (string) $last : implode(', ', $kinds).' or '.$last;
@@ -156,6 +163,12 @@ final class Assignment extends Model
     public function takesTyped(): bool
     {
         return $this->handin_kinds === null || in_array(self::TYPED, $this->handin_kinds, true);
+    }
+
+    /** Links are taken only when the assignment says so. */
+    public function takesLinks(): bool
+    {
+        return in_array(self::LINK, $this->handin_kinds ?? [], true);
     }
 
     public function scale(): BandScale
@@ -181,12 +194,6 @@ final class Assignment extends Model
     public function isPastDue(): bool
     {
         return $this->due_at !== null && $this->due_at->isPast();
-    }
-
-    /** Whether work can still come in: until the closing time, or without one until results go out. */
-    public function takesHandIns(): bool
-    {
-        return $this->isOpen() && ($this->closes_at === null || $this->closes_at->isFuture());
     }
 
     public function namesRevealed(): bool

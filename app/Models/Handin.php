@@ -29,6 +29,9 @@ use Illuminate\Support\Carbon;
  * @property Carbon $due_at
  * @property bool $late
  * @property Carbon $received_at
+ * @property list<array{label: string, answer: string}>|null $declaration
+ * @property list<array{place: string, fate: string, times: int}> $identity where its author was named in it
+ * @property string $seal of the receipt
  * @property-read Collection<int, HandinFile> $files
  * @property-read Script $script
  * @property-read OverlapReport|null $report
@@ -42,7 +45,7 @@ final class Handin extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
+        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
     }
 
     /**

@@ -15,6 +15,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $kind
  * @property string $original_name
  * @property string $path
+ * @property string|null $clean_path the copy staff get
+ * @property string|null $clean_kind
+ * @property string|null $link the address, when a link was handed in
  * @property int $bytes
  * @property string $sha256
  * @property int $words
@@ -25,5 +28,5 @@ final class HandinFile extends Model
 
     protected $guarded = [];
 
-    protected $hidden = ['original_name', 'path'];
+    protected $hidden = ['original_name', 'path', 'clean_path', 'link'];
 }

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Enums\Role;
+use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * One person in one module, with their role there.
@@ -16,16 +18,20 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $user_id
  * @property Role $role
  * @property string|null $section
+ * @property string $public_id
+ * @property Carbon|null $left_at null while the person is here
  * @property-read Module $module
  * @property-read User $user
  */
 final class Membership extends Model
 {
+    use HasPublicId;
+
     protected $guarded = [];
 
     protected function casts(): array
     {
-        return ['role' => Role::class];
+        return ['role' => Role::class, 'left_at' => 'datetime'];
     }
 
     /**

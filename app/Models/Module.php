@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $code
  * @property string $title
  * @property-read Collection<int, Membership> $memberships
+ * @property-read Collection<int, ClosureDay> $closureDays
  * @property-read Collection<int, Assignment> $assignments
  * @property-read Collection<int, Rubric> $rubrics
  */
@@ -37,6 +38,42 @@ final class Module extends Model
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
+    }
+
+    /**
+     * Those who are here now; leavers keep their work, and their membership with the day they left.
+     *
+     * @return HasMany<Membership, $this>
+     */
+    public function members(): HasMany
+    {
+        return $this->memberships()->whereNull('left_at');
+    }
+
+    /**
+     * @return HasMany<Allowance, $this>
+     */
+    public function allowances(): HasMany
+    {
+        return $this->hasMany(Allowance::class);
+    }
+
+    /**
+     * @return HasMany<ClosureDay, $this>
+     */
+    public function closureDays(): HasMany
+    {
+        return $this->hasMany(ClosureDay::class)->orderBy('day');
+    }
+
+    /**
+     * Days on which the institution is closed, as Y-m-d.
+     *
+     * @return list<string>
+     */
+    public function closedOn(): array
+    {
+        return array_values($this->closureDays->map(fn (ClosureDay $day) => $day->day->format('Y-m-d'))->all());
     }
 
     /**

@@ -6,6 +6,8 @@ namespace App\Models;
 
 use App\Enums\Part;
 use App\Models\Concerns\HasPublicId;
+use App\Support\Clock;
+use DateTimeZone;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -13,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marks\FinalMark;
+use YoungHarbor\Core\Marks\Lateness;
 use YoungHarbor\Core\Standing;
 
 /**
@@ -28,6 +31,12 @@ use YoungHarbor\Core\Standing;
  * @property int|null $current_handin_id
  * @property string|null $held_reason
  * @property Carbon|null $brief_opened_at
+ * @property Carbon|null $template_taken_at
+ * @property Carbon|null $left_at when its student left the module
+ * @property Carbon|null $due_at for this student
+ * @property Carbon|null $closes_at for this student
+ * @property string|null $waived_reason
+ * @property Carbon|null $waived_at
  * @property-read Assignment $assignment
  * @property-read User $student
  * @property-read Handin|null $currentHandin
@@ -47,7 +56,7 @@ final class Script extends Model
 
     protected function casts(): array
     {
-        return ['brief_opened_at' => 'datetime'];
+        return ['brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'waived_at' => 'datetime'];
     }
 
     /**
@@ -160,8 +169,28 @@ final class Script extends Model
 
         return FinalMark::of(
             $settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
-            $in === null ? 0 : (int) max(0, $in->due_at->diffInSeconds($in->received_at)), $in->words ?? 0,
+            $this->lateness(), $in->words ?? 0,
         );
+    }
+
+    /** How late the attempt that counts came in. */
+    public function lateness(): Lateness
+    {
+        $in = $this->currentHandin;
+
+        return $in === null ? Lateness::none()
+            : Lateness::between($in->due_at->toDateTimeImmutable(), $in->received_at->toDateTimeImmutable(), new DateTimeZone(Clock::zone()), $this->assignment->module->closedOn(), $this->waived_at !== null);
+    }
+
+    public function isPastDue(): bool
+    {
+        return $this->due_at !== null && $this->due_at->isPast();
+    }
+
+    /** Whether work of this student can still come in. */
+    public function takesHandIns(): bool
+    {
+        return $this->assignment->isOpen() && ($this->closes_at === null || $this->closes_at->isFuture());
     }
 
     /** Where the script is. Needs `marks`, `settlement`, `result` and the same of `lead` loaded when many are asked. */

@@ -22,6 +22,9 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $email
  * @property string|null $number
+ * @property string|null $given_name
+ * @property string|null $family_name
+ * @property string|null $roster_id what the registry calls the person
  * @property string $password
  * @property bool $is_admin
  * @property string $theme
@@ -53,10 +56,10 @@ final class User extends Authenticatable
         return $this->hasMany(Membership::class);
     }
 
-    /** The person's role in a module; null for someone who is not in it. */
+    /** The person's role in a module; null for someone who is not in it, or has left it. */
     public function roleIn(int $moduleId): ?Role
     {
-        return $this->memberships->firstWhere('module_id', $moduleId)?->role;
+        return $this->memberships->first(fn (Membership $membership) => $membership->module_id === $moduleId && $membership->left_at === null)?->role;
     }
 
     public function coordinates(int $moduleId): bool
@@ -66,6 +69,6 @@ final class User extends Authenticatable
 
     public function coordinatesAny(): bool
     {
-        return $this->memberships->contains(fn (Membership $membership) => $membership->role === Role::Coordinator);
+        return $this->memberships->contains(fn (Membership $membership) => $membership->role === Role::Coordinator && $membership->left_at === null);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Logbook\Logbook;
+use App\Support\Receipts;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
@@ -19,6 +20,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Chain::class, fn () => new Chain(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')));
+        $this->app->singleton(Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')));
         $this->app->singleton(Logbook::class, fn (Application $app) => new Logbook(
             $app->make(Chain::class),
             config('harbor.files').'/logbook/head.json',
@@ -33,6 +35,8 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(5)->by('mail:'.mb_strtolower((string) $request->input('email')).'|'.$request->ip()),
             Limit::perMinute(30)->by('ip:'.$request->ip()),
         ]);
+        // Pieces of files: many small requests, bounded by the size of a piece.
+        RateLimiter::for('upload', fn (Request $request) => Limit::perMinute(1200)->by('user:'.$request->user()?->id));
         RateLimiter::for('hand-in', fn (Request $request) => Limit::perMinute(12)->by('user:'.$request->user()?->id));
     }
 }

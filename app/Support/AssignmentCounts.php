@@ -34,6 +34,8 @@ final class AssignmentCounts
             ->leftJoin('settlements as t', 't.script_id', '=', 'l.id')
             ->leftJoin('results as r', 'r.script_id', '=', 's.id')
             ->whereIn('s.assignment_id', $assignments->keys())
+            // Who has left without handing in is not waited for.
+            ->where(fn ($query) => $query->whereNull('s.left_at')->orWhereNotNull('s.current_handin_id'))
             ->groupBy('s.assignment_id')
             ->selectRaw("s.assignment_id, COUNT(*) AS expected,
                 COALESCE(SUM(s.current_handin_id IS NOT NULL), 0) AS handed_in,

@@ -28,6 +28,12 @@ final class Clock
         return $at === null ? '' : $at->copy()->setTimezone(self::zone())->format('H:i');
     }
 
+    /** For tables that other programs read: 2026-11-23 09:05:00, in the institution's zone. */
+    public static function plain(CarbonInterface $at): string
+    {
+        return $at->copy()->setTimezone(self::zone())->format('Y-m-d H:i:s');
+    }
+
     /** For a form field of the kind datetime-local. */
     public static function field(?CarbonInterface $at): string
     {

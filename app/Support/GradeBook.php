@@ -66,17 +66,18 @@ final class GradeBook
      */
     private function cell(?Script $script, Assignment $assignment): array
     {
-        $result = $script?->result;
+        $result = $script?->setRelation('assignment', $assignment)->result;
         if ($result !== null) {
             return ['state' => $result->mark === null ? 'feedback is out' : 'released', 'mark' => $result->shownMark(), 'band' => $result->band, 'link' => route('results.show', $result), 'opened' => $result->first_opened_at !== null, 'missing' => false];
         }
         $state = match (true) {
             $script === null => 'not on the list',
+            $script->left_at !== null && $script->currentHandin === null => 'left',
             $script->currentHandin === null => 'not handed in',
             $script->currentHandin->late => 'handed in late',
             default => 'handed in',
         };
 
-        return ['state' => $state, 'mark' => null, 'band' => null, 'link' => null, 'opened' => false, 'missing' => $state === 'not handed in' && $assignment->isPastDue() && $assignment->takesHandIns()];
+        return ['state' => $state, 'mark' => null, 'band' => null, 'link' => null, 'opened' => false, 'missing' => $script !== null && $state === 'not handed in' && $script->isPastDue() && $script->takesHandIns()];
     }
 }

@@ -17,6 +17,14 @@ final class Pdf
      */
     public function of(string $view, array $data, bool $landscape = false): string
     {
+        return $this->ofHtml(view($view, $data)->render(), $landscape);
+    }
+
+    /**
+     * @param  string  $html  a whole page, sanitised when it holds what others wrote
+     */
+    public function ofHtml(string $html, bool $landscape = false): string
+    {
         $options = new Options;
         $options->setIsRemoteEnabled(false);
         $options->setIsPhpEnabled(false);
@@ -27,7 +35,7 @@ final class Pdf
         $options->setChroot([resource_path('views')]);
         $pdf = new Dompdf($options);
         $pdf->setPaper('A4', $landscape ? 'landscape' : 'portrait');
-        $pdf->loadHtml(view($view, $data)->render(), 'UTF-8');
+        $pdf->loadHtml($html, 'UTF-8');
         $pdf->render();
 
         return (string) $pdf->output();

@@ -142,11 +142,11 @@ final class Today
             if ($script->result !== null) {
                 $unread = $script->result->first_opened_at === null;
                 $items[] = new TodayItem($assignment, $unread ? 'Your result is here' : 'Your result', route('results.show', $script->result), $unread ? 'Read it' : 'Read it again', $unread, $script->result->released_at, 'released');
-            } elseif ($assignment->isOpen()) {
+            } elseif ($assignment->isOpen() && $script->left_at === null) {
                 $in = $script->currentHandin;
                 $items[] = $in === null
-                    ? new TodayItem($assignment, $assignment->isPastDue() ? 'Not handed in; the due time has passed' : 'Not handed in yet', route('hand-in.show', $assignment), 'Read the brief and hand in', $assignment->takesHandIns(), $assignment->due_at)
-                    : new TodayItem($assignment, 'Handed in'.($in->late ? ' late' : '').', '.Clock::shown($in->received_at), route('hand-in.show', $assignment), 'See what was handed in', false, $assignment->due_at);
+                    ? new TodayItem($assignment, $script->isPastDue() ? 'Not handed in; the due time has passed' : 'Not handed in yet', route('hand-in.show', $assignment), 'Read the brief and hand in', $script->takesHandIns(), $script->due_at)
+                    : new TodayItem($assignment, 'Handed in'.($in->late ? ' late' : '').', '.Clock::shown($in->received_at), route('hand-in.show', $assignment), 'See what was handed in', false, $script->due_at);
             }
         }
 
@@ -158,6 +158,6 @@ final class Today
      */
     private function modulesAs(User $person, Role $role): array
     {
-        return array_values($person->memberships->filter(fn (Membership $membership) => $membership->role === $role)->map(fn (Membership $membership) => $membership->module_id)->all());
+        return array_values($person->memberships->filter(fn (Membership $membership) => $membership->role === $role && $membership->left_at === null)->map(fn (Membership $membership) => $membership->module_id)->all());
     }
 }

@@ -22,12 +22,11 @@ final readonly class FinalMark
 
     /**
      * @param  int<0, 3>  $decimals
-     * @param  int  $secondsLate  0 for work that came in time
      * @param  int  $words  length of the work
      */
-    public static function of(Settled $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, int $secondsLate = 0, int $words = 0): self
+    public static function of(Settled $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, ?Lateness $late = null, int $words = 0): self
     {
-        [$exact, $working] = $rules->apply($settled->mark->toBigRational(), $settled->working, $secondsLate, $words);
+        [$exact, $working] = $rules->apply($settled->mark->toBigRational(), $settled->working, $late ?? Lateness::none(), $words);
         $mark = $exact->toScale($decimals, RoundingMode::HALF_UP);
         if (! $exact->isEqualTo($mark)) {
             $working = $working->then(new WorkingLine('Rounded', 'once, half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));

@@ -23,7 +23,7 @@ final readonly class MarkRules
     /**
      * @return array{BigRational, Working}
      */
-    public function apply(BigRational $mark, Working $working, int $secondsLate, int $words): array
+    public function apply(BigRational $mark, Working $working, Lateness $lateness, int $words): array
     {
         $step = function (BigRational $after, string $what, string $how) use (&$mark, &$working): void {
             if (! $after->isEqualTo($mark)) {
@@ -32,7 +32,10 @@ final readonly class MarkRules
             }
         };
         if ($this->late !== null) {
-            $step($this->late->apply($mark, $secondsLate), 'Late', $this->late->working($secondsLate));
+            if ($lateness->waived && $lateness->elapsed() > 0) {
+                $working = $working->then(new WorkingLine('Late', "{$lateness->inWords()}, waived", Figure::shown($mark)));
+            }
+            $step($this->late->apply($mark, $lateness), 'Late', $this->late->working($lateness));
         }
         if ($this->length !== null) {
             $step($this->length->apply($mark, $words), 'Over length', $this->length->working($words));

@@ -13,6 +13,7 @@ return [
         ['Kwabena Asante-Mensah', 'kwabena.asante-mensah'],
         ['Lin Hui', 'lin.hui'],
     ],
+    'left' => ['Casimir Thackeray-Bello', 'casimir.thackeray-bello', 'M204125', 'B'],
     'students' => [
         ['Niamh O’Donnell', 'niamh.odonnell', 'M204101', 'A'],
         ['Ólafur Brandsson', 'olafur.brandsson', 'M204102', 'A'],

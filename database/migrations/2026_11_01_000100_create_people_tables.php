@@ -16,6 +16,9 @@ return new class extends Migration
             $table->string('name', 150);
             $table->string('email', 190)->unique();
             $table->string('number', 40)->nullable()->unique();
+            $table->string('given_name', 75)->nullable()->comment('as the registry parts the name; null when nobody said');
+            $table->string('family_name', 75)->nullable();
+            $table->string('roster_id', 120)->nullable()->unique()->comment('what the registry calls the person');
             $table->string('password');
             $table->boolean('is_admin')->default(false);
             $table->enum('theme', ['device', 'light', 'dark'])->default('device');
@@ -32,13 +35,47 @@ return new class extends Migration
         });
         Schema::create('memberships', function (Blueprint $table): void {
             $table->id();
+            $table->uuid('public_id')->unique();
             $table->foreignId('module_id')->constrained()->restrictOnDelete();
             $table->foreignId('user_id')->constrained()->restrictOnDelete();
             $table->enum('role', ['coordinator', 'tutor', 'examiner', 'student']);
             $table->string('section', 40)->nullable();
+            $table->dateTime('left_at')->nullable()->comment('leavers keep their work and marks, and read them');
             $table->timestamps();
             $table->unique(['module_id', 'user_id']);
             $table->index(['user_id', 'role']);
+        });
+        Schema::create('closure_days', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->date('day');
+            $table->string('name', 80)->default('');
+            $table->unique(['module_id', 'day']);
+        });
+        Schema::create('roster_imports', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->foreignId('made_by')->constrained('users')->restrictOnDelete();
+            $table->string('file_name', 200);
+            $table->enum('kind', ['table', 'OneRoster']);
+            $table->string('path', 255)->comment('the file, kept until it is applied');
+            $table->json('choices')->comment('which column is what, which classes are meant, whether those not in the file have left');
+            $table->dateTime('applied_at')->nullable();
+            $table->timestamps();
+        });
+        Schema::create('allowances', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
+            $table->unsignedSmallInteger('extra_days')->default(0);
+            $table->unsignedSmallInteger('extra_percent')->default(0)->comment('of the time from opening to due, in timed assignments');
+            $table->string('reason', 500);
+            $table->foreignId('given_by')->constrained('users')->restrictOnDelete();
+            $table->dateTime('ended_at')->nullable();
+            $table->foreignId('ended_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+            $table->index(['module_id', 'student_id']);
         });
     }
 };

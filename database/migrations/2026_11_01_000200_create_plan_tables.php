@@ -97,6 +97,7 @@ return new class extends Migration
             $table->unsignedTinyInteger('max_megabytes')->default(20);
             $table->unsignedTinyInteger('max_files')->default(1);
             $table->unsignedTinyInteger('self_checks')->default(2)->comment('drafts a student may have checked before handing in');
+            $table->json('declaration')->nullable()->comment('what students declare when they hand in, in the words of the coordinator');
             $table->foreignId('copied_from_id')->nullable()->constrained('assignments')->nullOnDelete();
             $table->dateTime('names_revealed_at')->nullable();
             $table->unsignedInteger('lock_version')->default(1);

@@ -21,10 +21,18 @@ return new class extends Migration
             $table->foreignId('current_handin_id')->nullable();
             $table->text('held_reason')->nullable();
             $table->dateTime('brief_opened_at')->nullable();
+            $table->dateTime('template_taken_at')->nullable();
+            $table->dateTime('left_at')->nullable()->comment('when its student left the module');
+            $table->dateTime('due_at')->nullable()->comment('for this student: with allowances, extension and the group');
+            $table->dateTime('closes_at')->nullable();
+            $table->string('waived_reason', 500)->nullable()->comment('why lateness costs nothing here');
+            $table->foreignId('waived_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->dateTime('waived_at')->nullable();
             $table->timestamps();
             $table->unique(['assignment_id', 'student_id']);
             $table->unique(['assignment_id', 'code']);
             $table->index(['assignment_id', 'group_name']);
+            $table->index(['student_id', 'due_at']);
         });
         Schema::create('handins', function (Blueprint $table): void {
             $table->id();
@@ -41,8 +49,13 @@ return new class extends Migration
             $table->dateTime('due_at')->comment('the due time in force when it came in');
             $table->boolean('late');
             $table->dateTime('received_at');
+            $table->json('declaration')->nullable()->comment('what was declared with it, questions and answers');
+            $table->json('identity')->comment('where the author was named in it, and what became of that');
+            $table->char('seal', 64)->comment('of the receipt');
+            $table->uuid('once')->nullable()->comment('made by the page, so that a request sent twice hands in once');
             $table->timestamps();
             $table->unique(['script_id', 'attempt']);
+            $table->unique(['script_id', 'once']);
         });
         Schema::create('handin_files', function (Blueprint $table): void {
             $table->id();
@@ -51,10 +64,58 @@ return new class extends Migration
             $table->string('kind', 10);
             $table->string('original_name', 255)->comment('sealed: shown to its student only');
             $table->string('path', 255);
+            $table->string('clean_path', 255)->nullable()->comment('the copy staff get: nothing in it names its author');
+            $table->string('clean_kind', 10)->nullable();
+            $table->string('link', 500)->nullable()->comment('the address, when a link was handed in');
             $table->unsignedBigInteger('bytes');
             $table->char('sha256', 64);
             $table->unsignedInteger('words');
             $table->unique(['handin_id', 'position']);
+        });
+        Schema::create('uploads', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
+            $table->string('name', 255);
+            $table->unsignedBigInteger('bytes')->comment('of the whole file');
+            $table->char('sha256', 64)->comment('of the whole file, as the browser worked it out before sending');
+            $table->unsignedBigInteger('arrived')->default(0);
+            $table->dateTime('whole_at')->nullable();
+            $table->timestamps();
+            $table->index(['student_id', 'assignment_id']);
+            $table->index('updated_at');
+        });
+        Schema::create('typed_texts', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
+            $table->mediumText('text');
+            $table->unsignedInteger('lock_version')->default(1);
+            $table->timestamps();
+            $table->unique(['script_id', 'student_id']);
+        });
+        Schema::create('extensions', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
+            $table->dateTime('due_at');
+            $table->string('reason', 500);
+            $table->foreignId('given_by')->constrained('users')->restrictOnDelete();
+            $table->dateTime('ended_at')->nullable();
+            $table->foreignId('ended_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+            $table->index(['assignment_id', 'student_id']);
+        });
+        Schema::create('messages', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->foreignId('sent_by')->constrained('users')->restrictOnDelete();
+            $table->string('subject', 200);
+            $table->text('body')->comment('with its placeholders');
+            $table->string('shown', 80)->comment('to whom, in words');
+            $table->unsignedInteger('recipients');
+            $table->timestamps();
         });
         Schema::create('draft_checks', function (Blueprint $table): void {
             $table->id();

@@ -4,7 +4,14 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\Collect\ChangeAllowance;
+use App\Actions\Collect\ChangeExtension;
+use App\Actions\Collect\ChangeMember;
+use App\Actions\Collect\CheckDraft;
+use App\Actions\Collect\SaveClosureDays;
 use App\Actions\Collect\TakeHandIn;
+use App\Actions\Collect\WaiveLateness;
+use App\Actions\Collect\WriteToStudents;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
@@ -17,6 +24,7 @@ use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\RecordReading;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
+use App\Actions\Screen\CompareDraft;
 use App\Actions\Screen\CompareHandin;
 use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\HandInBy;
@@ -29,7 +37,9 @@ use App\Models\Membership;
 use App\Models\Module;
 use App\Models\RubricVersion;
 use App\Models\Script;
+use App\Models\TypedText;
 use App\Models\User;
+use App\Support\Cohort;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Seeder;
 use Illuminate\Http\UploadedFile;
@@ -40,6 +50,7 @@ use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
+use YoungHarbor\Core\Collect\Declaration;
 use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\Draft;
@@ -53,6 +64,12 @@ use YoungHarbor\Core\Standing;
  */
 final class DatabaseSeeder extends Seeder
 {
+    private const DECLARED = [
+        ['id' => 'own', 'kind' => 'confirm', 'label' => 'This is my own work. What I took from others is marked as theirs.', 'required' => true],
+        ['id' => 'tools', 'kind' => 'words', 'label' => 'Tools I used (writing aids, translation, AI), and what for', 'required' => true],
+        ['id' => 'people', 'kind' => 'words', 'label' => 'People who helped me, and with what', 'required' => true],
+    ];
+
     private Module $module;
 
     private User $coordinator;
@@ -78,6 +95,7 @@ final class DatabaseSeeder extends Seeder
             $next = $this->open($rubrics['essay']);
             $this->proposeOne($essay);
             $this->early($next);
+            $this->arrangements($essay, $next);
             $this->planned($rubrics['walk']);
         } finally {
             Carbon::setTestNow();
@@ -103,6 +121,11 @@ final class DatabaseSeeder extends Seeder
         foreach ($people['students'] as $student) {
             $this->students[$student[1]] = $this->join($make($student), Role::Student, $student[3]);
         }
+        $this->at(-58, as: $this->coordinator);
+        app(SaveClosureDays::class)($this->module, [$this->day(16)->toDateString() => 'Harbour fair', $this->day(17)->toDateString() => 'Harbour fair'], $this->coordinator);
+        $this->at(-50, as: $this->coordinator);
+        $left = $this->join($make($people['left']), Role::Student, 'B');
+        app(ChangeMember::class)(Membership::query()->where('user_id', $left->id)->sole(), 'B', true, $this->coordinator);
     }
 
     private function join(User $user, Role $role, ?string $section = null): User
@@ -164,7 +187,8 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
-            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(),
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED,
+            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
         ], -35);
         $handins = require database_path('demo/handins.php');
         foreach ($handins as $n => $in) {
@@ -175,9 +199,11 @@ final class DatabaseSeeder extends Seeder
             $student = $this->students[$in['who']];
             $this->at(-9, 12, $student, $in['minute']);
             Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
-            app(TakeHandIn::class)($assignment, $student, $this->file($in['essay'], $in['as']));
+            app(TakeHandIn::class)($assignment, $student, [$this->file($in['essay'], $in['as'])], $this->declared($n));
         }
         $this->screen($assignment);
+        $this->at(-7, as: $this->coordinator);
+        app(WaiveLateness::class)(Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students['leila.haddad']->id)->sole(), 'The library’s network was down from 11:30 to 12:20.', $this->coordinator);
         $this->shareOut($assignment, $this->tutors, 4417, -5);
         $quality = [0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61, 0.47, 0.75, 0.56, 0.68, 0.59];
         $marks = $this->marks($assignment);
@@ -205,12 +231,50 @@ final class DatabaseSeeder extends Seeder
             'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
             'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
             'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start,
-            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed'], 'handin_by' => HandInBy::GroupOneMark, 'max_files' => 3,
+            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed', 'link'], 'handin_by' => HandInBy::GroupOneMark, 'max_files' => 3,
         ], null);
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
+        $this->template($assignment, 'walking sheet.txt', $sheet);
+    }
+
+    private function template(Assignment $assignment, string $name, string $text): void
+    {
         $path = 'templates/'.Str::uuid()->toString();
-        Storage::put($path, $sheet);
-        $assignment->templates()->create(['name' => 'walking sheet.txt', 'path' => $path, 'bytes' => strlen($sheet), 'sha256' => hash('sha256', $sheet), 'text' => $sheet]);
+        Storage::put($path, $text);
+        $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($text), 'sha256' => hash('sha256', $text), 'text' => $text]);
+    }
+
+    /**
+     * What students say of help they had.
+     *
+     * @return list<array{label: string, answer: string}>
+     */
+    private function declared(int $n): array
+    {
+        $tools = ['None.', 'The spelling check of my writing program.', 'An AI chat, to find out what a “groat” was; the answer is in note 3, from a dictionary.', 'A translation program for one letter in Danish.'];
+        $people = ['None.', 'A friend read it for commas.', 'The writing centre, on my plan.'];
+
+        return Declaration::fromArray(self::DECLARED)->answers(['own' => '1', 'tools' => $tools[$n % 4], 'people' => $people[$n % 3]]);
+    }
+
+    /** What some are allowed, a draft, a text begun, a message: what stands between an open assignment and its due time. */
+    private function arrangements(Assignment $essay, Assignment $next): void
+    {
+        $this->at(-2, 10, $this->coordinator);
+        $member = fn (string $who): Membership => Membership::query()->where('user_id', $this->students[$who]->id)->sole();
+        $script = fn (string $who): Script => Script::query()->where('assignment_id', $next->id)->where('student_id', $this->students[$who]->id)->with('assignment')->sole();
+        app(ChangeAllowance::class)($member('yusuf.alkhatib'), 3, 25, 'Learning support plan of September.', $this->coordinator);
+        app(ChangeAllowance::class)($member('zoe.ng'), 2, 0, 'Learning support plan of September.', $this->coordinator);
+        app(ChangeExtension::class)($script('priya.raghunathan'), $this->day(19, 12), 'A week at home after a death in the family.', $this->coordinator);
+        foreach (['niamh.odonnell' => 'light-dues', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
+            $this->at(-1, 11, $this->students[$who]);
+            $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
+            app(CompareDraft::class)($draft);
+        }
+        $script('bo.li')->update(['template_taken_at' => $this->day(-1, 17)]);
+        TypedText::query()->create(['script_id' => $script('bo.li')->id, 'student_id' => $this->students['bo.li']->id, 'text' => "The source, and where it is: the coal book of the ferry company, reader p. 14\nWho made it, when, for whom: the clerk, 1891, for the directors\n"]);
+        $this->at(-1, 18, $this->coordinator);
+        app(WriteToStudents::class)(Cohort::of($next, ['show' => 'unopened']), 'The brief for {assignment}', "Dear {first name},\n\nthe brief is open and you have not looked at it yet. It asks for an account book, a list or a map, and those take time to find. Due: {due}.\n\n{link}", $this->coordinator);
     }
 
     /** Open: students are writing. */
@@ -219,8 +283,10 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: After the water', 'rubric_version_id' => $rubric->id,
             'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
-            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(),
+            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED, 'max_files' => 2,
+            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
         ], -3);
+        $this->template($assignment, 'source sheet.txt', "The source, and where it is:\nWho made it, when, for whom:\nWhat it counts or draws:\nWhat it leaves out:\n");
         foreach (array_values($this->students) as $n => $student) {
             if ($n % 3 !== 1) {
                 Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-2, 10 + $n % 9)]);
@@ -234,10 +300,13 @@ final class DatabaseSeeder extends Seeder
     private function early(Assignment $assignment): void
     {
         $this->at(-1, 16, $this->students['hana.kovarova']);
-        app(TakeHandIn::class)($assignment, $this->students['hana.kovarova'], $this->file('after-the-cannery', 'docx'));
+        // Her name stands in the file's properties and on its first page.
+        app(TakeHandIn::class)($assignment, $this->students['hana.kovarova'], [$this->file('after-the-cannery', 'docx', 'Hana Kovářová')], $this->declared(2));
+        $this->at(-1, 17, $this->students['olafur.brandsson']);
+        app(TakeHandIn::class)($assignment, $this->students['olafur.brandsson'], [$this->file('silting-up', 'odt')], $this->declared(0));
         foreach (['olafur.brandsson' => 'chart', 'ximena.ortuzar' => 'strike-fund'] as $who => $essay) {
             $this->at(-1, 20, $this->students[$who]);
-            app(TakeHandIn::class)($assignment, $this->students[$who], $this->file($essay, 'odt'));
+            app(TakeHandIn::class)($assignment, $this->students[$who], [$this->file($essay, 'odt')], $this->declared(strlen($who)));
         }
         $this->screen($assignment);
     }
@@ -320,7 +389,7 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function file(string $essay, string $format): UploadedFile
+    private function file(string $essay, string $format, string $author = ''): UploadedFile
     {
         $source = database_path("demo/essays/{$essay}.md");
         $ready = database_path("demo/essays/{$essay}.{$format}");
@@ -328,7 +397,7 @@ final class DatabaseSeeder extends Seeder
             return new UploadedFile($ready, "{$essay}.{$format}", null, null, true);
         }
         $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
-        (new Process(['pandoc', '--standalone', '--metadata=title: ', '-o', $made, $source]))->mustRun();
+        (new Process(['pandoc', '--standalone', '--metadata=title: ', ...($author === '' ? [] : ["--metadata=author:{$author}"]), '-o', $made, $source]))->mustRun();
 
         return new UploadedFile($made, "{$essay}.{$format}", null, null, true);
     }

@@ -6,12 +6,15 @@ namespace Tests\Core;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use DateTimeImmutable;
+use DateTimeZone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\BandScale;
 use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\FinalMark;
+use YoungHarbor\Core\Marks\Lateness;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
@@ -100,7 +103,15 @@ final class MarksTest extends TestCase
     {
         $rule = LateRule::fromArray($rule + ['take' => 'points', 'amount' => '5', 'per' => 'day']);
 
-        self::assertSame($left, Figure::cut($rule->apply(BigRational::of($mark), $seconds)));
+        self::assertSame($left, Figure::cut($rule->apply(BigRational::of($mark), self::late($seconds))));
+    }
+
+    /** Work that came in so many seconds after a due time, far from any change of the clocks. */
+    private static function late(int $seconds): Lateness
+    {
+        $due = new DateTimeImmutable('2027-01-12T12:00:00Z');
+
+        return Lateness::between($due, $due->modify("+{$seconds} seconds"), new DateTimeZone('UTC'));
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, int, string}> */
@@ -146,19 +157,19 @@ final class MarksTest extends TestCase
             BigDecimal::of('60'),
         );
         // 67.85 − 5 % = 64.4575; 1000 words of 900 are 2 started tenths: 60.4575; capped: 60.
-        $final = FinalMark::of($settled, self::classes(), 1, $rules, 3600, 1000);
+        $final = FinalMark::of($settled, self::classes(), 1, $rules, self::late(3600), 1000);
         self::assertSame(['60.0', 'Upper second'], [(string) $final->mark, $final->band->name]);
         $lines = array_column($final->working->toArray(), 'result', 'what');
         self::assertSame(['64.4575', '60.4575', '60'], [$lines['Late'], $lines['Over length'], $lines['Capped']]);
 
-        $late = FinalMark::of($settled, self::classes(), 1, new MarkRules(LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day'])), 3600);
+        $late = FinalMark::of($settled, self::classes(), 1, new MarkRules(LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day'])), self::late(3600));
         self::assertSame('64.5', (string) $late->mark, '64.4575 is rounded once, half up');
-        self::assertSame('60.0', (string) FinalMark::of($settled, self::classes(), 1, $rules, 0, 900)->mark, 'in time and short enough, only the cap lowers it');
+        self::assertSame('60.0', (string) FinalMark::of($settled, self::classes(), 1, $rules, null, 900)->mark, 'in time and short enough, only the cap lowers it');
     }
 
     public function test_a_rule_that_makes_no_sense_is_refused(): void
     {
-        foreach ([['take' => 'all', 'amount' => '5', 'per' => 'day'], ['take' => 'points', 'amount' => '0', 'per' => 'day'], ['take' => 'points', 'amount' => '-5', 'per' => 'day'], ['take' => 'points', 'amount' => '5', 'per' => 'week'], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => '1e2']] as $bad) {
+        foreach ([['take' => 'all', 'amount' => '5', 'per' => 'day'], ['take' => 'points', 'amount' => '0', 'per' => 'day'], ['take' => 'points', 'amount' => '-5', 'per' => 'day'], ['take' => 'points', 'amount' => '5', 'per' => 'week'], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => '1e2'], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'cut_off' => -1], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'weekends' => 'no']] as $bad) {
             try {
                 LateRule::fromArray($bad);
                 self::fail(json_encode($bad, JSON_THROW_ON_ERROR));

@@ -60,7 +60,7 @@ final class CheckDraft
     {
         $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->first();
         throw_if($script === null, new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
-        throw_if(! $assignment->isOpen() || $assignment->isPastDue(), new Refused('Drafts can be checked until the due time.'));
+        throw_if(! $assignment->isOpen() || $script->isPastDue(), new Refused('Drafts can be checked until the due time.'));
         throw_if(self::left($assignment, $student) === 0, new Refused('You have used your '.($assignment->self_checks === 1 ? 'one check' : "{$assignment->self_checks} checks").' for this assignment. You can still hand in, and replace it until the due time.'));
     }
 }

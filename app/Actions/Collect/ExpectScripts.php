@@ -8,6 +8,7 @@ use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Membership;
 use App\Models\Script;
+use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\ScriptCode;
 
 /**
@@ -15,23 +16,31 @@ use YoungHarbor\Core\ScriptCode;
  */
 final class ExpectScripts
 {
+    public function __construct(private readonly SetDueTimes $setDueTimes)
+    {
+    }
+
     /**
      * @return int how many were added
      */
     public function __invoke(Assignment $assignment): int
     {
-        $have = Script::query()->where('assignment_id', $assignment->id)->pluck('student_id')->all();
-        $students = Membership::query()->where('module_id', $assignment->module_id)->where('role', Role::Student)
-            ->whereNotIn('user_id', $have)->pluck('user_id')->shuffle();
+        $students = Membership::query()->where('module_id', $assignment->module_id)->where('role', Role::Student)->whereNull('left_at')
+            ->whereNotIn('user_id', Script::query()->where('assignment_id', $assignment->id)->select('student_id'))->pluck('user_id')->shuffle();
         $taken = array_fill_keys(Script::query()->where('assignment_id', $assignment->id)->pluck('code')->all(), true);
+        $rows = [];
         foreach ($students as $student) {
             do {
                 $code = (string) ScriptCode::drawn(random_int(0, count(ScriptCode::BIRDS) - 1), random_int(0, 999));
             } while (isset($taken[$code]));
             $taken[$code] = true;
-            Script::query()->create(['assignment_id' => $assignment->id, 'student_id' => $student, 'code' => $code]);
+            $rows[] = ['public_id' => (new Script)->newUniqueId(), 'assignment_id' => $assignment->id, 'student_id' => $student, 'code' => $code, 'created_at' => now(), 'updated_at' => now()];
         }
+        foreach (array_chunk($rows, 500) as $some) {
+            DB::table('scripts')->insert($some);
+        }
+        ($this->setDueTimes)($assignment);
 
-        return $students->count();
+        return count($rows);
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Extraction\CleanCopy;
 use App\Extraction\Cleaner;
-use App\Extraction\Extracted;
+use App\Extraction\FileKind;
+use App\Extraction\Findings;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
 use App\Models\Assignment;
@@ -21,47 +23,74 @@ final class ReadWork
     public function __construct(
         private readonly Reader $reader,
         private readonly Cleaner $cleaner,
+        private readonly CleanCopy $cleanCopy,
     ) {
     }
 
     /**
      * @param  list<User>  $authors  whose names, numbers and mail addresses are masked
-     * @param  array<UploadedFile|string>  $works  files in their order, or one text that was typed
+     * @param  array<UploadedFile|string|WebLink>  $works  files in their order, or one text that was typed, or links
      *
      * @throws Refusal when a file cannot be taken; then none is
      */
     public function __invoke(Assignment $assignment, array $authors, array $works): WorkRead
     {
-        $pieces = $this->pieces($assignment, $works);
-        $extracted = $this->together($pieces);
-        [$html, $text, $hidden] = $this->masked($extracted, $authors);
-        $notes = $extracted->notes;
+        $findings = new Findings;
+        $masks = self::masks($authors);
+        $pieces = $this->pieces($assignment, $works, $masks, $findings);
+        $notes = $this->notes($pieces);
+        $hidden = array_sum(array_map(fn (array $found) => $found['place'] === 'text' ? $found['times'] : 0, $findings->all()));
         if ($hidden > 0) {
             $whose = count($authors) === 1 ? 'Your name or number stands' : 'Names or numbers of your group stand';
             $notes[] = "{$whose} in the text ".($hidden === 1 ? 'once' : "{$hidden} times").'; markers see “'.Mask::SHOWN.'” there.';
         }
+        $taken = array_map(fn (array $found) => $found['place'], array_filter($findings->all(), fn (array $found) => $found['fate'] === Findings::TAKEN_OUT));
+        if ($taken !== []) {
+            $notes[] = 'The file names a person outside its text ('.implode(', ', $taken).'); the copy markers get is without that.';
+        }
+        $html = $text = '';
+        foreach ($pieces as $n => $piece) {
+            // Markers see numbers and never file names, which often carry a name.
+            $html .= count($pieces) === 1 ? $piece->html : '<h2>File '.($n + 1)."</h2>\n{$piece->html}\n";
+            $text .= ($n === 0 ? '' : "\n\n").$piece->text;
+        }
 
-        return new WorkRead($pieces, $html, $text, $extracted->words, $notes);
+        return new WorkRead($pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)), $notes, $findings->all());
+    }
+
+    /**
+     * @param  iterable<User>  $authors
+     * @return list<Mask>
+     */
+    public static function masks(iterable $authors): array
+    {
+        $masks = [];
+        foreach ($authors as $author) {
+            $masks[] = new Mask($author->name, $author->number, $author->email);
+        }
+
+        return $masks;
     }
 
     /**
      * Reads each file, or refuses all with the name of the one that cannot be taken.
      *
-     * @param  array<UploadedFile|string>  $works
-     * @return non-empty-list<array{name: string, bytes: string, read: Extracted}>
+     * @param  array<UploadedFile|string|WebLink>  $works
+     * @param  list<Mask>  $masks
+     * @return non-empty-list<PieceRead>
      *
      * @throws Refusal
      */
-    private function pieces(Assignment $assignment, array $works): array
+    private function pieces(Assignment $assignment, array $works, array $masks, Findings $findings): array
     {
         if (count($works) > $assignment->max_files) {
             throw new Refusal('This assignment takes '.($assignment->max_files === 1 ? 'one file' : "{$assignment->max_files} files at most").'; you chose '.count($works).'.');
         }
         $pieces = [];
         foreach ($works as $work) {
-            $name = $work instanceof UploadedFile ? $this->safeName($work->getClientOriginalName()) : 'typed here.txt';
+            $name = $work instanceof UploadedFile ? self::safeName($work->getClientOriginalName()) : 'typed here.txt';
             try {
-                $pieces[] = $this->piece($assignment, $work, $name);
+                $pieces[] = $work instanceof WebLink ? $this->link($assignment, $work) : $this->piece($assignment, $work, $name, $masks, $findings);
             } catch (Refusal $e) {
                 throw count($works) === 1 ? $e : new Refusal("{$name}: {$e->getMessage()}");
             }
@@ -71,11 +100,11 @@ final class ReadWork
     }
 
     /**
-     * @return array{name: string, bytes: string, read: Extracted}
+     * @param  list<Mask>  $masks
      *
      * @throws Refusal
      */
-    private function piece(Assignment $assignment, UploadedFile|string $work, string $name): array
+    private function piece(Assignment $assignment, UploadedFile|string $work, string $name, array $masks, Findings $findings): PieceRead
     {
         $bytes = $work instanceof UploadedFile ? (string) file_get_contents($work->getRealPath()) : $work;
         if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
@@ -88,53 +117,48 @@ final class ReadWork
         if ($work instanceof UploadedFile && ! in_array($read->kind, $assignment->fileKinds(), true)) {
             throw new Refusal("This file is a {$read->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
         }
+        $html = $read->html;
+        foreach ($masks as $mask) {
+            $times = 0;
+            $html = $this->cleaner->mask($html, $mask, $times);
+            $findings->add('text', Findings::HIDDEN, $times);
+            $work instanceof UploadedFile && $mask->namesFile($name) && $findings->add('name of the file', Findings::TAKEN_OUT);
+        }
 
-        return ['name' => $name, 'bytes' => $bytes, 'read' => $read];
+        return new PieceRead($name, $read->kind, $bytes, $html, $this->cleaner->plain($html), $read->words, $read->notes, $this->cleanCopy->of($bytes, $read->kind, $html, $masks, $findings));
     }
 
     /**
-     * Several files as one script, in their order; markers see numbers and never file names, which often carry a name.
-     *
-     * @param  non-empty-list<array{name: string, bytes: string, read: Extracted}>  $pieces
+     * @throws Refusal
      */
-    private function together(array $pieces): Extracted
+    private function link(Assignment $assignment, WebLink $link): PieceRead
     {
-        if (count($pieces) === 1) {
-            return $pieces[0]['read'];
+        if (! $assignment->takesLinks()) {
+            throw new Refusal("This assignment does not take links. Hand in {$assignment->kindsInWords()}.");
         }
-        $html = $text = '';
+
+        return new PieceRead($link->address, FileKind::Link, $link->address, '<p>A link was handed in: open it above.</p>', '', 0,
+            ['Nothing is fetched from a link: markers open the page as it is when they mark, and overlap is not looked for in it. Leave it as it is, and open to whoever has the address, until your result is out.'], link: $link->address);
+    }
+
+    /**
+     * @param  non-empty-list<PieceRead>  $pieces
+     * @return list<string>
+     */
+    private function notes(array $pieces): array
+    {
         $notes = [];
         foreach ($pieces as $n => $piece) {
-            $number = $n + 1;
-            $html .= "<h2>File {$number}</h2>\n{$piece['read']->html}\n";
-            $text .= ($n === 0 ? '' : "\n\n").$piece['read']->text;
-            array_push($notes, ...array_map(fn (string $note) => "File {$number}: {$note}", $piece['read']->notes));
+            foreach ($piece->notes as $note) {
+                $notes[] = count($pieces) === 1 ? $note : 'File '.($n + 1).": {$note}";
+            }
         }
 
-        return new Extracted($pieces[0]['read']->kind, $html, $text, array_sum(array_map(fn (array $piece) => $piece['read']->words, $pieces)), $notes);
-    }
-
-    /**
-     * @param  list<User>  $authors
-     * @return array{string, string, int}
-     */
-    private function masked(Extracted $extracted, array $authors): array
-    {
-        [$html, $text] = [$extracted->html, $extracted->text];
-        $hidden = 0;
-        foreach ($authors as $author) {
-            $mask = new Mask($author->name, $author->number, $author->email);
-            $inText = $inHtml = 0;
-            $text = $mask->hide($text, $inText);
-            $html = $this->cleaner->mask($html, $mask, $inHtml);
-            $hidden += max($inText, $inHtml);
-        }
-
-        return [$html, $text, $hidden];
+        return $notes;
     }
 
     /** A file's name is shown back to its student only; control characters and paths have no place in it. */
-    private function safeName(string $name): string
+    public static function safeName(string $name): string
     {
         $name = (string) preg_replace('/[\p{Cc}\p{Cf}]+/u', '', mb_scrub(basename(str_replace('\\', '/', $name))));
 

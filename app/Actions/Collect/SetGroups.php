@@ -17,8 +17,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class SetGroups
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly SetDueTimes $setDueTimes,
+    ) {
     }
 
     /**
@@ -40,10 +42,11 @@ final class SetGroups
             if ($fixed->isNotEmpty()) {
                 throw new Refused('Nothing was changed: '.$fixed->map(fn (Script $script) => $script->student->name)->implode(', ').' would leave or join a group that has handed in.');
             }
-            foreach ($moved as $script) {
-                $script->update(['group_name' => $groups[$script->student_id] ?? null]);
+            foreach ($moved->groupBy(fn (Script $script) => $groups[$script->student_id] ?? '') as $group => $members) {
+                Script::query()->whereIn('id', $members->pluck('id'))->update(['group_name' => $group === '' ? null : $group]);
             }
             self::lead($stored);
+            ($this->setDueTimes)($stored);
             $this->logbook->write('set the groups', $stored->title, ['groups' => count(array_unique($groups)), 'students' => count($groups), ...$how], null, $stored);
         });
     }
@@ -52,12 +55,16 @@ final class SetGroups
     public static function lead(Assignment $assignment): void
     {
         $leads = [];
-        foreach (Script::query()->where('assignment_id', $assignment->id)->orderBy('id')->get() as $script) {
+        $follow = [];
+        foreach (Script::query()->where('assignment_id', $assignment->id)->orderBy('id')->get(['id', 'group_name', 'lead_id']) as $script) {
             $lead = $assignment->handin_by === HandInBy::GroupOneMark && $script->group_name !== null ? ($leads[$script->group_name] ??= $script->id) : $script->id;
             $leadId = $lead === $script->id ? null : $lead;
             if ($script->lead_id !== $leadId) {
-                $script->update(['lead_id' => $leadId]);
+                $follow[$leadId ?? 0][] = $script->id;
             }
+        }
+        foreach ($follow as $lead => $ids) {
+            Script::query()->whereIn('id', $ids)->update(['lead_id' => $lead === 0 ? null : $lead]);
         }
     }
 

@@ -8,91 +8,147 @@ use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Jobs\CompareHandin;
 use App\Logbook\Logbook;
+use App\Mail\HandedIn;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\OverlapReport;
 use App\Models\Script;
+use App\Models\TypedText;
 use App\Models\User;
 use App\Support\Clock;
+use App\Support\Receipts;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 
 /**
- * Takes a student's work in: reads it, keeps the original sealed, and gives a receipt.
+ * Takes a student's work in: reads it, keeps the original sealed, makes the copy staff get, and gives a receipt.
  *
- * The time that counts is when the upload arrived, not when reading it ended. Every attempt is kept.
+ * The time that counts is when the work had arrived, not when reading it ended. Every attempt is kept. The last one in
+ * time counts; after the due time the attempt that counts stays, unless the student picks another.
  */
 final class TakeHandIn
 {
     public function __construct(
         private readonly ReadWork $read,
         private readonly Logbook $logbook,
+        private readonly Receipts $receipts,
     ) {
     }
 
     /**
-     * @param  UploadedFile|string|list<UploadedFile>  $work  a file, several files in their order, or text that was typed
+     * @param  UploadedFile|string|list<UploadedFile|string|WebLink>  $work  a file, several files in their order, text that was typed, or links
+     * @param  list<array{label: string, answer: string}>|null  $declared
+     * @param  Carbon|null  $arrived  when all of it had arrived; null for now
+     * @param  string|null  $once  made by the page: the same again is the same hand-in
      *
      * @throws Refused when the assignment does not take it now
      * @throws Refusal when a file cannot be taken; then none is
      */
-    public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work): Handin
+    public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null, ?Carbon $arrived = null, ?string $once = null): Handin
     {
-        $received = now()->startOfSecond();
-        $this->refuseOutOfTime($assignment, $this->scriptOf($assignment, $student));
-        $mates = $this->matesOf($assignment, $student);
-        $work = ($this->read)($assignment, [$student, ...$mates], is_array($work) ? $work : [$work]);
-        $pieces = $work->pieces;
-        $sums = array_map(fn (array $piece) => hash('sha256', $piece['bytes']), $pieces);
-        $paths = array_map(fn () => 'handins/'.Str::uuid()->toString(), $pieces);
-        foreach ($pieces as $n => $piece) {
-            Storage::put($paths[$n], $piece['bytes']);
+        $received = Carbon::instance($arrived ?? now())->startOfSecond();
+        $script = $this->scriptOf($assignment, $student);
+        $before = $once === null ? null : $script->handins()->where('once', $once)->first();
+        if ($before !== null) {
+            return $before;
         }
+        $this->refuseOutOfTime($script, $received);
+        $mates = $this->matesOf($assignment, $script);
+        $work = ($this->read)($assignment, [$student, ...$mates], is_array($work) ? $work : [$work]);
+        $paths = $this->store($work);
         try {
-            return DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $pieces, $paths, $sums): Handin {
+            return DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $paths, $declared, $once): Handin {
                 // One at a time for the whole group, in the same order whoever of them hands in.
-                $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', array_map(fn (User $member) => $member->id, [$student, ...$mates]))->orderBy('id')->lockForUpdate()->get();
+                $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->orderBy('id')->lockForUpdate()->get();
                 $own = null;
                 foreach ($scripts as $script) {
-                    $this->refuseOutOfTime($assignment, $script);
-                    $handin = $script->handins()->create([
-                        'attempt' => (int) $script->handins()->max('attempt') + 1,
-                        'handed_in_by' => $student->id,
-                        'bytes' => array_sum(array_map(fn (array $piece) => strlen($piece['bytes']), $pieces)),
-                        'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
-                        'words' => $work->words,
-                        'text' => $work->text,
-                        'html' => $work->html,
-                        'notes' => $work->notes,
-                        'due_at' => $assignment->due_at,
-                        'late' => $received->gt($assignment->due_at),
-                        'received_at' => $received,
-                    ]);
-                    foreach ($pieces as $n => $piece) {
-                        $handin->files()->create([
-                            'position' => $n + 1, 'kind' => $piece['read']->kind->value, 'original_name' => $piece['name'], 'path' => $paths[$n],
-                            'bytes' => strlen($piece['bytes']), 'sha256' => $sums[$n], 'words' => $piece['read']->words,
-                        ]);
-                    }
-                    $script->update(['current_handin_id' => $handin->id]);
+                    $this->refuseOutOfTime($script, $received);
+                    $handin = $this->keep($script, $student, $work, $paths, $received, $declared, $once);
                     $own = $script->student_id === $student->id ? $handin : $own;
-                    // With one mark a group, one of its scripts is compared for all.
-                    if ($script->lead_id === null) {
-                        OverlapReport::query()->create(['handin_id' => $handin->id]);
-                        CompareHandin::dispatch($handin->id)->afterCommit();
-                    }
+                    Mail::to($script->student->email)->queue((new HandedIn($handin))->afterCommit());
                 }
+                $this->count($scripts, $received);
+                TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)->delete();
                 assert($own instanceof Handin);
                 // A line about a person carries no script code.
-                $this->logbook->write('handed in', $assignment->title, ['attempt' => $own->attempt, 'files' => count($pieces), 'sha256' => $own->sha256, 'late' => $own->late] + ($mates === [] ? [] : ['for' => count($mates) + 1]), null, $assignment, $student);
+                $this->logbook->write('handed in', $assignment->title, ['attempt' => $own->attempt, 'files' => count($work->pieces), 'sha256' => $own->sha256, 'late' => $own->late] + ($mates === [] ? [] : ['for' => count($mates) + 1]), null, $assignment, $student);
 
                 return $own;
             });
         } catch (\Throwable $e) {
-            Storage::delete($paths);
+            Storage::delete(array_merge(...$paths));
             throw $e;
+        }
+    }
+
+    /**
+     * @return list<list<string>> for each piece its path, and that of the copy staff get
+     */
+    private function store(WorkRead $work): array
+    {
+        return array_map(function (PieceRead $piece): array {
+            $paths = ['handins/'.Str::uuid()->toString()];
+            Storage::put($paths[0], $piece->bytes);
+            if ($piece->clean !== null) {
+                $paths[] = 'handins/'.Str::uuid()->toString();
+                Storage::put($paths[1], $piece->clean[0]);
+            }
+
+            return $paths;
+        }, $work->pieces);
+    }
+
+    /**
+     * @param  list<list<string>>  $paths
+     * @param  list<array{label: string, answer: string}>|null  $declared
+     */
+    private function keep(Script $script, User $by, WorkRead $work, array $paths, Carbon $received, ?array $declared, ?string $once): Handin
+    {
+        $sums = array_map(fn (PieceRead $piece) => hash('sha256', $piece->bytes), $work->pieces);
+        $handin = $script->handins()->make([
+            'public_id' => (new Handin)->newUniqueId(),
+            'attempt' => (int) $script->handins()->max('attempt') + 1,
+            'handed_in_by' => $by->id,
+            'bytes' => array_sum(array_map(fn (PieceRead $piece) => strlen($piece->bytes), $work->pieces)),
+            'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
+            'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity,
+            'declaration' => $declared, 'due_at' => $script->due_at, 'late' => $received->gt($script->due_at), 'received_at' => $received, 'once' => $once,
+        ]);
+        $files = array_map(fn (PieceRead $piece, int $n) => $handin->files()->make([
+            'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n][0], 'clean_path' => $paths[$n][1] ?? null,
+            'clean_kind' => $piece->clean[1]->value ?? null, 'link' => $piece->link, 'bytes' => strlen($piece->bytes), 'sha256' => $sums[$n], 'words' => $piece->words,
+        ]), $work->pieces, array_keys($work->pieces));
+        $handin->setRelation('files', new Collection($files));
+        $handin->seal = $this->receipts->seal($this->receipts->of($handin));
+        $handin->save();
+        $handin->files()->saveMany($files);
+
+        return $handin;
+    }
+
+    /**
+     * Lets the new attempt count, when it is in time or the first one.
+     *
+     * @param  Collection<int, Script>  $scripts  of the student, or of the whole group
+     */
+    private function count(Collection $scripts, Carbon $received): void
+    {
+        foreach ($scripts as $script) {
+            if ($script->current_handin_id !== null && $received->gt($script->due_at)) {
+                continue;
+            }
+            $handin = $script->handins()->orderByDesc('attempt')->firstOrFail();
+            $script->update(['current_handin_id' => $handin->id]);
+            // With one mark a group, one of its scripts is compared for all.
+            if ($script->lead_id === null) {
+                OverlapReport::query()->create(['handin_id' => $handin->id]);
+                CompareHandin::dispatch($handin->id)->afterCommit();
+            }
         }
     }
 
@@ -101,29 +157,33 @@ final class TakeHandIn
      *
      * @return list<User>
      */
-    private function matesOf(Assignment $assignment, User $student): array
+    private function matesOf(Assignment $assignment, Script $script): array
     {
-        $script = $this->scriptOf($assignment, $student);
-
         return ! $assignment->handin_by->isGroup() || $script->group_name === null ? []
-            : array_values($script->group()->where('student_id', '<>', $student->id)->map(fn (Script $mate) => $mate->student)->all());
+            : array_values($script->group()->where('student_id', '<>', $script->student_id)->map(fn (Script $mate) => $mate->student)->all());
     }
 
     private function scriptOf(Assignment $assignment, User $student): Script
     {
-        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->first()
+        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->with('assignment')->first()
             ?? throw new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.');
     }
 
-    private function refuseOutOfTime(Assignment $assignment, Script $script): void
+    private function refuseOutOfTime(Script $script, Carbon $received): void
     {
-        if (! $assignment->takesHandIns()) {
-            throw new Refused($assignment->closes_at?->isPast()
-                ? 'This assignment closed on '.Clock::shown($assignment->closes_at).'. Nothing can be handed in now; write to your module coordinator.'
-                : 'This assignment is not open yet.');
+        if (! $script->assignment->isOpen()) {
+            throw new Refused('This assignment is not open yet.');
         }
-        if ($script->current_handin_id !== null && $assignment->isPastDue()) {
-            throw new Refused('The due time has passed, so what you handed in before counts and cannot be replaced. It is safe; your receipt is below.');
+        if ($script->closes_at !== null && $received->gt($script->closes_at)) {
+            throw new Refused('This assignment closed on '.Clock::shown($script->closes_at).'. Nothing can be handed in now; write to your module coordinator.');
         }
+        if ($script->current_handin_id !== null && self::isWithMarkers($script)) {
+            throw new Refused('Your work is with its markers, so nothing can take its place. What you handed in is safe; your receipt is below.');
+        }
+    }
+
+    public static function isWithMarkers(Script $script): bool
+    {
+        return $script->marked()->marks()->exists() || $script->result()->exists();
     }
 }

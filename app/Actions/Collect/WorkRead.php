@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
-use App\Extraction\Extracted;
-
 /**
  * What was read of a student's work.
  */
 final readonly class WorkRead
 {
     /**
-     * @param  non-empty-list<array{name: string, bytes: string, read: Extracted}>  $pieces
+     * @param  non-empty-list<PieceRead>  $pieces
      * @param  string  $html  sanitised, its authors masked
      * @param  string  $text  its authors masked
      * @param  list<string>  $notes
+     * @param  list<array{place: string, fate: string, times: int}>  $identity  where its authors were named
      */
     public function __construct(
         public array $pieces,
@@ -23,6 +22,7 @@ final readonly class WorkRead
         public string $text,
         public int $words,
         public array $notes,
+        public array $identity,
     ) {
     }
 }

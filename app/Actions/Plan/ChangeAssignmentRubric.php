@@ -61,7 +61,7 @@ final class ChangeAssignmentRubric
             $stored->forceFill(['rubric_version_id' => $to->id, 'lock_version' => $stored->lock_version + 1])->save();
             $this->logbook->write('gave an assignment a newer rubric', $stored->title, ['from' => $from->number, 'to' => $to->number, 'marks' => $choice, ...$counts], null, $stored);
             if ($stored->isOpen()) {
-                foreach ($stored->module->memberships()->where('role', Role::Student)->with('user')->get() as $member) {
+                foreach ($stored->module->members()->where('role', Role::Student)->with('user')->get() as $member) {
                     Mail::to($member->user->email)->queue((new RubricChanged($stored, $member->user))->afterCommit());
                 }
             }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Collect\SetDueTimes;
 use App\Actions\Collect\SetGroups;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
-use App\Models\Handin;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
 
@@ -17,8 +17,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class SaveAssignment
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly SetDueTimes $setDueTimes,
+    ) {
     }
 
     /**
@@ -50,27 +52,14 @@ final class SaveAssignment
                     SetGroups::lead($stored);
                 }
                 $details = ['changed' => $changed];
-                if (in_array('due_at', $changed, true) && $stored->isPublished()) {
-                    $details['no longer late'] = $this->forgiveLateness($stored);
+                if (array_intersect($changed, ['due_at', 'opens_at', 'closes_at', 'handin_by']) !== [] && $stored->isPublished()) {
+                    $details['no longer late'] = ($this->setDueTimes)($stored);
                 }
                 $this->logbook->write('changed an assignment', $stored->title, $details, $module, $stored);
             }
 
             return $stored;
         });
-    }
-
-    /**
-     * A later due time holds for what has come in already.
-     *
-     * @return int how many are no longer late
-     */
-    private function forgiveLateness(Assignment $stored): int
-    {
-        $late = Handin::query()->whereIn('script_id', $stored->scripts()->select('id'))->where('late', true)->where('received_at', '<=', $stored->due_at)->update(['late' => false]);
-        Handin::query()->whereIn('script_id', $stored->scripts()->select('id'))->where('due_at', '<', $stored->due_at)->update(['due_at' => $stored->due_at]);
-
-        return $late;
     }
 
     /**

@@ -56,14 +56,14 @@ final class ModuleController extends Controller
         $isStudent = $person->roleIn($module->id) === Role::Student;
         $assignments = $module->assignments()->orderByDesc('due_at')->get()
             ->filter(fn (Assignment $assignment) => ! $isStudent || $assignment->isOpen());
-        $staff = $module->memberships()->with('user')->where('role', '!=', Role::Student)->get()->sortBy(fn (Membership $m) => $m->role->value.$m->user->name);
+        $staff = $module->members()->with('user')->where('role', '!=', Role::Student)->get()->sortBy(fn (Membership $m) => $m->role->value.$m->user->name);
 
         return view('modules.show', [
             'module' => $module,
             'assignments' => $assignments,
             'counts' => $isStudent ? [] : $counts->ofMany($assignments),
             'staff' => $staff,
-            'students' => $module->memberships()->where('role', Role::Student)->count(),
+            'students' => $module->members()->where('role', Role::Student)->count(),
             'rubrics' => $isStudent ? collect() : $module->rubrics()->with('latestVersion')->orderBy('title')->get(),
             'role' => $person->roleIn($module->id),
         ]);

@@ -25,6 +25,7 @@ final class PeopleController extends Controller
 
         return view('modules.people', [
             'module' => $module,
+            'allowances' => $module->allowances()->whereNull('ended_at')->get()->keyBy('student_id'),
             'members' => $module->memberships()->with('user')->get()
                 ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->user->name])->groupBy(fn (Membership $m) => $m->role->value),
         ]);

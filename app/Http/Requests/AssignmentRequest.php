@@ -22,6 +22,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\Validator;
 use InvalidArgumentException;
 use LogicException;
+use YoungHarbor\Core\Collect\Declaration;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -34,7 +35,7 @@ use YoungHarbor\Core\Moderation\SettleRule;
  */
 final class AssignmentRequest extends FormRequest
 {
-    private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor'];
+    private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor', 'cut_off' => 'late_cut_off'];
 
     private const LENGTH = ['limit' => 'word_limit', 'amount' => 'over_amount', 'step' => 'over_step', 'grace' => 'over_grace'];
 
@@ -76,9 +77,10 @@ final class AssignmentRequest extends FormRequest
             'overlap_seen' => ['required', Rule::enum(OverlapSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
-            'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'],
+            'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'], 'late_days' => ['nullable', 'in:all,weekends,closures,both'],
+            'declaration' => ['nullable', 'array', 'max:12'], 'declaration.*' => ['array'], 'declaration.*.kind' => ['nullable', 'in:confirm,words'], 'declaration.*.label' => ['nullable', 'string', 'max:400'], 'declaration.*.id' => ['nullable', 'string', 'max:20'], 'declaration.*.required' => ['nullable', 'in:0,1'],
             'cap' => ['nullable', 'string', $number],
-            'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::cases(), 'value'), Assignment::TYPED])],
+            'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::documents(), 'value'), Assignment::TYPED, Assignment::LINK])],
             'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
             'max_files' => ['nullable', 'integer', 'min:1', 'max:10'],
             'self_checks' => ['nullable', 'integer', 'min:0', 'max:10'],
@@ -95,6 +97,7 @@ final class AssignmentRequest extends FormRequest
         return [
             'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
+            'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
             'max_files.*' => 'A hand-in can have 1 to 10 files.',
             'max_megabytes.*' => 'A file can have 1 to '.(int) config('harbor.upload.max_megabytes').' MB.',
         ];
@@ -153,6 +156,7 @@ final class AssignmentRequest extends FormRequest
             'self_checks' => $this->filled('self_checks') ? $this->integer('self_checks') : 2,
             'handin_by' => HandInBy::tryFrom((string) $this->input('handin_by')) ?? HandInBy::Each,
             'handin_kinds' => $this->kinds(),
+            'declaration' => $this->declaration(),
         ];
         // An assignment keeps the version it was given, even when its rubric has a newer one.
         $assignment = $this->route('assignment');
@@ -166,10 +170,13 @@ final class AssignmentRequest extends FormRequest
      */
     private function kinds(): ?array
     {
-        $all = [...array_column(FileKind::cases(), 'value'), Assignment::TYPED];
-        $kinds = array_values(array_intersect($all, (array) $this->input('kinds', [])));
+        $all = [...array_column(FileKind::documents(), 'value'), Assignment::TYPED];
+        $kinds = array_values(array_intersect([...$all, Assignment::LINK], (array) $this->input('kinds', [])));
 
-        return $kinds === [] || $kinds === $all ? null : $kinds;
+        return match (true) {
+            $kinds === [], $kinds === $all => null,
+            default => $kinds,
+        };
     }
 
     /**
@@ -180,11 +187,12 @@ final class AssignmentRequest extends FormRequest
         if (! $this->filled('late_take')) {
             return null;
         }
-        $grace = (string) $this->input('late_grace', '0');
 
         return [
             'take' => $this->input('late_take'), 'amount' => (string) $this->input('late_amount'), 'per' => $this->input('late_per', 'day'),
-            'grace_minutes' => $grace === '' ? 0 : (ctype_digit($grace) && strlen($grace) < 8 ? (int) $grace : $grace), 'floor' => (string) ($this->input('late_floor') ?? '0'),
+            'grace_minutes' => $this->whole('late_grace', 0), 'floor' => (string) ($this->input('late_floor') ?? '0'),
+            'cut_off' => $this->whole('late_cut_off', 0),
+            'weekends' => ! in_array($this->input('late_days'), ['weekends', 'both'], true), 'closures' => ! in_array($this->input('late_days'), ['closures', 'both'], true),
         ];
     }
 
@@ -196,13 +204,39 @@ final class AssignmentRequest extends FormRequest
         if (! $this->filled('word_limit')) {
             return null;
         }
-        $whole = fn (string $field, int $default): mixed => match (true) {
+
+        return ['limit' => $this->whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'), 'step' => $this->whole('over_step', 10), 'grace' => $this->whole('over_grace', 10)];
+    }
+
+    /** A whole number as the core reads it; what is none goes on as it was written, and is refused there. */
+    private function whole(string $field, int $default): mixed
+    {
+        return match (true) {
             ! $this->filled($field) => $default,
             ctype_digit((string) $this->input($field)) && strlen((string) $this->input($field)) < 8 => $this->integer($field),
             default => $this->input($field),
         };
+    }
 
-        return ['limit' => $whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'), 'step' => $whole('over_step', 10), 'grace' => $whole('over_grace', 10)];
+    /**
+     * What students declare; a row without words is left out.
+     *
+     * @return list<array{id: string, kind: string, label: string, required: bool}>|null
+     */
+    private function declaration(): ?array
+    {
+        $fields = [];
+        $taken = [];
+        foreach (array_values((array) $this->input('declaration', [])) as $n => $row) {
+            $label = trim((string) ($row['label'] ?? ''));
+            if ($label !== '') {
+                $id = preg_match('/\A[a-z0-9]{1,20}\z/', (string) ($row['id'] ?? '')) === 1 && ! isset($taken[$row['id']]) ? (string) $row['id'] : 'f'.($n + 1).bin2hex(random_bytes(3));
+                $taken[$id] = true;
+                $fields[] = ['id' => $id, 'kind' => (string) ($row['kind'] ?? 'words'), 'label' => $label, 'required' => ($row['required'] ?? '1') === '1'];
+            }
+        }
+
+        return $fields === [] ? null : Declaration::fromArray($fields)->fields;
     }
 
     /**

@@ -1,10 +1,13 @@
 @php
     use App\Support\Clock;
     $current = $script?->handins->firstWhere('id', $script->current_handin_id);
-    $canReplace = $current === null || ! $assignment->isPastDue();
-    $most = $assignment->max_megabytes;
     $preview ??= false;
+    $dueTime ??= null;
+    $due = $script?->due_at ?? $assignment->due_at;
+    $closes = $script === null ? $assignment->closes_at : $script->closes_at;
+    $pastDue = $due?->isPast() ?? false;
     $rules = $assignment->markRules();
+    $own = $dueTime !== null && count($dueTime->working->lines) > 1;
 @endphp
 <x-page :title="$assignment->title" at="modules">
     <x-slot:head>
@@ -13,8 +16,11 @@
     </x-slot:head>
     <div class="split">
         <div>
-            @if ($script && $assignment->takesHandIns() && $canReplace)<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
-            <p class="mb-4">Due <b>{{ Clock::shown($assignment->due_at) }}</b>@if ($assignment->closes_at)<span class="quiet">; late work is taken until {{ Clock::shown($assignment->closes_at) }} and marked as late</span>@endif</p>
+            @if ($script && $script->takesHandIns())<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
+            <p class="mb-1">Due <b>{{ Clock::shown($due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ Clock::shown($closes) }} and marked as late</span>@endif</p>
+            @if ($own)
+                <details class="mb-4"><summary>Why then: this is your own due time</summary><div class="sheet mt-2 max-w-2xl scroll"><x-working :lines="$dueTime->working->toArray()" /></div><p class="quiet small mt-1">Markers do not see this, nor when you hand in.</p></details>
+            @else<div class="mb-4"></div>@endif
             @if ($assignment->formative)<p class="mb-4">You will get feedback on this, and no mark.</p>@endif
             @if ($rules->late || $rules->length || $rules->cap)
                 <ul class="list-disc ml-5 mb-4">
@@ -30,7 +36,12 @@
             <div class="text mb-6">@foreach (preg_split('/\n\s*\n/', trim($assignment->brief)) as $paragraph)<p>{!! nl2br(e($paragraph)) !!}</p>@endforeach</div>
             @if ($assignment->templates->isNotEmpty())
                 <h2 class="mb-2">To begin from</h2>
-                <ul class="mb-6">@foreach ($assignment->templates as $template)<li><a href="{{ route('templates.show', $template) }}">{{ $template->name }}</a> <span class="quiet small">{{ number_format(max(1, $template->bytes / 1024)) }} KB</span></li>@endforeach</ul>
+                <ul class="mb-6">
+                    @foreach ($assignment->templates as $template)
+                        <li class="flex flex-wrap items-baseline gap-x-4"><span><a href="{{ route('templates.show', $template) }}">{{ $template->name }}</a> <span class="quiet small">{{ number_format(max(1, $template->bytes / 1024)) }} KB</span></span>
+                            @if ($script && $script->takesHandIns() && $assignment->takesTyped() && $template->text !== '')<form method="post" action="{{ route('typed.begin', $template) }}">@csrf<button class="link small">write in a copy here</button></form>@endif</li>
+                    @endforeach
+                </ul>
             @endif
             @if ($rubric)
                 <h2 class="mb-2">How it will be marked</h2>
@@ -45,42 +56,28 @@
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
                     <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ number_format($current->words) }} words</p>
-                    <p class="quiet small">{{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? '' : ', handed in by '.$current->by->name }}</p>
+                    <p class="quiet small break-words">{{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? '' : ', handed in by '.$current->by->name }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
+                    @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
             @endif
             @if ($preview)
-                <div class="panel"><h2 class="mb-1">Hand in</h2><p>{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}: {{ $assignment->kindsInWords() }}, up to {{ $most }} MB{{ $assignment->max_files === 1 ? '' : ' each' }}{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p><p class="quiet small mt-1">Students find the form here from the opening time on.</p></div>
+                <div class="panel"><h2 class="mb-1">Hand in</h2><p>{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}: {{ $assignment->kindsInWords() }}, up to {{ $assignment->max_megabytes }} MB{{ $assignment->max_files === 1 ? '' : ' each' }}{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p>
+                    @if ($assignment->declaration)<p class="mt-2">They declare:</p><ul class="list-disc ml-5">@foreach ($assignment->declaration as $field)<li>{{ $field['label'] }}{{ $field['required'] ? '' : ' (may be left out)' }}</li>@endforeach</ul>@endif
+                    <p class="quiet small mt-1">Students find the form here from the opening time on.</p></div>
             @elseif ($script === null)
                 <x-empty title="You are not on the list">Ask your module coordinator to add you to this assignment.</x-empty>
-            @elseif (! $assignment->takesHandIns())
-                <x-empty title="Closed">This assignment closed on {{ Clock::shown($assignment->closes_at) }}.</x-empty>
-            @elseif (! $canReplace)
-                <p class="quiet">The due time has passed, so what you handed in counts.</p>
+            @elseif ($withMarkers)
+                <p class="quiet">Your work is with its markers, so what you handed in counts.</p>
+            @elseif (! $script->takesHandIns())
+                <x-empty title="Closed">This assignment closed on {{ Clock::shown($closes) }}.</x-empty>
             @else
-                <form id="hand-in" class="panel" method="post" enctype="multipart/form-data" action="{{ route('hand-in.store', $assignment) }}" data-upload="{{ $most * 1048576 }}">
-                    @csrf
-                    <h2 class="mb-2">{{ $current ? 'Replace it' : 'Hand in' }}</h2>
-                    @if ($current)<p class="hint mb-2">Until the due time a new one takes the place of the one above; every attempt is kept.</p>@endif
-                    @if ($assignment->isPastDue())<p class="signal mb-2">The due time has passed; this will be marked as late.</p>@endif
-                    <div class="field">
-                        <label class="label" for="f-file">{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}</label>
-                        <input class="input" id="f-file" type="file" name="{{ $assignment->max_files === 1 ? 'file' : 'files[]' }}" @if ($assignment->max_files > 1) multiple data-most="{{ $assignment->max_files }}" @endif accept="{{ collect($assignment->fileKinds())->map(fn ($kind) => '.'.$kind->value)->implode(',') }}" aria-describedby="d-file">
-                        <div id="d-file">
-                            @error('file')<p class="error">{{ $message }}</p>@enderror @error('files.*')<p class="error">{{ $message }}</p>@enderror
-                            <p class="hint">{{ $assignment->kindsInWords() }}, up to {{ $most }} MB</p>
-                        </div>
-                    </div>
-                    @if ($assignment->takesTyped())<x-field name="typed_text" label="or type your text" rows="5" />@endif
-                    <progress class="w-full" hidden max="1" value="0" aria-label="Sent so far"></progress>
-                    <p class="hint" data-progress role="status"></p>
-                    <div class="flex justify-end mt-2"><button class="button primary" type="submit">Hand in</button></div>
-                </form>
+                @include('collect.hand-in-form')
             @endif
-            @if (! $preview && $script && $assignment->isOpen() && ! $assignment->isPastDue() && $assignment->self_checks > 0)
+            @if (! $preview && $script && $assignment->isOpen() && ! $pastDue && $assignment->self_checks > 0)
                 <section class="panel mt-4">
                     <h2 class="mb-1">Check a draft first</h2>
-                    <p class="hint mb-2">See what is read of it, and which of its words stand in what others have handed in. It is not handed in, and nobody else sees it.</p>
+                    <p class="hint mb-2">See what is read of it, whether it names you, and which of its words stand in what others have handed in. It is not handed in, and nobody else sees it.</p>
                     @foreach ($drafts as $draft)<p class="small"><a href="{{ route('drafts.show', $draft) }}">Draft of {{ Clock::shown($draft->created_at) }}</a> <span class="quiet">{{ $draft->share === null ? $draft->state->value : $draft->share.' %' }}</span></p>@endforeach
                     @if ($checksLeft === 0)
                         <p class="mt-2">You have used your {{ $assignment->self_checks }} {{ $assignment->self_checks === 1 ? 'check' : 'checks' }}.</p>
@@ -96,10 +93,17 @@
                 </section>
             @endif
             @if ($script && $script->handins->count() > 1)
-                <h3 class="mt-5 mb-1">Earlier attempts</h3>
-                @foreach ($script->handins->where('id', '!=', $script->current_handin_id) as $earlier)
-                    <p class="small"><a href="{{ route('receipts.show', $earlier) }}">Attempt {{ $earlier->attempt }}</a> <span class="quiet">{{ Clock::shown($earlier->received_at) }}</span></p>
-                @endforeach
+                <section class="panel mt-4">
+                    <h2 class="mb-1">Your attempts</h2>
+                    @foreach ($script->handins as $attempt)
+                        <div class="flex flex-wrap items-baseline gap-x-3 py-1">
+                            <a href="{{ route('receipts.show', $attempt) }}">Attempt {{ $attempt->attempt }}</a> <span class="quiet small">{{ Clock::shown($attempt->received_at) }}{{ $attempt->late ? ', late' : '' }}</span>
+                            @if ($attempt->id === $script->current_handin_id)<b class="kelp ml-auto">counts</b>
+                            @elseif (! $withMarkers && $script->takesHandIns())<form class="ml-auto" method="post" action="{{ route('receipts.choose', $attempt) }}">@csrf<button class="link small">let this one count</button></form>@endif
+                        </div>
+                    @endforeach
+                    <p class="quiet small mt-2">The last one in time counts unless you pick another{{ $withMarkers ? '' : '; you can until a marker has it' }}.</p>
+                </section>
             @endif
         </aside>
     </div>

@@ -14,6 +14,9 @@
                 <span class="quiet">your mark is the {{ $mark->part->value }}</span>
                 <span class="quiet">{{ number_format($mark->handin->words) }} words</span>
                 <button class="link" type="button" data-opens="brief" data-key="b">brief</button>
+                @foreach ($mark->handin->files as $file)
+                    @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@elseif ($file->clean_path)<a href="{{ route('mark.file', [$mark, $file->position]) }}">{{ $mark->handin->files->count() > 1 ? "file {$file->position}" : 'file' }}</a>@endif
+                @endforeach
                 @can('viewOverlap', $script)<a href="{{ route('screen.show', $script) }}">overlap</a>@endcan
                 <span class="ml-auto whitespace-nowrap"><span class="quiet">{{ $queue['place'] }} of {{ $queue['all'] }}</span>
                     @if ($queue['previous'])<a class="ml-2" data-key="p" href="{{ route('mark.desk', $queue['previous']) }}">‹ previous</a>@endif

@@ -8,6 +8,7 @@
     @else
         <div class="flex items-baseline justify-between mb-2">
             <h2>Your scripts <span class="quiet font-normal">{{ $marks->filter->isDone()->count() }} of {{ $marks->count() }} done</span></h2>
+            <a class="ml-auto mr-5" href="{{ route('mark.zip', $assignment) }}">all as a ZIP, without names</a>
             @if ($next)<a class="button primary" data-key="n" href="{{ route('mark.desk', $next) }}">Go to the desk</a>@endif
         </div>
         <div class="sheet scroll"><table class="table">

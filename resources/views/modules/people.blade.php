@@ -1,29 +1,39 @@
+@php($admin = ! auth()->user()->can('coordinate', $module))
 <x-page :title="'People of '.$module->code" at="modules">
     <x-slot:head><div class="heading"><h1>People</h1><a class="of" href="{{ route('modules.show', $module) }}">{{ $module->fullTitle() }}</a></div></x-slot:head>
     <div class="split">
         <div>
             @forelse ($members as $role => $list)
-                <h2 class="mb-2">{{ ucfirst(App\Enums\Role::from($role)->label()) }}{{ $list->count() > 1 ? 's' : '' }} <span class="quiet font-normal">{{ $list->count() }}</span></h2>
-                <div class="sheet scroll mb-6"><table class="table">
-                    <thead><tr><th>Name</th><th>Mail address</th><th>Number</th><th>Section</th></tr></thead>
+                <h2 class="mb-2">{{ ucfirst(App\Enums\Role::from($role)->label()) }}{{ $list->count() > 1 ? 's' : '' }} <span class="quiet font-normal">{{ $list->whereNull('left_at')->count() }}{{ $list->whereNotNull('left_at')->isEmpty() ? '' : ', '.$list->whereNotNull('left_at')->count().' left' }}</span></h2>
+                <div class="sheet scroll mb-6"><table class="table stacked">
+                    <thead><tr><th>Name</th><th>Mail address</th><th>Number</th><th>Section</th><th></th></tr></thead>
                     <tbody>
                         @foreach ($list as $member)
-                            <tr><td>{{ $member->user->name }}</td><td>{{ $member->user->email }}</td><td>{{ $member->user->number }}</td><td>{{ $member->section }}</td></tr>
+                            @php($allowance = $allowances[$member->user_id] ?? null)
+                            <tr><td>@if ($admin){{ $member->user->name }}@else<a href="{{ route('members.show', $member) }}">{{ $member->user->name }}</a>@endif</td><td>{{ $member->user->email }}</td><td>{{ $member->user->number }}</td><td>{{ $member->section }}</td><td>@if ($member->left_at)<span class="quiet">left {{ App\Support\Clock::day($member->left_at) }}</span>@elseif ($allowance && ! $admin)<span class="small">{{ $allowance->inWords() }}</span>@endif</td></tr>
                         @endforeach
                     </tbody>
                 </table></div>
             @empty
-                <x-empty title="Nobody yet">Add people on the right, a line each.</x-empty>
+                <x-empty title="Nobody yet">Bring a roster in, or add people a line each.</x-empty>
             @endforelse
         </div>
-        <form method="post" action="{{ route('people.store', $module) }}">
-            @csrf
-            <h2 class="mb-2">Add people</h2>
-            <div class="panel">
+        <aside>
+            <form class="panel mb-4" method="post" enctype="multipart/form-data" action="{{ route('rosters.store', $module) }}">@csrf
+                <h2 class="mb-1">Bring a roster in</h2>
+                <p class="hint mb-2">A table as .csv, or a ZIP with OneRoster 1.2 files. You see what would change before anything does.</p>
+                <label class="sr-only" for="f-roster">A roster file</label>
+                <input class="input" id="f-roster" type="file" name="roster" accept=".csv,.txt,.zip">
+                @error('roster')<p class="error">{{ $message }}</p>@enderror
+                <div class="flex justify-end mt-2"><button class="button">Look at it</button></div>
+                @if ($members->isNotEmpty())<p class="small mt-3">Take it out: <a href="{{ route('rosters.export', [$module, 'csv']) }}">as CSV</a>, <a href="{{ route('rosters.export', [$module, 'oneroster']) }}">as OneRoster</a></p>@endif
+            </form>
+            <form class="panel" method="post" action="{{ route('people.store', $module) }}">@csrf
+                <h2 class="mb-2">Or add people here</h2>
                 <x-choice name="role" label="They are" :options="['student' => 'Students', 'tutor' => 'Tutors', 'examiner' => 'External examiners', 'coordinator' => 'Coordinators']" value="student" />
-                <x-field name="lines" label="A line each" rows="8" hint="Name, mail address, number, section. The last two may be left out. Lines copied from a spreadsheet work too." placeholder="Ólafur Brandsson, olafur.brandsson@merrow.example, M2041, A" />
+                <x-field name="lines" label="A line each" rows="6" hint="Name, mail address, number, section. The last two may be left out. Lines copied from a spreadsheet work too." placeholder="Ólafur Brandsson, olafur.brandsson@merrow.example, M2041, A" />
                 <div class="flex justify-end"><button class="button primary">Add them</button></div>
-            </div>
-        </form>
+            </form>
+        </aside>
     </div>
 </x-page>

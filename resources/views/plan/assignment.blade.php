@@ -16,7 +16,13 @@
     $plain = fn ($number) => $number === null ? '' : (str_contains((string) $number, '.') ? rtrim(rtrim((string) $number, '0'), '.') : (string) $number);
     $late = $a?->late_rule;
     $length = $a?->length_rule;
-    $kinds = old('kinds', $a?->handin_kinds ?? [...array_column(App\Extraction\FileKind::cases(), 'value'), 'typed']);
+    $lateDays = match (true) { ($late['weekends'] ?? true) && ($late['closures'] ?? true) => 'all', $late['closures'] ?? true => 'weekends', $late['weekends'] ?? true => 'closures', default => 'both' };
+    $declared = old('declaration', $a ? $a->declaration ?? [] : [
+        ['id' => 'own', 'kind' => 'confirm', 'label' => 'This is my own work. What I took from others is marked as theirs.', 'required' => true],
+        ['id' => 'tools', 'kind' => 'words', 'label' => 'Tools I used (writing aids, translation, AI), and what for', 'required' => true],
+        ['id' => 'people', 'kind' => 'words', 'label' => 'People who helped me, and with what', 'required' => true],
+    ]);
+    $kinds = old('kinds', $a?->handin_kinds ?? [...array_column(App\Extraction\FileKind::documents(), 'value'), 'typed']);
     $inWords = [
         'handin' => (($a?->handin_by->isGroup() ?? false) ? $a->handin_by->label().': ' : '').(($a?->max_files ?? 1) > 1 ? "up to {$a->max_files} files: " : '').($a?->handin_kinds === null ? 'any document or typed text' : $a->kindsInWords().($a->takesTyped() ? ' or typed' : '')).', up to '.($a?->max_megabytes ?? config('harbor.upload.max_megabytes')).' MB',
         'costs' => implode('; ', array_filter([
@@ -63,15 +69,28 @@
                     <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
                     <x-choice name="handin_by" label="Handed in by" :options="collect(App\Enums\HandInBy::cases())->mapWithKeys(fn ($by) => [$by->value => $by->label()])->all()" :value="$a?->handin_by->value ?? 'each'" hint="Groups are made under Collect once the assignment is open." />
                     <fieldset class="field"><legend class="label">Taken</legend>
-                        <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::cases() as $kind)<label><input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true))> .{{ $kind->value }}</label>@endforeach<label><input type="checkbox" name="kinds[]" value="typed" @checked(in_array('typed', $kinds, true))> typed text</label></div>
-                        @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means all.</p></fieldset>
+                        <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::documents() as $kind)<label><input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true))> .{{ $kind->value }}</label>@endforeach<label><input type="checkbox" name="kinds[]" value="typed" @checked(in_array('typed', $kinds, true))> typed text</label><label><input type="checkbox" name="kinds[]" value="link" @checked(in_array('link', $kinds, true))> a link</label></div>
+                        @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means every document and typed text. A link is not fetched, so its words are not screened.</p></fieldset>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-field name="max_files" label="Files, at most" inputmode="numeric" :value="$a?->max_files ?? 1" hint="Several files become one script." />
                         <x-field name="self_checks" label="Drafts checked" inputmode="numeric" :value="$a?->self_checks ?? 2" hint="How many a student may have compared before handing in." />
                         <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" />
                     </div>
                 </details>
-                <details class="fold" {{ $fold('late_take', 'late_amount', 'late_grace', 'late_floor', 'word_limit', 'over_amount', 'over_step', 'over_grace', 'cap') }}>
+                <details class="fold" {{ $fold('declaration', 'declaration.0.label', 'declaration.1.label', 'declaration.2.label', 'declaration.3.label') }}>
+                    <summary><b>What students declare</b> <span class="quiet small">{{ collect($declared)->filter(fn ($field) => ($field['label'] ?? '') !== '')->isEmpty() ? 'nothing' : collect($declared)->pluck('label')->filter()->count().' fields, kept with each attempt' }}</span></summary>
+                    <p class="hint mb-2">Sentences to confirm, and questions to answer, in your words. Empty rows are left out.</p>
+                    @foreach (array_pad(array_values($declared), min(12, count($declared) + 2), []) as $n => $field)
+                        <div class="grid grid-cols-[110px_1fr_96px] gap-x-2 mb-2 items-start">
+                            <input type="hidden" name="declaration[{{ $n }}][id]" value="{{ $field['id'] ?? '' }}">
+                            <select class="input" name="declaration[{{ $n }}][kind]" aria-label="Kind of field {{ $n + 1 }}"><option value="confirm" @selected(($field['kind'] ?? '') === 'confirm')>confirm</option><option value="words" @selected(($field['kind'] ?? 'words') === 'words')>answer</option></select>
+                            <textarea class="input" rows="{{ mb_strlen($field['label'] ?? '') > 46 ? 2 : 1 }}" name="declaration[{{ $n }}][label]" aria-label="Words of field {{ $n + 1 }}">{{ $field['label'] ?? '' }}</textarea>
+                            <select class="input" name="declaration[{{ $n }}][required]" aria-label="Field {{ $n + 1 }} is needed or not"><option value="1" @selected(! in_array($field['required'] ?? true, [false, '0'], true))>needed</option><option value="0" @selected(in_array($field['required'] ?? true, [false, '0'], true))>optional</option></select>
+                        </div>
+                        @error("declaration.{$n}.label")<p class="error">{{ $message }}</p>@enderror
+                    @endforeach
+                </details>
+                <details class="fold" {{ $fold('late_cut_off', 'late_days', 'late_take', 'late_amount', 'late_grace', 'late_floor', 'word_limit', 'over_amount', 'over_step', 'over_grace', 'cap') }}>
                     <summary><b>Late, long, resit</b> <span class="quiet small">{{ $inWords['costs'] }}</span></summary>
                     <div class="grid sm:grid-cols-3 gap-x-4">
                         <x-choice name="late_take" label="Late work costs" :options="['' => 'nothing', 'points' => 'marks', 'percent' => 'percent of the mark']" :value="$late['take'] ?? ''" />
@@ -79,7 +98,9 @@
                         <x-choice name="late_per" label="For each started" :options="['day' => 'day', 'hour' => 'hour']" :value="$late['per'] ?? 'day'" />
                         <x-field name="late_grace" label="Grace, minutes" inputmode="numeric" :value="(string) ($late['grace_minutes'] ?? '0')" />
                         <x-field name="late_floor" label="Not below" inputmode="decimal" :value="$late['floor'] ?? '0'" hint="A mark already below it stays." />
-                        <span></span>
+                        <x-field name="late_cut_off" label="Nothing after" inputmode="numeric" :value="(string) ($late['cut_off'] ?? '0')" hint="Started days or hours; 0: never." />
+                        <x-choice name="late_days" label="Days that count" :options="['all' => 'every day', 'weekends' => 'not weekends', 'closures' => 'not closure days', 'both' => 'neither of them']" :value="$lateDays" />
+                        <p class="hint sm:col-span-2 self-center"><a href="{{ route('closure-days.index', $module) }}">Closure days of the module</a>: {{ $module->closureDays->count() ?: 'none' }} so far.</p>
                         <x-field name="word_limit" label="Word limit" inputmode="numeric" :value="(string) ($length['limit'] ?? '')" hint="Empty: none." />
                         <x-field name="over_amount" label="Over it, marks off" inputmode="decimal" :value="$length['amount'] ?? '0'" />
                         <x-field name="over_step" label="For each started %" inputmode="numeric" :value="(string) ($length['step'] ?? '10')" />

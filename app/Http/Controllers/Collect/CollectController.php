@@ -6,34 +6,58 @@ namespace App\Http\Controllers\Collect;
 
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
-use App\Models\Script;
+use App\Support\Clock;
+use App\Support\Cohort;
+use App\Support\TakeAway;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use YoungHarbor\Core\Formats\Csv;
 
 /**
- * Who has handed in. Names stand here without script codes, so that nobody learns whose script is whose.
+ * Where everyone is, and taking it away. Names stand here without script codes, so that nobody learns whose script is
+ * whose; the ZIP has codes and no names.
  */
 final class CollectController extends Controller
 {
     public function index(Request $request, Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->with(['student:id,name,number,email', 'currentHandin:id,script_id,attempt,late,received_at'])
-            ->get()->sortBy(fn (Script $script) => $script->student->name);
-        $filter = $request->string('show')->toString();
-        $groups = [
-            '' => $scripts,
-            'in' => $scripts->filter(fn (Script $script) => $script->currentHandin !== null),
-            'late' => $scripts->filter(fn (Script $script) => $script->currentHandin?->late === true),
-            'missing' => $scripts->filter(fn (Script $script) => $script->currentHandin === null),
-            'unopened' => $scripts->filter(fn (Script $script) => $script->brief_opened_at === null),
-        ];
+        $cohort = Cohort::of($assignment, $request->query());
+        $counts = $cohort->counts();
 
         return view('collect.index', [
-            'assignment' => $assignment,
-            'scripts' => $groups[$filter] ?? $scripts,
-            'groups' => $groups,
-            'filter' => isset($groups[$filter]) ? $filter : '',
+            'assignment' => $assignment, 'cohort' => $cohort, 'counts' => $counts,
+            'rows' => $cohort->page($counts, $request->integer('page', 1)),
+            'arrivals' => $cohort->arrivals(),
         ]);
+    }
+
+    /** The rows shown, all of them. */
+    public function csv(Request $request, Assignment $assignment): StreamedResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $cohort = Cohort::of($assignment, $request->query());
+        $time = fn (?string $at): ?string => $at === null ? null : Clock::plain(Carbon::parse($at, 'UTC'));
+
+        return response()->streamDownload(function () use ($cohort, $time): void {
+            echo "\u{FEFF}".Csv::line(['Name', 'Number', 'Mail', 'Section', 'Group', 'Brief opened', 'Template taken', 'Drafts checked', 'Due', 'More time', 'Handed in', 'Attempt', 'Late', 'Waived', 'Result', 'Result first opened', 'Seconds read', 'Left']);
+            foreach ($cohort->shown()->cursor() as $row) {
+                echo Csv::line([
+                    $row->name, $row->number, $row->email, $row->section, $row->group_name, $time($row->brief_opened_at), $time($row->template_taken_at), (int) $row->drafts, $time($row->due_at), $row->more_time ? 'yes' : 'no',
+                    $time($row->received_at), $row->attempt === null ? null : (int) $row->attempt, $row->late ? 'yes' : 'no', $row->waived_at === null ? 'no' : 'yes',
+                    $row->result_id === null ? null : 'out', $time($row->first_opened_at), $row->seconds_open === null ? null : (int) $row->seconds_open, $time($row->left_at),
+                ]);
+            }
+        }, Str::slug("{$assignment->module->code} {$assignment->title}").'-cohort.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    public function zip(Assignment $assignment, TakeAway $takeAway): StreamedResponse
+    {
+        $this->authorize('coordinate', $assignment);
+
+        return $takeAway->zip($assignment, $assignment->scripts()->getQuery()->whereNotNull('current_handin_id'));
     }
 }

@@ -28,7 +28,7 @@ final class DeskController extends Controller
     public function show(Mark $mark, DeskQueue $queue): View
     {
         $this->authorize('open', $mark);
-        $mark->load(['script.assignment.module', 'script.settlement', 'handin', 'rubricVersion']);
+        $mark->load(['script.assignment.module', 'script.settlement', 'handin.files', 'rubricVersion']);
         $score = $mark->score();
         $rubric = $mark->rubricVersion->toCore();
 

@@ -11,6 +11,7 @@ use App\Http\Controllers\Controller;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Models\AssignmentTemplate;
+use App\Models\Script;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -30,7 +31,7 @@ final class TemplateController extends Controller
     {
         $this->authorize('coordinate', $assignment);
         $most = (int) config('harbor.upload.max_megabytes');
-        $request->validate(['template' => ['required', 'file', 'max:'.$most * 1024, 'extensions:'.implode(',', [...array_column(FileKind::cases(), 'value'), 'xlsx', 'csv'])]], [
+        $request->validate(['template' => ['required', 'file', 'max:'.$most * 1024, 'extensions:'.implode(',', [...array_column(FileKind::documents(), 'value'), 'xlsx', 'csv'])]], [
             'template.required' => 'Choose a file.', 'template.max' => "The file is larger than {$most} MB.", 'template.uploaded' => 'The file did not arrive whole. Choose it again.',
             'template.extensions' => 'A template can be '.FileKind::ALL.', or a spreadsheet as .xlsx or .csv.',
         ]);
@@ -75,9 +76,11 @@ final class TemplateController extends Controller
         return redirect()->route('plan.edit', $assignment)->with('said', "{$template->name} no longer goes with the assignment.");
     }
 
-    public function show(AssignmentTemplate $template): StreamedResponse
+    public function show(Request $request, AssignmentTemplate $template): StreamedResponse
     {
         $this->authorize('view', $template->assignment);
+        // Who took a copy is a step on the cohort page.
+        Script::query()->where('assignment_id', $template->assignment_id)->where('student_id', $this->person($request)->id)->whereNull('template_taken_at')->update(['template_taken_at' => now()]);
 
         return Storage::download($template->path, $template->name, ['Content-Type' => 'application/octet-stream']);
     }

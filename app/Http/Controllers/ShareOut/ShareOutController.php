@@ -77,7 +77,7 @@ final class ShareOutController extends Controller
      */
     private function tutors(Assignment $assignment): Collection
     {
-        return $assignment->module->memberships()->with('user')->whereIn('role', [Role::Tutor, Role::Coordinator])->get()
+        return $assignment->module->members()->with('user')->whereIn('role', [Role::Tutor, Role::Coordinator])->get()
             ->sortBy(fn (Membership $m) => [$m->role === Role::Coordinator, $m->user->name])->values();
     }
 

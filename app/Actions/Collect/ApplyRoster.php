@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Collect;
+
+use App\Enums\Role;
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Mail\Welcome;
+use App\Models\Assignment;
+use App\Models\Membership;
+use App\Models\Module;
+use App\Models\RosterImport;
+use App\Models\Script;
+use App\Models\User;
+use App\Support\RosterReading;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use YoungHarbor\Core\Roster\Comparison;
+use YoungHarbor\Core\Roster\Known;
+use YoungHarbor\Core\Roster\Row;
+
+/**
+ * Applies a roster as it was looked at, all of it or nothing. Applied again, it changes nothing.
+ */
+final class ApplyRoster
+{
+    private const CHUNK = 500;
+
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly RosterReading $reading,
+        private readonly ExpectScripts $expectScripts,
+        private readonly SetGroups $setGroups,
+    ) {
+    }
+
+    /**
+     * @param  string  $seen  the sum of the comparison that was looked at
+     *
+     * @throws Refused
+     */
+    public function __invoke(RosterImport $import, string $seen, User $by): Comparison
+    {
+        return DB::transaction(function () use ($import, $seen, $by): Comparison {
+            $module = Module::query()->lockForUpdate()->findOrFail($import->module_id);
+            $stored = RosterImport::query()->lockForUpdate()->findOrFail($import->id);
+            throw_if($stored->applied_at !== null, new Refused('This roster has been applied already.'));
+            $comparison = $this->reading->compare($stored->setRelation('module', $module));
+            throw_if(! hash_equals($comparison->sum(), $seen), new Refused('Nothing was changed: the module changed since you looked. Look at the roster again below, and apply it then.'));
+            $added = $this->add($module, $comparison->added);
+            $this->change($module, [...$comparison->changed, ...$comparison->back]);
+            $this->leave($module, $comparison->left);
+            ChangeMember::followScripts($module->id, array_map(fn (Row $row) => (int) $row->known?->id, $comparison->back), false);
+            Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment->setRelation('module', $module)));
+            $this->groups($stored, $comparison);
+            $stored->update(['applied_at' => now()]);
+            $this->logbook->write('applied a roster', $stored->file_name, [
+                'added' => count($comparison->added), 'changed' => count($comparison->changed), 'back' => count($comparison->back), 'left' => count($comparison->left), 'lines left out' => count($comparison->faults), 'sha256' => hash_file('sha256', Storage::path($stored->path)),
+            ], $module, null, $by);
+            DB::afterCommit(function () use ($added, $module, $stored): void {
+                foreach (array_chunk($added, self::CHUNK) as $some) {
+                    User::query()->whereIn('id', $some)->get()->each(fn (User $user) => Mail::to($user->email)->queue(new Welcome($user, $module)));
+                }
+                Storage::delete($stored->path);
+            });
+
+            return $comparison;
+        });
+    }
+
+    /**
+     * @param  list<Row>  $rows
+     * @return list<int> ids of new accounts
+     */
+    private function add(Module $module, array $rows): array
+    {
+        // A password that nobody knows: each person chooses their own through the link in their mail.
+        $password = Hash::make(Str::random(40));
+        $new = [];
+        foreach (array_chunk(array_filter($rows, fn (Row $row) => $row->known === null), self::CHUNK) as $some) {
+            DB::table('users')->insert(array_map(fn (Row $row) => [
+                'public_id' => (new User)->newUniqueId(), 'name' => $row->person->name, 'given_name' => $row->person->given === null ? null : mb_substr($row->person->given, 0, 75), 'family_name' => $row->person->family === null ? null : mb_substr($row->person->family, 0, 75),
+                'email' => $row->person->email, 'number' => $row->person->number, 'roster_id' => $row->person->rosterId, 'password' => $password, 'created_at' => now(), 'updated_at' => now(),
+            ], $some));
+            array_push($new, ...array_map(intval(...), DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))->pluck('id')->all()));
+        }
+        foreach (array_chunk($rows, self::CHUNK) as $some) {
+            $ids = DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))->pluck('id', 'email');
+            DB::table('memberships')->insert(array_map(fn (Row $row) => [
+                'public_id' => (new Membership)->newUniqueId(), 'module_id' => $module->id, 'user_id' => $row->known->id ?? $ids[$row->person->email], 'role' => $row->person->role, 'section' => $row->person->section, 'created_at' => now(), 'updated_at' => now(),
+            ], $some));
+        }
+
+        return $new;
+    }
+
+    /**
+     * @param  list<Row>  $rows
+     */
+    private function change(Module $module, array $rows): void
+    {
+        $sections = [];
+        foreach ($rows as $row) {
+            $known = $row->known ?? throw new \LogicException('Only who is known can be changed.');
+            $sections[$row->person->section ?? ''][] = $known->id;
+            $fields = array_filter(['number' => $known->number === null || ! $known->joined ? $row->person->number : null, 'name' => $known->joined ? null : $row->person->name, 'email' => $known->joined ? null : $row->person->email]);
+            if (array_diff_assoc($fields, ['number' => $known->number, 'name' => $known->name, 'email' => $known->email]) !== []) {
+                User::query()->whereKey($known->id)->update($fields);
+            }
+        }
+        foreach ($sections as $section => $ids) {
+            foreach (array_chunk($ids, self::CHUNK) as $some) {
+                Membership::query()->where('module_id', $module->id)->whereIn('user_id', $some)->update(['section' => $section === '' ? null : (string) $section, 'left_at' => null]);
+            }
+        }
+    }
+
+    /**
+     * @param  list<Known>  $left
+     */
+    private function leave(Module $module, array $left): void
+    {
+        $ids = array_map(fn (Known $known) => $known->id, $left);
+        foreach (array_chunk($ids, self::CHUNK) as $some) {
+            Membership::query()->where('module_id', $module->id)->where('role', Role::Student)->whereIn('user_id', $some)->update(['left_at' => now()]);
+        }
+        ChangeMember::followScripts($module->id, $ids, true);
+    }
+
+    /** Groups named in the roster, for the assignment chosen; who is not named stays where they are. */
+    private function groups(RosterImport $import, Comparison $comparison): void
+    {
+        $assignment = Assignment::query()->where('module_id', $import->module_id)->where('public_id', (string) ($import->choices['groups'] ?? ''))->first();
+        if ($assignment === null) {
+            return;
+        }
+        $named = [];
+        foreach ([...$comparison->added, ...$comparison->changed, ...$comparison->same, ...$comparison->back] as $row) {
+            if ($row->person->group !== null) {
+                $named[$row->known->email ?? $row->person->email] = $row->person->group;
+            }
+        }
+        $groups = Script::query()->where('assignment_id', $assignment->id)->whereNotNull('group_name')->pluck('group_name', 'student_id')->all();
+        foreach (array_chunk(array_keys($named), self::CHUNK) as $some) {
+            foreach (DB::table('users')->whereIn('email', $some)->pluck('id', 'email') as $email => $id) {
+                $groups[(int) $id] = $named[$email];
+            }
+        }
+        ($this->setGroups)($assignment, $groups, ['by' => 'roster']);
+    }
+}

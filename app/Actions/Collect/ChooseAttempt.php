@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Collect;
+
+use App\Exceptions\Refused;
+use App\Jobs\CompareHandin;
+use App\Logbook\Logbook;
+use App\Models\Handin;
+use App\Models\OverlapReport;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Lets another attempt count, as its student picks it: for a group, for all of it. Possible until markers have the work.
+ */
+final class ChooseAttempt
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @throws Refused
+     */
+    public function __invoke(Handin $handin, User $student): void
+    {
+        DB::transaction(function () use ($handin, $student): void {
+            $script = $handin->script;
+            $group = Script::query()->whereIn('id', $script->assignment->handin_by->isGroup() ? $script->group()->pluck('id') : [$script->id])->with('assignment')->orderBy('id')->lockForUpdate()->get();
+            foreach ($group as $each) {
+                throw_if(TakeHandIn::isWithMarkers($each), new Refused('Your work is with its markers, so which attempt counts can no longer change.', 'attempt'));
+                throw_if(! $each->takesHandIns(), new Refused('This assignment is closed, so which attempt counts can no longer change.', 'attempt'));
+                // What a group handed in together has the same sum and the same second for each of its members.
+                $same = $each->handins()->where('sha256', $handin->sha256)->where('received_at', $handin->received_at)->where('handed_in_by', $handin->handed_in_by)->orderByDesc('attempt')->first();
+                if ($same === null || $same->id === $each->current_handin_id) {
+                    continue;
+                }
+                $each->update(['current_handin_id' => $same->id]);
+                if ($each->lead_id === null) {
+                    OverlapReport::query()->firstOrCreate(['handin_id' => $same->id]);
+                    CompareHandin::dispatch($same->id)->afterCommit();
+                }
+            }
+            $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);
+        });
+    }
+}

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Collect;
+
+use App\Logbook\Logbook;
+use App\Mail\ToStudent;
+use App\Models\Assignment;
+use App\Models\Message;
+use App\Models\Script;
+use App\Models\User;
+use App\Support\Clock;
+use App\Support\Cohort;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
+use YoungHarbor\Core\Collect\Placeholders;
+
+/**
+ * Writes to the students a cohort page shows: each gets a mail of their own, with the placeholders filled in.
+ */
+final class WriteToStudents
+{
+    public const PLACEHOLDERS = ['name', 'first name', 'assignment', 'module', 'due', 'link'];
+
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    public function __invoke(Cohort $cohort, string $subject, string $body, User $by): Message
+    {
+        $assignment = $cohort->assignment;
+
+        return DB::transaction(function () use ($cohort, $assignment, $subject, $body, $by): Message {
+            $students = $cohort->students();
+            $message = Message::query()->create(['assignment_id' => $assignment->id, 'sent_by' => $by->id, 'subject' => $subject, 'body' => $body, 'shown' => mb_substr($cohort->inWords(), 0, 80), 'recipients' => count($students)]);
+            foreach (array_chunk($students, 500) as $some) {
+                foreach (Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', $some)->with('student')->get() as $script) {
+                    $values = self::values($assignment, $script);
+                    Mail::to($script->student->email)->queue((new ToStudent(Placeholders::fill($subject, $values), Placeholders::fill($body, $values), $by->name, $by->email))->afterCommit());
+                }
+            }
+            $this->logbook->write('wrote to students', $assignment->title, ['subject' => $subject, 'to' => $message->shown, 'students' => count($students)], null, $assignment, $by);
+
+            return $message;
+        });
+    }
+
+    /**
+     * What stands for each placeholder in the mail to one student.
+     *
+     * @return array<string, string>
+     */
+    public static function values(Assignment $assignment, Script $script): array
+    {
+        return [
+            'name' => $script->student->name, 'first name' => $script->student->given_name ?? (strtok($script->student->name, ' ') ?: $script->student->name),
+            'assignment' => $assignment->title, 'module' => $assignment->module->fullTitle(), 'due' => Clock::shown($script->due_at), 'link' => route('hand-in.show', $assignment),
+        ];
+    }
+}

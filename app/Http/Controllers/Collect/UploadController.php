@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Collect;
+
+use App\Actions\Collect\ReadWork;
+use App\Exceptions\Refused;
+use App\Http\Controllers\Controller;
+use App\Models\Assignment;
+use App\Models\Script;
+use App\Models\Upload;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * Files that arrive piece by piece. A lost connection costs the last piece; the same file, chosen again, goes on where
+ * it stopped. Nothing is handed in by this alone.
+ */
+final class UploadController extends Controller
+{
+    /** Bytes of a piece, at most. */
+    private const PIECE = 1_048_576;
+
+    private const MOST_OPEN = 40;
+
+    /** Begins a file, or finds the one begun before. */
+    public function store(Request $request, Assignment $assignment): JsonResponse
+    {
+        $this->authorize('handIn', $assignment);
+        $fields = $request->validate(
+            ['name' => ['required', 'string', 'max:1000'], 'bytes' => ['required', 'integer', 'min:1', 'max:'.$assignment->max_megabytes * 1_048_576], 'sha256' => ['required', 'regex:/\A[0-9a-f]{64}\z/']],
+            ['bytes.min' => 'This file is empty (0 bytes). Choose the file again after saving it in your writing program.', 'bytes.max' => "This file is larger than the {$assignment->max_megabytes} MB this assignment takes, so it was not sent."],
+        );
+        $student = $this->person($request);
+        throw_if(! Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->exists(), new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
+        $this->tidy($student->id);
+        $name = ReadWork::safeName($fields['name']);
+        $upload = Upload::query()->where(['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => $fields['bytes'], 'name' => $name])->latest('id')->first()
+            ?? Upload::query()->create(['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => $fields['bytes'], 'name' => $name])->refresh();
+
+        return response()->json(['id' => $upload->public_id, 'arrived' => $upload->arrived, 'to' => route('uploads.update', $upload)]);
+    }
+
+    /** Takes the next piece; where it has to begin is answered with each. */
+    public function update(Request $request, Upload $upload): JsonResponse
+    {
+        $this->authorize('fill', $upload);
+        $piece = (string) $request->getContent();
+        abort_if(strlen($piece) > self::PIECE || $piece === '', 422, 'A piece holds 1 byte to 1 MB.');
+
+        return DB::transaction(function () use ($request, $upload, $piece): JsonResponse {
+            $stored = Upload::query()->lockForUpdate()->findOrFail($upload->id);
+            // A piece that arrived while its answer was lost comes twice.
+            if ($request->integer('from') !== $stored->arrived || $stored->arrived + strlen($piece) > $stored->bytes) {
+                return response()->json(['arrived' => $stored->arrived], 409);
+            }
+            $path = Storage::path($stored->path());
+            is_dir(dirname($path)) || mkdir(dirname($path), 0700, true);
+            $file = fopen($path, 'c');
+            // What a stopped server wrote beyond the count is written over.
+            if ($file === false || ! ftruncate($file, $stored->arrived) || fseek($file, $stored->arrived) !== 0 || fwrite($file, $piece) !== strlen($piece)) {
+                abort(500, 'The piece could not be written.');
+            }
+            fclose($file);
+            $stored->arrived += strlen($piece);
+            if ($stored->arrived === $stored->bytes) {
+                if (hash_file('sha256', $path) !== $stored->sha256) {
+                    Storage::delete($stored->path());
+                    $stored->delete();
+
+                    return response()->json(['message' => 'The file changed while it was being sent, so it was not handed in. Close it in your writing program, and choose it again.'], 422);
+                }
+                $stored->whole_at = now();
+            }
+            $stored->save();
+
+            return response()->json(['arrived' => $stored->arrived]);
+        });
+    }
+
+    /** Files that were begun and never handed in. */
+    private function tidy(int $studentId): void
+    {
+        $old = Upload::query()->where('updated_at', '<', now()->subDays(2))->limit(50)->get()
+            ->concat(Upload::query()->where('student_id', $studentId)->latest('id')->skip(self::MOST_OPEN)->limit(50)->get());
+        foreach ($old as $upload) {
+            Storage::delete($upload->path());
+            $upload->delete();
+        }
+    }
+}

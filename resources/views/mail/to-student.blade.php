@@ -1,0 +1,5 @@
+{!! $text !!}
+
+--
+{!! $fromName !!}
+{!! config('harbor.institution') !!}
