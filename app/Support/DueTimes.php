@@ -29,7 +29,8 @@ final class DueTimes
         $wanted = $scripts->concat($this->mates($assignment, $scripts));
         $students = $wanted->pluck('student_id');
         $few = $wanted->count() <= 500;
-        $allowances = Allowance::query()->where('module_id', $assignment->module_id)->whereNull('ended_at')->when($few, fn ($query) => $query->whereIn('student_id', $students))->orderBy('id')->get()->keyBy('student_id');
+        // What held at the due time: given before it, and not ended by then.
+        $allowances = Allowance::query()->where('module_id', $assignment->module_id)->where('created_at', '<=', $assignment->due_at)->where(fn ($query) => $query->whereNull('ended_at')->orWhere('ended_at', '>', $assignment->due_at->min(now())))->when($few, fn ($query) => $query->whereIn('student_id', $students))->orderBy('id')->get()->keyBy('student_id');
         $extensions = Extension::query()->where('assignment_id', $assignment->id)->whereNull('ended_at')->when($few, fn ($query) => $query->whereIn('student_id', $students))->orderBy('id')->get()->keyBy('student_id');
         $closed = $assignment->module->closedOn();
         $zone = new DateTimeZone(Clock::zone());

@@ -39,21 +39,26 @@ final class CsvRows
         $counts = ['\t' => substr_count($first, "\t"), ';' => substr_count($first, ';'), ',' => substr_count($first, ',')];
         $delimiter = strtr((string) array_search(max($counts), $counts, true), ['\t' => "\t"]);
         $delimiter = max($counts) === 0 ? ',' : $delimiter;
-        $stream = fopen('php://memory', 'w+');
-        if ($stream === false) {
-            return;
-        }
-        fwrite($stream, preg_replace('/\r\n?/', "\n", $text) ?? $text);
-        rewind($stream);
+        $text = preg_replace('/\r\n?/', "\n", $text) ?? $text;
         $line = 1;
-        while (($cells = fgetcsv($stream, null, $delimiter, '"', '')) !== false) {
-            $texts = array_map(fn (?string $cell) => trim(Csv::read((string) $cell)), $cells);
-            if (implode('', $texts) !== '') {
-                yield $line => $texts;
+        for ($at = 0, $length = strlen($text); $at < $length; $at = $end + 1) {
+            $end = strpos($text, "\n", $at);
+            $end = $end === false ? $length : $end;
+            // A line break inside quotation marks belongs to its cell.
+            $open = substr_count($text, '"', $at, $end - $at) % 2 === 1;
+            while ($open && $end < $length) {
+                $next = strpos($text, "\n", $end + 1);
+                $next = $next === false ? $length : $next;
+                $open = substr_count($text, '"', $end, $next - $end) % 2 === 0;
+                $end = $next;
             }
-            $line += 1 + substr_count(implode('', $cells), "\n");
+            $record = substr($text, $at, $end - $at);
+            $cells = array_map(fn (?string $cell) => trim(Csv::read((string) $cell)), str_getcsv($record, $delimiter, '"', ''));
+            if (implode('', $cells) !== '') {
+                yield $line => $cells;
+            }
+            $line += 1 + substr_count($record, "\n");
         }
-        fclose($stream);
     }
 
     /**

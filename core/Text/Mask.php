@@ -39,6 +39,8 @@ final class Mask
 
     private ?string $inNameLines;
 
+    private ?string $inTitles;
+
     private ?string $lone;
 
     public function __construct(string $name, ?string $number, ?string $email)
@@ -48,6 +50,7 @@ final class Mask
         $ways = [...$this->signs($number, $email), ...$this->fullNames($parts), ...$this->initials($parts)];
         $this->anywhere = $this->pattern($ways);
         $this->lone = $this->pattern(array_map($this->letters(...), array_filter($parts, fn (string $part) => mb_strlen($part) > 2 && ! OrdinaryWords::has($part))));
+        $this->inTitles = $this->pattern([...$ways, ...array_map($this->written(...), array_filter($parts, fn (string $part) => ! OrdinaryWords::has($part)))]);
         $this->inNameLines = $this->pattern([...$ways, ...array_map(fn (string $part) => $this->written($part), array_filter($parts, fn (string $part) => mb_strlen($part) > 1))]);
     }
 
@@ -59,7 +62,7 @@ final class Mask
      */
     public function find(string $text, bool $nameLine = false): array
     {
-        $pattern = $nameLine && $this->isNameLine($text) ? $this->inNameLines : $this->anywhere;
+        $pattern = $nameLine ? $this->forLine($text) : $this->anywhere;
         if ($pattern === null || preg_match_all($pattern, $text, $found, PREG_OFFSET_CAPTURE) < 1) {
             return [];
         }
@@ -87,21 +90,21 @@ final class Mask
     }
 
     /**
-     * A line that may hold a name by itself: few words, and either with a word such as "by" or made of what is no
-     * ordinary word.
+     * What to look for in a line at head or foot: one name alone too, when the line has few words, and either one such
+     * as "by" or none that is ordinary. A name that is an ordinary word counts only beside such a word.
      */
-    private function isNameLine(string $text): bool
+    private function forLine(string $text): ?string
     {
         preg_match_all('/[\p{L}\p{M}][\p{L}\p{M}\'’-]*/u', $text, $words);
         $words = $words[0];
-        if ($words === [] || count($words) > 8) {
-            return false;
-        }
-        if (preg_match('/(?<![\p{L}])'.self::LABELS.'(?![\p{L}])/iu', $text) === 1) {
-            return true;
-        }
+        $labelled = preg_match('/(?<![\p{L}])'.self::LABELS.'(?![\p{L}])/iu', $text) === 1;
 
-        return count($words) <= 3 && array_filter($words, OrdinaryWords::has(...)) === [];
+        return match (true) {
+            $words === [], count($words) > 8 => $this->anywhere,
+            $labelled && count($words) <= 4 => $this->inNameLines,
+            $labelled, count($words) <= 3 && array_filter($words, OrdinaryWords::has(...)) === [] => $this->inTitles,
+            default => $this->anywhere,
+        };
     }
 
     /**

@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Collect\TakeHandIn;
+use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Part;
 use App\Enums\Role;
+use App\Extraction\FileKind;
 use App\Models\User;
+use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Tests\Feature\Collect\IdentityTest;
 use Tests\Files;
+use Tests\PlantedFiles;
 use Tests\TestCase;
+use ZipArchive;
 
 /**
  * Before release nothing that a marker or the examiner is sent gives a student away: every page and file reached from
@@ -21,10 +28,18 @@ final class AnonymityTest extends TestCase
     /** @var array<string, string> what was sent, by address */
     private array $sent = [];
 
+    private int $downloads = 0;
+
     public function test_a_crawl_as_tutor_finds_no_name_number_or_mail_address_of_a_student(): void
     {
         $this->module(2, 4);
-        $assignment = $this->sharedOut($this->assignment());
+        $assignment = $this->assignment();
+        foreach ($this->students as $n => $student) {
+            $planted = ['creator' => $student->name, 'last modified by' => $student->name, 'header' => "{$student->name}, {$student->number}", 'first line' => "By {$student->name}", 'text' => $student->email, 'comment author' => $student->name];
+            app(TakeHandIn::class)($assignment, $student, [Files::upload($n % 2 === 0 ? PlantedFiles::docx($planted, [$this->prose(40, $n)]) : PlantedFiles::odt($planted, [$this->prose(40, $n)]), "{$student->name}.".($n % 2 === 0 ? 'docx' : 'odt'))]);
+        }
+        Carbon::setTestNow(now()->addDays(2));
+        app(ApplyPlan::class)($assignment, $this->tutors, 1);
         $this->finishBoth($this->script($assignment, 0), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Part::First), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Part::Second), 'l1', 'l1');
@@ -33,6 +48,7 @@ final class AnonymityTest extends TestCase
             $this->actingAs($person);
             $this->crawl(route('today', absolute: false));
             self::assertGreaterThan($person->is($this->tutors[0]) ? 12 : 6, count($this->sent), 'the crawl got somewhere');
+            $person->is($this->tutors[0]) && self::assertGreaterThan(2, $this->downloads, 'and took files');
             foreach ($this->sent as $address => $text) {
                 foreach ($this->students as $student) {
                     foreach ([$student->name, (string) $student->number, $student->email, $student->public_id] as $sign) {
@@ -70,13 +86,43 @@ final class AnonymityTest extends TestCase
         return html_entity_decode($answer->baseResponse->headers."\n".$answer->getContent(), ENT_QUOTES | ENT_HTML5);
     }
 
+    /**
+     * What stands in a file that was sent, unpacked.
+     *
+     * @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $answer
+     */
+    private function downloaded(TestResponse $answer): string
+    {
+        if (! str_contains((string) $answer->headers->get('Content-Disposition'), 'attachment')) {
+            return '';
+        }
+        $this->downloads++;
+        $bytes = $answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : (string) $answer->getContent();
+        preg_match('/filename="?([^";]+)/', (string) $answer->headers->get('Content-Disposition'), $name);
+        if (! str_ends_with($name[1], '.zip')) {
+            return implode("\n", IdentityTest::inside($bytes, FileKind::tryFrom(pathinfo($name[1], PATHINFO_EXTENSION)) ?? FileKind::Text));
+        }
+        $path = (string) tempnam(sys_get_temp_dir(), 'crawl');
+        file_put_contents($path, $bytes);
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $all = '';
+        for ($n = 0; $n < $zip->count(); $n++) {
+            $entry = (string) $zip->getNameIndex($n);
+            $kind = FileKind::tryFrom(pathinfo($entry, PATHINFO_EXTENSION)) ?? FileKind::Text;
+            $all .= $entry."\n".implode("\n", IdentityTest::inside((string) $zip->getFromIndex($n), $kind));
+        }
+
+        return $all;
+    }
+
     private function crawl(string $address): void
     {
         if (isset($this->sent[$address]) || count($this->sent) > 300) {
             return;
         }
         $answer = $this->get($address);
-        $text = $address."\n".$this->whole($answer);
+        $text = $address."\n".$this->whole($answer).$this->downloaded($answer);
         $this->sent[$address] = $text;
         if ($answer->isRedirection()) {
             $this->crawl((string) parse_url((string) $answer->headers->get('Location'), PHP_URL_PATH));
@@ -87,7 +133,7 @@ final class AnonymityTest extends TestCase
         foreach (array_unique($links[1]) as $link) {
             $link = html_entity_decode($link);
             $path = (string) parse_url($link, PHP_URL_PATH);
-            if (in_array(parse_url($link, PHP_URL_HOST), [null, 'localhost', '127.0.0.1'], true) && ! str_contains($path, '.') && $path !== '/sign-out') {
+            if (in_array(parse_url($link, PHP_URL_HOST), [null, 'localhost', '127.0.0.1'], true) && (! str_contains($path, '.') || str_ends_with($path, '.zip')) && $path !== '/sign-out') {
                 $query = parse_url($link, PHP_URL_QUERY);
                 $this->crawl($path.(is_string($query) ? "?{$query}" : ''));
             }

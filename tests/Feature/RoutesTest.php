@@ -9,8 +9,11 @@ use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
 use App\Models\GradeScale;
+use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Result;
+use App\Models\RosterImport;
+use App\Models\Upload;
 use App\Models\User;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
@@ -27,7 +30,8 @@ final class RoutesTest extends TestCase
     private const RULES = [
         'today' => 'anyone', 'account' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
         'modules.index' => 'anyone', 'modules.store' => 'admin', 'modules.show' => 'coordinator tutor examiner student admin',
-        'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
+        'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin', 'rosters.store' => 'coordinator admin', 'rosters.export' => 'coordinator admin', 'rosters.show' => 'coordinator admin', 'rosters.update' => 'coordinator admin', 'rosters.apply' => 'coordinator admin',
+        'members.show' => 'coordinator', 'members.update' => 'coordinator', 'members.allowance' => 'coordinator', 'scripts.extension' => 'coordinator', 'scripts.waiver' => 'coordinator', 'closure-days.index' => 'coordinator', 'closure-days.store' => 'coordinator',
         'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator outsider', 'rubrics.import' => 'coordinator outsider', 'rubrics.news' => 'coordinator', 'rubrics.paste' => 'coordinator', 'rubrics.paste.apply' => 'coordinator',
         'rubrics.try' => 'coordinator tutor examiner', 'rubrics.students' => 'coordinator tutor examiner', 'rubrics.versions' => 'coordinator tutor examiner', 'rubrics.files' => 'coordinator tutor examiner', 'rubrics.file' => 'coordinator tutor examiner',
         'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',
@@ -36,7 +40,7 @@ final class RoutesTest extends TestCase
         'bands.index' => 'coordinator', 'bands.create' => 'coordinator', 'bands.store' => 'coordinator', 'bands.edit' => 'coordinator', 'bands.update' => 'coordinator',
         'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
-        'collect.index' => 'coordinator', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
+        'collect.index' => 'coordinator', 'collect.csv' => 'coordinator', 'collect.zip' => 'coordinator', 'messages.create' => 'coordinator', 'messages.store' => 'coordinator', 'uploads.store' => 'student', 'uploads.update' => 'student', 'typed.update' => 'student', 'typed.begin' => 'student', 'receipts.text' => 'student', 'receipts.choose' => 'student', 'mark.zip' => 'coordinator tutor', 'mark.file' => 'tutor', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
         'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.show' => 'coordinator tutor',
         'share-out.index' => 'coordinator', 'share-out.store' => 'coordinator', 'scripts.name' => 'coordinator',
         'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',
@@ -69,7 +73,7 @@ final class RoutesTest extends TestCase
             $walked++;
             foreach ($people as $who => $person) {
                 $allowed = self::RULES[$name] === 'anyone' || in_array($who, explode(' ', self::RULES[$name]), true)
-                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show', 'drafts.store'], true));
+                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show', 'drafts.store', 'uploads.store', 'typed.update', 'typed.begin'], true));
                 $status = $this->walk($route, $assignment, $person);
                 self::assertSame($allowed, ! in_array($status, [403, 404], true), "{$who} on {$name}: {$status}");
                 self::assertNotSame(500, $status, "{$who} on {$name}");
@@ -87,6 +91,13 @@ final class RoutesTest extends TestCase
         return $this->actingAs($person->fresh() ?? $person)->call($route->methods()[0], $this->address($route, $assignment))->baseResponse->getStatusCode();
     }
 
+    private function import(): RosterImport
+    {
+        Storage::put('rosters/none', "Name,Mail\n");
+
+        return RosterImport::query()->firstOrCreate(['module_id' => $this->module->id], ['made_by' => $this->coordinator->id, 'file_name' => 'a.csv', 'path' => 'rosters/none', 'kind' => 'table', 'choices' => []]);
+    }
+
     private function address(Route $route, Assignment $assignment): string
     {
         $script = $this->script($assignment);
@@ -96,7 +107,8 @@ final class RoutesTest extends TestCase
         $values = [
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
-            'draft' => DraftCheck::query()->firstOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['words' => 1, 'text' => 'Words.', 'notes' => []])->public_id, 'template' => $template->public_id, 'scale' => $scale->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+            'draft' => DraftCheck::query()->firstOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['words' => 1, 'text' => 'Words.', 'notes' => []])->public_id, 'template' => $template->public_id, 'scale' => $scale->public_id, 'member' => Membership::query()->where('user_id', $script->student_id)->sole()->public_id, 'import' => $this->import()->public_id,
+            'upload' => Upload::query()->firstOrCreate(['assignment_id' => $assignment->id, 'student_id' => $script->student_id], ['name' => 'a.txt', 'bytes' => 9, 'sha256' => str_repeat('0', 64)])->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 
         return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], (string) preg_replace('~/\{\w+\?\}~', '', $route->uri())), '/');

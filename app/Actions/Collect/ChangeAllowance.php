@@ -13,8 +13,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Gives a student a standing allowance in a module, in place of the one before, or ends it. Every assignment that is
- * still to come or open applies it by itself.
+ * Gives a student a standing allowance in a module, in place of the one before, or ends it. Every assignment
+ * that is not yet due applies it by itself; those that were due stay as they were.
  */
 final class ChangeAllowance
 {

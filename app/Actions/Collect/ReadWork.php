@@ -44,7 +44,7 @@ final class ReadWork
             $whose = count($authors) === 1 ? 'Your name or number stands' : 'Names or numbers of your group stand';
             $notes[] = "{$whose} in the text ".($hidden === 1 ? 'once' : "{$hidden} times").'; markers see “'.Mask::SHOWN.'” there.';
         }
-        $taken = array_map(fn (array $found) => $found['place'], array_filter($findings->all(), fn (array $found) => $found['fate'] === Findings::TAKEN_OUT));
+        $taken = array_map(fn (array $found) => $found['place'], array_filter($findings->all(), fn (array $found) => $found['place'] !== 'text'));
         if ($taken !== []) {
             $notes[] = 'The file names a person outside its text ('.implode(', ', $taken).'); the copy markers get is without that.';
         }

@@ -139,6 +139,9 @@ final class TakeHandIn
     private function count(Collection $scripts, Carbon $received): void
     {
         foreach ($scripts as $script) {
+            if ($script->brief_opened_at === null) {
+                $script->update(['brief_opened_at' => $received]);
+            }
             if ($script->current_handin_id !== null && $received->gt($script->due_at)) {
                 continue;
             }

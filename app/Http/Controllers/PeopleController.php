@@ -27,7 +27,7 @@ final class PeopleController extends Controller
             'module' => $module,
             'allowances' => $module->allowances()->whereNull('ended_at')->get()->keyBy('student_id'),
             'members' => $module->memberships()->with('user')->get()
-                ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->user->name])->groupBy(fn (Membership $m) => $m->role->value),
+                ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->left_at !== null, $m->user->name])->groupBy(fn (Membership $m) => $m->role->value),
         ]);
     }
 

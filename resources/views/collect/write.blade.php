@@ -17,7 +17,7 @@
             </form>
             <aside>
                 @if ($previews)
-                    <h2 class="mb-2">{{ $students > count($previews) ? 'The first '.count($previews).', as they will read it' : 'As they will read it' }}</h2>
+                    <h2 class="mb-2">{{ $students > count($previews) ? (count($previews) === 1 ? 'The first one' : 'The first '.count($previews)).', as they will read it' : 'As they will read it' }}</h2>
                     @foreach ($previews as $preview)
                         <div class="panel mb-3"><p class="quiet small break-words">{{ $preview['to'] }}</p><p class="font-bold mb-2">{{ $preview['subject'] }}</p><p class="whitespace-pre-line break-words">{{ $preview['body'] }}</p></div>
                     @endforeach

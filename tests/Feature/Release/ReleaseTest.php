@@ -35,7 +35,7 @@ final class ReleaseTest extends TestCase
             ->assertSessionHas('said');
         self::assertSame([$ready->id], Result::query()->pluck('script_id')->all());
         Mail::assertQueued(ResultReleased::class, fn (ResultReleased $mail) => $mail->hasTo($this->students[0]->email) && preg_match('/\b50(\.0)?\b/', $mail->render()) === 0);
-        Mail::assertQueuedCount(1);
+        self::assertCount(1, Mail::queued(ResultReleased::class));
         $this->post(route('release.reveal', $assignment), ['sure' => '1'])->assertSessionHasErrors('refused');
     }
 

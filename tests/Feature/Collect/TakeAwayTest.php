@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Collect;
+
+use App\Actions\Collect\TakeHandIn;
+use App\Actions\Collect\WebLink;
+use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\Part;
+use App\Extraction\FileKind;
+use App\Models\Mark;
+use Illuminate\Support\Carbon;
+use Tests\Files;
+use Tests\PlantedFiles;
+use Tests\TestCase;
+use YoungHarbor\Core\Formats\Delimited;
+use ZipArchive;
+
+/**
+ * What leaves the house: files under script codes, searched inside for whoever wrote them.
+ */
+final class TakeAwayTest extends TestCase
+{
+    public function test_everything_as_one_zip_by_script_code_with_a_list_and_without_names(): void
+    {
+        $this->module(2, 5);
+        $assignment = $this->assignment(['max_files' => 2, 'handin_kinds' => ['docx', 'odt', 'pdf', 'txt', 'link', 'typed']]);
+        $name = $this->students[0]->name;
+        $planted = ['creator' => $name, 'header' => $name, 'text' => $name, 'first line' => "By {$name}"];
+        app(TakeHandIn::class)($assignment, $this->students[0], [Files::upload(PlantedFiles::docx($planted), "{$name}.docx"), Files::upload(PlantedFiles::odt(['creator' => $name, 'text' => $name]), "{$name}.odt")]);
+        app(TakeHandIn::class)($assignment, $this->students[1], [Files::upload(PlantedFiles::pdf(['author' => $this->students[1]->name, 'text' => (string) $this->students[1]->number]), 'x.pdf')]);
+        app(TakeHandIn::class)($assignment, $this->students[2], 'Typed by '.$this->students[2]->name.' herself.');
+        app(TakeHandIn::class)($assignment, $this->students[3], [WebLink::of('https://films.example/a', [])]);
+        Carbon::setTestNow(now()->addDays(2));
+        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+
+        $entries = $this->entries($this->actingAs($this->coordinator)->get(route('collect.zip', $assignment))->assertOk()->assertHeader('Content-Type', 'application/zip')->streamedContent());
+        [$two, $pdf, $typed, $link] = array_map(fn (int $n) => $this->script($assignment, $n)->code, [0, 1, 2, 3]);
+        self::assertEqualsCanonicalizing(['list.csv', "{$two}-1.docx", "{$two}-2.odt", "{$pdf}.pdf", "{$typed}.txt", "{$link}.txt"], array_keys($entries));
+        $list = array_column(array_slice(Delimited::rows($entries['list.csv']), 1), null, 1);
+        self::assertCount(5, $list);
+        foreach ($list as $file => [$code, , , , $sum]) {
+            self::assertSame(hash('sha256', $entries[$file]), $sum, "the list says what is in {$file}");
+            self::assertStringStartsWith($code, $file);
+        }
+        self::assertSame("https://films.example/a\n", $entries["{$link}.txt"]);
+        $this->search($entries);
+
+        foreach ($this->tutors as $tutor) {
+            $own = Mark::query()->where('marker_id', $tutor->id)->with('script')->get()->map(fn (Mark $mark) => $mark->script->code)->all();
+            $entries = $this->entries($this->actingAs($tutor)->get(route('mark.zip', $assignment))->assertOk()->streamedContent());
+            self::assertEqualsCanonicalizing($own, array_values(array_unique(array_map(fn (string $file) => substr($file, 0, strcspn($file, '.')), array_map(fn (string $file) => preg_replace('/-[12]\./', '.', $file) ?? '', array_diff(array_keys($entries), ['list.csv']))))));
+            $this->search($entries);
+        }
+        $this->get(route('collect.zip', $assignment))->assertForbidden();
+        $mark = $this->markOf($this->script($assignment), Part::First);
+        $file = $this->actingAs($mark->marker)->get(route('mark.file', [$mark, 2]))->assertOk()->assertHeader('Content-Disposition', "attachment; filename={$two}-2.odt");
+        $this->search(["{$two}-2.odt" => $file->streamedContent()]);
+        $this->get(route('mark.file', [$mark, 3]))->assertNotFound();
+    }
+
+    /**
+     * @return array<string, string>
+     */
+    private function entries(string $bytes): array
+    {
+        $path = (string) tempnam(sys_get_temp_dir(), 'zip');
+        file_put_contents($path, $bytes);
+        $zip = new ZipArchive;
+        self::assertTrue($zip->open($path, ZipArchive::RDONLY));
+        $entries = [];
+        for ($n = 0; $n < $zip->count(); $n++) {
+            $entries[(string) $zip->getNameIndex($n)] = (string) $zip->getFromIndex($n);
+        }
+
+        return array_filter($entries, fn (string $name) => ! str_ends_with($name, '/'), ARRAY_FILTER_USE_KEY);
+    }
+
+    /**
+     * @param  array<string, string>  $entries
+     */
+    private function search(array $entries): void
+    {
+        foreach ($entries as $file => $bytes) {
+            $kind = FileKind::tryFrom(pathinfo($file, PATHINFO_EXTENSION)) ?? FileKind::Text;
+            foreach (IdentityTest::inside($bytes, $kind) as $where => $text) {
+                foreach ($this->students as $student) {
+                    foreach ([$student->name, (string) $student->number, $student->email, $student->public_id] as $sign) {
+                        self::assertStringNotContainsStringIgnoringCase($sign, $text, "{$file}, {$where}");
+                    }
+                }
+            }
+        }
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\Collect;
+
+use App\Models\Assignment;
+use App\Models\Handin;
+use App\Models\Upload;
+use App\Models\User;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
+use Tests\TestCase;
+
+/**
+ * Files that arrive piece by piece over a bad connection.
+ */
+final class UploadTest extends TestCase
+{
+    public function test_a_file_goes_on_where_it_stopped_and_counts_from_when_it_had_arrived(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $text = 'A file in three pieces. '.$this->prose(200, 1);
+        $begun = $this->begin($assignment, $this->students[0], $text);
+        $begun->assertOk()->assertJson(['arrived' => 0]);
+        $this->piece($begun, 0, substr($text, 0, 100))->assertOk()->assertJson(['arrived' => 100]);
+        $this->piece($begun, 0, substr($text, 0, 100))->assertStatus(409)->assertJson(['arrived' => 100]); // its answer was lost
+        $again = $this->begin($assignment, $this->students[0], $text)->assertJson(['arrived' => 100]); // the page was loaded again
+        self::assertSame($begun->json('id'), $again->json('id'));
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertStatus(422)->assertJsonValidationErrors('file');
+        $this->piece($begun, 300, 'x')->assertStatus(409);
+        $this->piece($begun, 100, substr($text, 100, 400))->assertOk();
+
+        Carbon::setTestNow($assignment->due_at?->copy()->subSecond());
+        $this->piece($begun, 500, substr($text, 500))->assertOk()->assertJson(['arrived' => strlen($text)]);
+        Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(2));
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertOk()->assertJsonStructure(['to']);
+        $handin = Handin::query()->sole();
+        self::assertFalse($handin->late, 'it had arrived a second before the due time');
+        self::assertSame(hash('sha256', $text), $handin->sha256);
+        self::assertSame([0, []], [Upload::query()->count(), Storage::files('uploads')], 'what is handed in is not kept twice');
+    }
+
+    public function test_a_file_that_had_arrived_long_before_counts_from_the_handing_in(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $begun = $this->begin($assignment, $this->students[0], 'Sent early, handed in late.');
+        $this->piece($begun, 0, 'Sent early, handed in late.')->assertOk();
+        Carbon::setTestNow($assignment->due_at?->copy()->addMinute());
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertOk();
+        self::assertTrue(Handin::query()->sole()->late);
+    }
+
+    public function test_a_file_that_changes_while_it_is_sent_is_not_taken(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $begun = $this->begin($assignment, $this->students[0], 'As it was when it was chosen.');
+        $this->piece($begun, 0, 'As it was when it was chosen?')->assertStatus(422)->assertJsonPath('message', fn (string $said) => str_contains($said, 'changed while it was being sent'));
+        self::assertSame([0, []], [Upload::query()->count(), Storage::files('uploads')]);
+    }
+
+    public function test_what_is_too_large_empty_or_someone_elses_is_refused(): void
+    {
+        $this->module();
+        $assignment = $this->assignment(['max_megabytes' => 1]);
+        $this->actingAs($this->students[0]);
+        foreach ([['bytes' => 1_048_577], ['bytes' => 0], ['sha256' => 'x'], ['name' => '']] as $bad) {
+            $this->postJson(route('uploads.store', $assignment), $bad + ['name' => 'a.txt', 'bytes' => 5, 'sha256' => str_repeat('0', 64)])->assertStatus(422);
+        }
+        $begun = $this->begin($assignment, $this->students[0], 'Mine.');
+        $this->piece($begun, 0, str_repeat('x', 1_048_577))->assertStatus(422);
+        $this->piece($begun, 0, 'More than it said')->assertStatus(409);
+        $this->actingAs($this->students[1]);
+        $this->piece($begun, 0, 'Mine.')->assertForbidden();
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertStatus(422);
+        self::assertSame(0, Handin::query()->count());
+    }
+
+    public function test_a_form_that_is_sent_twice_hands_in_once(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $once = '6f9619ff-8b86-4011-b42d-00cf4fc964ff';
+        $first = $this->actingAs($this->students[0])->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Handed in once.', 'once' => $once])->assertOk();
+        $this->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Handed in once.', 'once' => $once])->assertOk()->assertJson(['to' => $first->json('to')]);
+        self::assertSame(1, Handin::query()->count());
+        $this->actingAs($this->students[1])->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Another student.', 'once' => $once])->assertOk();
+        self::assertSame(2, Handin::query()->count());
+    }
+
+    public function test_what_was_begun_and_never_handed_in_is_deleted_after_two_days(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $this->piece($this->begin($assignment, $this->students[0], 'Left behind.'), 0, 'Left')->assertOk();
+        Carbon::setTestNow(now()->addHours(49));
+        $assignment->update(['due_at' => now()->addDay(), 'closes_at' => null]);
+        $this->begin($assignment, $this->students[1], 'Another.')->assertOk();
+        self::assertSame([1, []], [Upload::query()->count(), Storage::files('uploads')]);
+    }
+
+    /**
+     * @return TestResponse<Response>
+     */
+    private function begin(Assignment $assignment, User $student, string $text): TestResponse
+    {
+        return $this->actingAs($student)->postJson(route('uploads.store', $assignment), ['name' => 'C:\\essays\\essay.txt', 'bytes' => strlen($text), 'sha256' => hash('sha256', $text)]);
+    }
+
+    /**
+     * @param  TestResponse<Response>  $begun
+     * @return TestResponse<Response>
+     */
+    private function piece(TestResponse $begun, int $from, string $bytes): TestResponse
+    {
+        return $this->call('PUT', $begun->json('to')."?from={$from}", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+    }
+}
