@@ -21,7 +21,8 @@ final class PlantedFiles
         $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships"';
         $x = fn (string $text): string => htmlspecialchars($text, ENT_XML1 | ENT_QUOTES);
         $p = fn (string $text): string => '<w:p><w:r><w:t xml:space="preserve">'.$x($text).'</w:t></w:r></w:p>';
-        $paragraphs = implode('', array_map($p, self::lines($at, $body)));
+        $paragraphs = isset($at['author style']) ? '<w:p><w:pPr><w:pStyle w:val="Title"/></w:pPr><w:r><w:t>Salt and fire</w:t></w:r></w:p><w:p><w:pPr><w:pStyle w:val="Author"/></w:pPr><w:r><w:t>'.$x($at['author style']).'</w:t></w:r></w:p>' : '';
+        $paragraphs .= implode('', array_map($p, self::lines($at, $body)));
         if (isset($at['runs'])) { // as writing programs do, a name in several runs
             $half = intdiv(mb_strlen($at['runs']), 2);
             $paragraphs .= '<w:p><w:r><w:t xml:space="preserve">This essay by '.$x(mb_substr($at['runs'], 0, $half)).'</w:t></w:r><w:r><w:rPr><w:b/></w:rPr><w:t xml:space="preserve">'.$x(mb_substr($at['runs'], $half)).' was</w:t></w:r><w:r><w:t> written at the quay.</w:t></w:r></w:p>';

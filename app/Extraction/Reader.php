@@ -67,7 +67,9 @@ final class Reader
     private function pandoc(string $path, FileKind $kind): string
     {
         $memory = (int) config('harbor.extraction.memory_megabytes');
-        $result = $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', '--from='.$kind->pandocFormat(), '--to=html', '--wrap=none', '--no-highlight', '--', $path], limitAddressSpace: false);
+        // A title page in the styles for it is no part of the body: the template puts it before.
+        $whole = in_array($kind, [FileKind::Docx, FileKind::Odt, FileKind::Markdown], true) ? ['--standalone', '--template='.resource_path('extraction/document.html')] : [];
+        $result = $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', '--from='.$kind->pandocFormat(), '--to=html', '--wrap=none', '--no-highlight', ...$whole, '--', $path], limitAddressSpace: false);
         if ($result['exit'] !== 0) {
             throw new Refusal("This {$kind->label()} is damaged and could not be read. Open it in your writing program, save it again and choose the new copy.");
         }

@@ -34,7 +34,7 @@
             @foreach ($assignment->declaration as $field)
                 @php($at = 'declare.'.$field['id'])
                 @if ($field['kind'] === YoungHarbor\Core\Collect\Declaration::CONFIRM)
-                    <label class="flex gap-2 mb-2"><input class="mt-1" type="checkbox" name="declare[{{ $field['id'] }}]" value="1" @checked(old($at)) @required($field['required'])> <span>{{ $field['label'] }}</span></label>
+                    <label class="flex items-start gap-2 mb-2"><input class="mt-1" type="checkbox" name="declare[{{ $field['id'] }}]" value="1" @checked(old($at)) @required($field['required'])> <span>{{ $field['label'] }}</span></label>
                 @else
                     <label class="label mt-2" for="f-declare-{{ $field['id'] }}">{{ $field['label'] }}@unless ($field['required']) <span class="quiet font-normal">may be left out</span>@endunless</label>
                     <textarea class="input" id="f-declare-{{ $field['id'] }}" name="declare[{{ $field['id'] }}]" rows="2" @required($field['required'])>{{ old($at) }}</textarea>

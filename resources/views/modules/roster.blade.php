@@ -60,11 +60,11 @@
                     <p class="hint mb-2">Each becomes a section.</p>
                     <div class="max-h-80 overflow-y-auto mb-3">
                         @foreach ($classes as $id => $class)
-                            <label class="flex gap-2 py-1"><input type="checkbox" name="classes[]" value="{{ $id }}" @checked(in_array((string) $id, $chosen['classes'] ?? [], true))> <span>{{ $class['title'] }} <span class="quiet small">{{ $class['code'] }}, {{ number_format($class['people']) }} people</span></span></label>
+                            <label class="flex items-start gap-2 py-1"><input type="checkbox" name="classes[]" value="{{ $id }}" @checked(in_array((string) $id, $chosen['classes'] ?? [], true))> <span>{{ $class['title'] }} <span class="quiet small">{{ $class['code'] }}, {{ number_format($class['people']) }} people</span></span></label>
                         @endforeach
                     </div>
                 @endif
-                <label class="flex gap-2 mb-2"><input class="mt-1" type="checkbox" name="complete" value="1" @checked($chosen['complete'] ?? false)> <span>It names every student: who is not in it has left</span></label>
+                <label class="flex items-start gap-2 mb-2"><input class="mt-1" type="checkbox" name="complete" value="1" @checked($chosen['complete'] ?? false)> <span>It names every student: who is not in it has left</span></label>
                 <div class="flex justify-end"><button @class(['button', 'primary' => $comparison === null])>Look at it so</button></div>
             </form>
             <p class="quiet small mt-3">Nothing is changed by looking. Names, numbers and mail addresses of accounts that their owners use stay as they are; sections follow the roster. The file is deleted once it is applied, or after a day.</p>

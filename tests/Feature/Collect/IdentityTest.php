@@ -69,6 +69,7 @@ final class IdentityTest extends TestCase
         foreach (['creator' => 'author of the file', 'last modified by' => 'last changed by', 'company' => 'company', 'manager' => 'manager', 'custom' => 'properties of the file', 'title' => 'properties of the file', 'header' => 'headers and footers', 'footer' => 'headers and footers', 'comment author' => 'authors of comments', 'comment' => 'comments', 'people' => 'authors of comments', 'inserted' => 'tracked changes', 'runs' => 'text', 'picture' => 'pictures'] as $where => $place) {
             yield "docx, {$where}" => ['docx', [$where => $name], $place];
         }
+        yield 'docx, the author of a title page in its style' => ['docx', ['author style' => $name], 'text'];
         yield 'docx, someone else’s name as author' => ['docx', ['creator' => 'Mother’s laptop'], 'author of the file'];
         yield 'docx, deleted text' => ['docx', ['deleted' => $name, 'creator' => $name], 'author of the file'];
         yield 'docx, a mail link' => ['docx', ['link' => 'mailto:hk111@merrow.example'], 'links and attributes'];
