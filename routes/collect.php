@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/collect', [CollectController::class, 'index'])->name('collect.index');
+    Route::get('/assignments/{assignment}/arrivals', [CollectController::class, 'arrivals'])->name('collect.arrivals');
     Route::get('/assignments/{assignment}/collect.csv', [CollectController::class, 'csv'])->name('collect.csv');
     Route::get('/assignments/{assignment}/scripts.zip', [CollectController::class, 'zip'])->name('collect.zip');
     Route::get('/assignments/{assignment}/write', [MessageController::class, 'create'])->name('messages.create');

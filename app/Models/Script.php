@@ -29,6 +29,8 @@ use YoungHarbor\Core\Standing;
  * @property string|null $group_name
  * @property int|null $lead_id
  * @property int|null $current_handin_id
+ * @property Carbon|null $received_at of the attempt that counts
+ * @property bool $late likewise
  * @property string|null $held_reason
  * @property Carbon|null $brief_opened_at
  * @property Carbon|null $template_taken_at
@@ -56,7 +58,7 @@ final class Script extends Model
 
     protected function casts(): array
     {
-        return ['brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'waived_at' => 'datetime'];
+        return ['brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime', 'due_at' => 'datetime', 'received_at' => 'datetime', 'late' => 'boolean', 'closes_at' => 'datetime', 'waived_at' => 'datetime'];
     }
 
     /**
@@ -171,6 +173,12 @@ final class Script extends Model
             $settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
             $this->lateness(), $in->words ?? 0,
         );
+    }
+
+    /** Lets an attempt count. */
+    public function letCount(Handin $handin): void
+    {
+        $this->update(['current_handin_id' => $handin->id, 'received_at' => $handin->received_at, 'late' => $handin->late]);
     }
 
     /** How late the attempt that counts came in. */

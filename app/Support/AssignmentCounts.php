@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Enums\HandInBy;
 use App\Models\Assignment;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Fairway\Counts;
@@ -25,14 +26,19 @@ final class AssignmentCounts
     public function ofMany(iterable $assignments): array
     {
         $assignments = collect($assignments)->keyBy('id');
+        // With one mark a group, the marks and the report of the group's script count for each member.
+        $led = $assignments->contains(fn (Assignment $assignment) => $assignment->handin_by === HandInBy::GroupOneMark);
+        $l = $led ? 'l' : 's';
+        // Nothing is marked, settled or out before scripts are with markers: then there is less to look up.
+        $shared = DB::table('marks')->whereIn('script_id', DB::table('scripts')->whereIn('assignment_id', $assignments->keys())->select('id'))->exists();
         $rows = DB::table('scripts as s')
-            // With one mark a group, the marks and the report of the group's script count for each member.
-            ->leftJoin('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)'))
-            ->leftJoin('overlap_reports as o', 'o.handin_id', '=', 'l.current_handin_id')
-            ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', 'l.id')->where('f.part', 'first'))
-            ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', 'l.id')->where('m.part', 'second'))
-            ->leftJoin('settlements as t', 't.script_id', '=', 'l.id')
-            ->leftJoin('results as r', 'r.script_id', '=', 's.id')
+            ->when($led, fn ($query) => $query->leftJoin('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)')))
+            ->leftJoin('overlap_reports as o', 'o.handin_id', '=', "{$l}.current_handin_id")
+            ->when($shared, fn ($query) => $query
+                ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', "{$l}.id")->where('f.part', 'first'))
+                ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', "{$l}.id")->where('m.part', 'second'))
+                ->leftJoin('settlements as t', 't.script_id', '=', "{$l}.id")
+                ->leftJoin('results as r', 'r.script_id', '=', 's.id'))
             ->whereIn('s.assignment_id', $assignments->keys())
             // Who has left without handing in is not waited for.
             ->where(fn ($query) => $query->whereNull('s.left_at')->orWhereNotNull('s.current_handin_id'))
@@ -40,7 +46,7 @@ final class AssignmentCounts
             ->selectRaw("s.assignment_id, COUNT(*) AS expected,
                 COALESCE(SUM(s.current_handin_id IS NOT NULL), 0) AS handed_in,
                 COALESCE(SUM(o.state = 'ready'), 0) AS screened,
-                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed,
+                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed".(! $shared ? ', COALESCE(SUM(s.held_reason IS NOT NULL), 0) AS held' : ',
                 COALESCE(SUM(f.id IS NOT NULL), 0) AS shared_out,
                 COUNT(DISTINCT f.marker_id) AS tutors,
                 COALESCE(SUM(f.done_at IS NOT NULL), 0) AS first_done,
@@ -48,7 +54,7 @@ final class AssignmentCounts
                 COALESCE(SUM(s.lead_id IS NULL AND f.done_at IS NOT NULL AND m.done_at IS NOT NULL AND t.id IS NULL), 0) AS to_settle,
                 COALESCE(SUM(t.id IS NOT NULL), 0) AS agreed,
                 COALESCE(SUM(s.held_reason IS NOT NULL AND r.id IS NULL), 0) AS held,
-                COALESCE(SUM(r.id IS NOT NULL), 0) AS released")
+                COALESCE(SUM(r.id IS NOT NULL), 0) AS released'))
             ->get()->keyBy('assignment_id');
 
         return $assignments->map(fn (Assignment $assignment) => $this->counts($assignment, $rows[$assignment->id] ?? null))->all();

@@ -9,6 +9,7 @@ use Illuminate\Contracts\Pagination\LengthAwarePaginator;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Pagination\LengthAwarePaginator as Pages;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Collect\Arrivals;
 
@@ -38,6 +39,13 @@ final readonly class Cohort
         'left' => ['Left', 'left_at IS NOT NULL'],
     ];
 
+    /** A person's columns: where each stands. */
+    private const COLUMNS = [
+        'script_id' => 's.id', 'name' => 'u.name', 'number' => 'u.number', 'email' => 'u.email', 'member' => 'm.public_id', 'section' => 'm.section', 'group_name' => 's.group_name',
+        'brief_opened_at' => 's.brief_opened_at', 'template_taken_at' => 's.template_taken_at', 'drafts' => '(SELECT COUNT(*) FROM draft_checks d WHERE d.script_id = s.id)', 'due_at' => 's.due_at', 'left_at' => 's.left_at',
+        'received_at' => 's.received_at', 'attempt' => '(SELECT h.attempt FROM handins h WHERE h.id = s.current_handin_id)', 'late' => 's.late', 'waived_at' => 's.waived_at', 'more_time' => '(s.due_at > :due)', 'result_id' => 'r.id', 'first_opened_at' => 'r.first_opened_at', 'seconds_open' => 'r.seconds_open',
+    ];
+
     private const SORTS = ['name' => 'name', 'section' => 'section', 'group' => 'group_name', 'due' => 'due_at', 'in' => 'received_at', 'brief' => 'brief_opened_at'];
 
     private function __construct(
@@ -47,6 +55,7 @@ final readonly class Cohort
         public string $sort,
         public bool $down,
         public bool $byGroup,
+        public bool $anyOut,
     ) {
     }
 
@@ -59,7 +68,7 @@ final readonly class Cohort
         $sort = ltrim($text('sort'), '-');
         $byGroup = $assignment->handin_by->isGroup() && $text('by') !== 'person';
 
-        return new self($assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100), isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'), $byGroup);
+        return new self($assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100), isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'), $byGroup, DB::table('results')->whereIn('script_id', DB::table('scripts')->where('assignment_id', $assignment->id)->select('id'))->exists());
     }
 
     /**
@@ -95,7 +104,7 @@ final readonly class Cohort
         foreach (array_keys(self::FILTERS) as $n => $key) {
             $sums[] = 'COALESCE(SUM('.$this->condition($key).'), 0) AS f'.$n;
         }
-        $row = (array) DB::query()->fromSub($this->rows(), 'row')->selectRaw(implode(', ', $sums))->first();
+        $row = (array) ($this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->work())->selectRaw(implode(', ', $sums))->first();
 
         return array_map(intval(...), array_combine(array_keys(self::FILTERS), array_values($row)));
     }
@@ -108,23 +117,33 @@ final readonly class Cohort
      */
     public function page(array $counts, int $page): LengthAwarePaginator
     {
-        $total = $this->search === '' ? $counts[$this->filter] : $this->shown()->count();
+        $total = $this->search === '' ? $counts[$this->filter] : $this->found()->count();
         $last = max(1, (int) ceil($total / self::PAGE));
         $page = max(1, min($page, $last));
 
-        return new Pages($this->shown()->forPage($page, self::PAGE)->get(), $total, self::PAGE, $page, ['path' => route('collect.index', $this->assignment), 'query' => $this->asked()]);
+        return new Pages($this->rows($page), $total, self::PAGE, $page, ['path' => route('collect.index', $this->assignment), 'query' => $this->asked()]);
     }
 
-    /** The rows shown, in their order. */
-    public function shown(): Builder
+    /**
+     * The rows shown, in their order.
+     *
+     * @param  int|null  $page  from 1; null for all of them
+     * @return Collection<int, \stdClass>
+     */
+    public function rows(?int $page = null): Collection
     {
-        $query = DB::query()->fromSub($this->rows(), 'row')->whereRaw('('.$this->condition($this->filter).')');
-        if ($this->search !== '') {
-            $like = '%'.addcslashes($this->search, '%_\\').'%';
-            $query->where(fn (Builder $either) => $either->where('name', 'like', $like)->orWhere('number', 'like', $like)->orWhere('email', 'like', $like)->orWhere('section', 'like', $like)->orWhere('group_name', 'like', $like));
+        $found = $this->found();
+        if ($page === null) {
+            return $found->when(! $this->byGroup, fn (Builder $query) => $query->selectRaw($this->columns()))->get();
         }
+        if ($this->byGroup) {
+            return $found->forPage($page, self::PAGE)->get();
+        }
+        // Found by their ids first, so that only the rows of a page are read whole.
+        $ids = $found->forPage($page, self::PAGE)->pluck('s.id')->all();
+        $rows = $this->people()->whereIn('s.id', $ids)->selectRaw($this->columns())->get()->keyBy('script_id');
 
-        return $query->orderByRaw(self::SORTS[$this->sort].' IS NULL')->orderBy(self::SORTS[$this->sort], $this->down ? 'desc' : 'asc')->orderBy('name')->orderBy('script_id');
+        return collect($ids)->map(fn (mixed $id) => $rows[$id]);
     }
 
     /**
@@ -134,7 +153,7 @@ final readonly class Cohort
      */
     public function students(): array
     {
-        return array_values($this->shown()->pluck('student_ids')->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(fn (string $id) => (int) $id)->unique()->all());
+        return array_values($this->found()->pluck($this->byGroup ? 'student_ids' : 's.student_id')->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(fn (string $id) => (int) $id)->unique()->all());
     }
 
     /** When the attempts that count came in. */
@@ -145,8 +164,8 @@ final readonly class Cohort
             return null;
         }
         // Counted in fives of minutes before and after the due time; the middle of each stands for it.
-        $counts = DB::table('scripts')->join('handins', 'handins.id', '=', 'scripts.current_handin_id')->where('scripts.assignment_id', $this->assignment->id)
-            ->selectRaw('CEIL(TIMESTAMPDIFF(SECOND, ?, handins.received_at) / 300) AS five, COUNT(*) AS came', [$due->copy()->utc()->format('Y-m-d H:i:s')])->groupBy('five')->pluck('came', 'five');
+        $counts = DB::table('scripts')->where('assignment_id', $this->assignment->id)->whereNotNull('received_at')
+            ->selectRaw('CEIL(TIMESTAMPDIFF(SECOND, ?, received_at) / 300) AS five, COUNT(*) AS came', [$due->copy()->utc()->format('Y-m-d H:i:s')])->groupBy('five')->pluck('came', 'five');
         $byTime = [];
         foreach ($counts as $five => $came) {
             $byTime[$due->getTimestamp() + 300 * (int) $five - 150] = (int) $came;
@@ -155,33 +174,79 @@ final readonly class Cohort
         return $byTime === [] ? null : Arrivals::of($byTime, $due->getTimestamp());
     }
 
-    private function condition(string $filter): string
+    /** The rows shown, in their order, with nothing selected. */
+    private function found(): Builder
     {
-        return '('.str_replace(':now', "'".Carbon::now()->utc()->format('Y-m-d H:i:s')."'", self::FILTERS[$filter][1]).')';
+        $query = ($this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->people())->whereRaw($this->condition($this->filter));
+        if ($this->search !== '') {
+            $like = '%'.addcslashes($this->search, '%_\\').'%';
+            $query->where(function (Builder $either) use ($like): void {
+                foreach (['name', 'number', 'email', 'section', 'group_name'] as $name) {
+                    $either->orWhere(DB::raw($this->column($name)), 'like', $like);
+                }
+            });
+        }
+        $by = $this->column(self::SORTS[$this->sort]);
+
+        return $query->orderByRaw("{$by} IS NULL")->orderByRaw($by.($this->down ? ' DESC' : ''))->orderByRaw($this->column('name'))->orderByRaw($this->column('script_id'));
     }
 
-    /** A row a person, or a row a group with what its members did together. */
-    private function rows(): Builder
+    /** The condition of a filter, on a group's columns by name or on a person's where they stand. */
+    private function condition(string $filter): string
     {
-        $id = $this->assignment->id;
-        $rows = DB::table('scripts as s')
-            ->join('users as u', 'u.id', '=', 's.student_id')
-            ->leftJoin('memberships as m', fn ($join) => $join->on('m.user_id', '=', 's.student_id')->where('m.module_id', $this->assignment->module_id))
-            ->leftJoin('handins as h', 'h.id', '=', 's.current_handin_id')
-            ->leftJoin('results as r', 'r.script_id', '=', 's.id')
-            ->leftJoinSub(DB::table('draft_checks')->whereIn('script_id', fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $id))->groupBy('script_id')->selectRaw('script_id, COUNT(*) AS drafts'), 'd', 'd.script_id', '=', 's.id')
-            ->where('s.assignment_id', $id);
-        $more = 'CASE WHEN s.due_at > ? THEN 1 ELSE 0 END';
-        $due = $this->assignment->due_at?->copy()->utc()->format('Y-m-d H:i:s') ?? '9999-12-31';
+        $condition = '('.self::FILTERS[$filter][1].')';
         if (! $this->byGroup) {
-            return $rows->selectRaw("s.id AS script_id, u.name, u.number, u.email, m.public_id AS member, m.section, s.group_name, 1 AS members, CAST(s.student_id AS CHAR) AS student_ids,
-                s.brief_opened_at, s.template_taken_at, COALESCE(d.drafts, 0) AS drafts, s.due_at, s.left_at, h.received_at, h.attempt, COALESCE(h.late, 0) AS late, s.waived_at, {$more} AS more_time,
-                r.id AS result_id, r.first_opened_at, r.seconds_open", [$due]);
+            $condition = preg_replace_callback('/\b[a-z]+_?[a-z]*(?:_[a-z]+)?\b/', fn (array $word) => isset(self::COLUMNS[$word[0]]) ? $this->column($word[0]) : $word[0], $condition) ?? $condition;
         }
 
-        return $rows->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name, GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
-            NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section, MAX(s.group_name) AS group_name, COUNT(*) AS members, GROUP_CONCAT(s.student_id) AS student_ids,
-            MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at, COALESCE(SUM(d.drafts), 0) AS drafts, MAX(s.due_at) AS due_at, CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at, MAX(h.received_at) AS received_at, MAX(h.attempt) AS attempt, COALESCE(MAX(h.late), 0) AS late, MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time,
-            MAX(r.id) AS result_id, CASE WHEN COUNT(r.first_opened_at) = COUNT(*) THEN MAX(r.first_opened_at) END AS first_opened_at, SUM(r.seconds_open) AS seconds_open", [$due]);
+        return strtr($condition, [':now' => "'".Carbon::now()->utc()->format('Y-m-d H:i:s')."'", ':due' => "'".$this->due()."'"]);
+    }
+
+    /** Where a column stands; before any result is out there is none to look up. */
+    private function column(string $name): string
+    {
+        return match (true) {
+            $this->byGroup => $name,
+            ! $this->anyOut && str_starts_with(self::COLUMNS[$name], 'r.') => 'NULL',
+            default => self::COLUMNS[$name],
+        };
+    }
+
+    private function due(): string
+    {
+        return $this->assignment->due_at?->copy()->utc()->format('Y-m-d H:i:s') ?? '9999-12-31 00:00:00';
+    }
+
+    private function columns(): string
+    {
+        $columns = [];
+        foreach (array_keys(self::COLUMNS) as $name) {
+            $columns[] = "{$this->column($name)} AS {$name}";
+        }
+
+        return strtr(implode(', ', $columns), [':due' => "'".$this->due()."'"]);
+    }
+
+    /** What is needed to count: a script, what came in, what went out. */
+    private function work(): Builder
+    {
+        return DB::table('scripts as s')->when($this->anyOut, fn (Builder $query) => $query->leftJoin('results as r', 'r.script_id', '=', 's.id'))->where('s.assignment_id', $this->assignment->id);
+    }
+
+    private function people(): Builder
+    {
+        return $this->work()->join('users as u', 'u.id', '=', 's.student_id')
+            ->leftJoin('memberships as m', fn ($join) => $join->on('m.user_id', '=', 's.student_id')->where('m.module_id', $this->assignment->module_id));
+    }
+
+    /** A row a group, with what its members did together; who is in none is a row alone. */
+    private function groups(): Builder
+    {
+        $more = 'CASE WHEN s.due_at > ? THEN 1 ELSE 0 END';
+
+        return $this->people()->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name, GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
+            NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section, MAX(s.group_name) AS group_name, GROUP_CONCAT(s.student_id) AS student_ids,
+            MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at, COALESCE(SUM((SELECT COUNT(*) FROM draft_checks d WHERE d.script_id = s.id)), 0) AS drafts, MAX(s.due_at) AS due_at, CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at, MAX(s.received_at) AS received_at, MAX((SELECT h.attempt FROM handins h WHERE h.id = s.current_handin_id)) AS attempt, MAX(s.late) AS late, MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time,
+            ".($this->anyOut ? 'MAX(r.id) AS result_id, CASE WHEN COUNT(r.first_opened_at) = COUNT(*) THEN MAX(r.first_opened_at) END AS first_opened_at, SUM(r.seconds_open) AS seconds_open' : 'NULL AS result_id, NULL AS first_opened_at, NULL AS seconds_open'), [$this->due()]);
     }
 }

@@ -19,6 +19,8 @@ return new class extends Migration
             $table->string('group_name', 60)->nullable();
             $table->foreignId('lead_id')->nullable()->constrained('scripts')->restrictOnDelete()->comment('the script of the group that is marked, when it has one mark');
             $table->foreignId('current_handin_id')->nullable();
+            $table->dateTime('received_at')->nullable()->comment('of the attempt that counts, for counting a cohort without reading its work');
+            $table->boolean('late')->default(false)->comment('likewise');
             $table->text('held_reason')->nullable();
             $table->dateTime('brief_opened_at')->nullable();
             $table->dateTime('template_taken_at')->nullable();
@@ -33,6 +35,7 @@ return new class extends Migration
             $table->unique(['assignment_id', 'code']);
             $table->index(['assignment_id', 'group_name']);
             $table->index(['student_id', 'due_at']);
+            $table->index(['assignment_id', 'received_at', 'left_at', 'late', 'due_at', 'brief_opened_at', 'student_id'], 'scripts_cohort_index');
         });
         Schema::create('handins', function (Blueprint $table): void {
             $table->id();

@@ -38,7 +38,7 @@ final class ChooseAttempt
                 if ($same === null || $same->id === $each->current_handin_id) {
                     continue;
                 }
-                $each->update(['current_handin_id' => $same->id]);
+                $each->letCount($same);
                 if ($each->lead_id === null) {
                     OverlapReport::query()->firstOrCreate(['handin_id' => $same->id]);
                     CompareHandin::dispatch($same->id)->afterCommit();

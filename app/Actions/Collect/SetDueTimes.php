@@ -41,6 +41,7 @@ final class SetDueTimes
         $late = fn (): int => DB::table('handins')->join('scripts', 'scripts.id', '=', 'handins.script_id')->where('scripts.assignment_id', $assignment->id)->where('handins.late', true)->count();
         $before = $late();
         DB::update('UPDATE handins h JOIN scripts s ON s.id = h.script_id SET h.due_at = s.due_at, h.late = h.received_at > s.due_at WHERE s.assignment_id = ? AND h.due_at < s.due_at', [$assignment->id]);
+        DB::update('UPDATE scripts s JOIN handins h ON h.id = s.current_handin_id SET s.late = h.late WHERE s.assignment_id = ? AND s.late <> h.late', [$assignment->id]);
 
         return $before - $late();
     }

@@ -146,7 +146,7 @@ final class TakeHandIn
                 continue;
             }
             $handin = $script->handins()->orderByDesc('attempt')->firstOrFail();
-            $script->update(['current_handin_id' => $handin->id]);
+            $script->letCount($handin);
             // With one mark a group, one of its scripts is compared for all.
             if ($script->lead_id === null) {
                 OverlapReport::query()->create(['handin_id' => $handin->id]);

@@ -3,7 +3,7 @@
     use App\Support\Cohort;
     $time = fn (?string $at) => $at === null ? null : Illuminate\Support\Carbon::parse($at, 'UTC');
     $past = $assignment->isPastDue();
-    $out = $counts['unread'] > 0 || $rows->contains(fn ($row) => $row->result_id !== null);
+    $out = $cohort->anyOut;
     $hidden = array_filter(['unread' => ! $out, 'left' => $counts['left'] === 0, 'late' => ! $past && $counts['late'] === 0, 'late-own' => $counts['late'] === 0, 'missing' => $counts['missing'] === 0, 'time' => $counts['time'] === 0, 'draft' => $counts['draft'] === 0]);
     $filters = array_filter(Cohort::FILTERS, fn ($key) => ! isset($hidden[$key]) || $cohort->filter === $key, ARRAY_FILTER_USE_KEY);
     $sorts = fn (string $key) => route('collect.index', [$assignment, ...$cohort->asked(['sort' => $cohort->sort === $key && ! $cohort->down ? "-{$key}" : $key])]);
@@ -14,10 +14,7 @@
     @if ($counts[''] + $counts['left'] === 0)
         <x-empty title="Nobody to collect from">@if ($assignment->isPublished()) There is no student in this module yet. <a href="{{ route('people.index', $assignment->module) }}">Add them under People</a> @else Students are listed here once the assignment is open to them. @endif</x-empty>
     @else
-        @if ($arrivals)
-            <div class="flex flex-wrap items-end gap-x-8 gap-y-2 mb-4"><x-arrivals :arrivals="$arrivals" />
-                <p class="quiet max-w-xs">{{ array_sum($arrivals->bars) === 1 ? 'One hand-in counts' : array_sum($arrivals->bars).' hand-ins count' }}{{ $arrivals->lastHour > 0 ? ", {$arrivals->lastHour} of them from the last hour before the due time" : '' }}. A bar is {{ in_array($arrivals->spanInWords(), ['hour', 'day'], true) ? ($arrivals->spanInWords() === 'hour' ? 'an hour' : 'a day') : $arrivals->spanInWords() }}.</p></div>
-        @endif
+        @if ($counts['in'] > 0)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}" hx-trigger="load"></div>@endif
         <nav class="chips mb-3" aria-label="Who is shown">
             @foreach ($filters as $key => [$name])
                 <a href="{{ route('collect.index', [$assignment, ...$cohort->asked(['show' => $key])]) }}" aria-current="{{ $cohort->filter === (string) $key ? 'true' : 'false' }}">{{ $name }} {{ number_format($counts[$key]) }}</a>

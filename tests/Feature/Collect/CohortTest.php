@@ -65,7 +65,7 @@ final class CohortTest extends TestCase
         ];
         self::assertSame(array_map(count(...), $expected), Cohort::of($assignment, [])->counts());
         foreach ($expected as $key => $names) {
-            self::assertSame($names, Cohort::of($assignment, ['show' => $key])->shown()->pluck('name')->all(), (string) $key);
+            self::assertSame($names, Cohort::of($assignment, ['show' => $key])->rows()->pluck('name')->all(), (string) $key);
         }
         $page = $this->actingAs($this->coordinator)->get(route('collect.index', [$assignment, 'show' => 'late-own']))->assertOk()->assertSee('Late without more time 1')->assertSee('Write to this one');
         self::assertMatchesRegularExpression('~<b[^>]*>.*Late Alone|Late Alone</a>~', (string) $page->getContent());
@@ -73,7 +73,7 @@ final class CohortTest extends TestCase
         $this->get(route('collect.index', [$assignment, 'q' => 'N103']))->assertSee('In Time')->assertDontSee('Not Opened</a>', false);
         $this->get(route('collect.index', [$assignment, 'q' => '%']))->assertSee('Nobody in this list');
         $this->get(route('collect.index', [$assignment, 'show' => "x' OR 1=1", 'sort' => 'password', 'page' => '-3']))->assertOk();
-        self::assertSame('Time Left', Cohort::of($assignment, ['sort' => '-name'])->shown()->value('name'));
+        self::assertSame('Time Left', Cohort::of($assignment, ['sort' => '-name'])->rows()->value('name'));
     }
 
     public function test_a_group_is_a_row_and_writing_to_it_reaches_its_members(): void

@@ -31,8 +31,15 @@ final class CollectController extends Controller
         return view('collect.index', [
             'assignment' => $assignment, 'cohort' => $cohort, 'counts' => $counts,
             'rows' => $cohort->page($counts, $request->integer('page', 1)),
-            'arrivals' => $cohort->arrivals(),
         ]);
+    }
+
+    /** When work came in, as a picture of its own that the page fetches. */
+    public function arrivals(Request $request, Assignment $assignment): View
+    {
+        $this->authorize('coordinate', $assignment);
+
+        return view('collect.arrivals', ['arrivals' => Cohort::of($assignment, $request->query())->arrivals()]);
     }
 
     /** The rows shown, all of them. */
@@ -44,7 +51,7 @@ final class CollectController extends Controller
 
         return response()->streamDownload(function () use ($cohort, $time): void {
             echo "\u{FEFF}".Csv::line(['Name', 'Number', 'Mail', 'Section', 'Group', 'Brief opened', 'Template taken', 'Drafts checked', 'Due', 'More time', 'Handed in', 'Attempt', 'Late', 'Waived', 'Result', 'Result first opened', 'Seconds read', 'Left']);
-            foreach ($cohort->shown()->cursor() as $row) {
+            foreach ($cohort->rows() as $row) {
                 echo Csv::line([
                     $row->name, $row->number, $row->email, $row->section, $row->group_name, $time($row->brief_opened_at), $time($row->template_taken_at), (int) $row->drafts, $time($row->due_at), $row->more_time ? 'yes' : 'no',
                     $time($row->received_at), $row->attempt === null ? null : (int) $row->attempt, $row->late ? 'yes' : 'no', $row->waived_at === null ? 'no' : 'yes',
