@@ -267,7 +267,7 @@ final class DatabaseSeeder extends Seeder
         app(ChangeAllowance::class)($member('yusuf.alkhatib'), 3, 25, 'Learning support plan of September.', $this->coordinator);
         app(ChangeAllowance::class)($member('zoe.ng'), 2, 0, 'Learning support plan of September.', $this->coordinator);
         app(ChangeExtension::class)($script('priya.raghunathan'), $this->day(19, 12), 'A week at home after a death in the family.', $this->coordinator);
-        foreach (['niamh.odonnell' => 'light-dues', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
+        foreach (['dafydd.aprhys' => 'light-dues', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
             $this->at(-1, 11, $this->students[$who]);
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
             app(CompareDraft::class)($draft);
@@ -284,7 +284,7 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: After the water', 'rubric_version_id' => $rubric->id,
             'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
-            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED, 'max_files' => 2,
+            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
         ], -3);
         $this->template($assignment, 'source sheet.txt', "The source, and where it is:\nWho made it, when, for whom:\nWhat it counts or draws:\nWhat it leaves out:\n");

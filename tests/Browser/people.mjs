@@ -56,3 +56,10 @@ export async function joined(browser, name, module) {
     await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
     return page;
 }
+
+/** Says what the demo's assignments ask of students when they hand in. */
+export async function declare(page) {
+    await page.getByLabel('This is my own work.').check();
+    await page.getByLabel('Tools I used').fill('None.');
+    await page.getByLabel('People who helped me').fill('None.');
+}

@@ -5,7 +5,7 @@ import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { joined, linkInMail, signedIn, until } from './people.mjs';
+import { declare, joined, linkInMail, signedIn, until } from './people.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'walk-'));
 const shared = 'When the last bell had rung on the quay the women who mended the nets sat down along the wall and counted out the needles that each of them had lost in the week';
@@ -112,6 +112,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     const handIn = async (who, path) => {
         await students[who].goto(`${assignment}/hand-in`);
         await students[who].getByLabel('A file').setInputFiles(path);
+        await declare(students[who]);
         await students[who].getByRole('button', { name: 'Hand in' }).click();
     };
     const empty = join(folder, 'empty.docx');

@@ -21,10 +21,13 @@ final class ExpectScripts
     }
 
     /**
-     * @return int how many were added
+     * @return int how many were added; none once the assignment is closed
      */
     public function __invoke(Assignment $assignment): int
     {
+        if ($assignment->closes_at?->isPast()) {
+            return 0;
+        }
         $students = Membership::query()->where('module_id', $assignment->module_id)->where('role', Role::Student)->whereNull('left_at')
             ->whereNotIn('user_id', Script::query()->where('assignment_id', $assignment->id)->select('student_id'))->pluck('user_id')->shuffle();
         $taken = array_fill_keys(Script::query()->where('assignment_id', $assignment->id)->pluck('code')->all(), true);

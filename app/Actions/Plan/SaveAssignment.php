@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Collect\ExpectScripts;
 use App\Actions\Collect\SetDueTimes;
 use App\Actions\Collect\SetGroups;
 use App\Exceptions\Refused;
@@ -20,6 +21,7 @@ final class SaveAssignment
     public function __construct(
         private readonly Logbook $logbook,
         private readonly SetDueTimes $setDueTimes,
+        private readonly ExpectScripts $expectScripts,
     ) {
     }
 
@@ -53,6 +55,8 @@ final class SaveAssignment
                 }
                 $details = ['changed' => $changed];
                 if (array_intersect($changed, ['due_at', 'opens_at', 'closes_at', 'handin_by']) !== [] && $stored->isPublished()) {
+                    // Who joined after it had closed has a place when it opens once more.
+                    in_array('closes_at', $changed, true) && ($this->expectScripts)($stored);
                     $details['no longer late'] = ($this->setDueTimes)($stored);
                 }
                 $this->logbook->write('changed an assignment', $stored->title, $details, $module, $stored);

@@ -1,0 +1,45 @@
+// Three hundred students hand in at the due time, all at once, against the running application.
+import { test, expect } from '@playwright/test';
+import { createHash } from 'node:crypto';
+import { execFileSync } from 'node:child_process';
+
+const MANY = 300;
+const php = (...args) => JSON.parse(execFileSync('php', ['tests/Browser/crowd.php', ...args], { maxBuffer: 64 * 1024 * 1024 }).toString());
+
+test('three hundred hand in at the due time and nothing is lost', async () => {
+    test.setTimeout(420_000);
+    const { assignment, due, sessions } = php('make', String(MANY), '25');
+    const words = (n) => `Hand-in ${n} of the wave.\n\n${Array.from({ length: 150 }, (_, k) => `word${(n * 7919 + k * 104_729) % 65_521}`).join(' ')}\n`;
+    const send = async (url, { cookie, token }, options) => {
+        for (;;) {
+            try {
+                return await fetch(`${process.env.APP_URL}${url}`, { ...options, headers: { Cookie: cookie, 'X-CSRF-TOKEN': token, Accept: 'application/json', ...options.headers } });
+            } catch {
+                await new Promise((done) => { setTimeout(done, 300); }); // as the page does when the connection is lost
+            }
+        }
+    };
+    const handIn = async (session, n) => {
+        const text = words(n);
+        if (n % 5 !== 0) { // as the form sends it without page scripts
+            const form = new FormData();
+            form.append('file', new Blob([text], { type: 'text/plain' }), `essay ${n}.txt`);
+            form.append('once', crypto.randomUUID());
+            return (await send(`/assignments/${assignment}/hand-in`, session, { method: 'POST', body: form })).status;
+        }
+        const begun = await send(`/assignments/${assignment}/uploads`, session, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ name: `essay ${n}.txt`, bytes: Buffer.byteLength(text), sha256: createHash('sha256').update(text).digest('hex') }) });
+        const { id, arrived } = await begun.json();
+        if (arrived === 0) {
+            await send(`/uploads/${id}?from=0`, session, { method: 'PUT', headers: { 'Content-Type': 'application/octet-stream' }, body: text });
+        }
+        const answer = await send(`/assignments/${assignment}/hand-in`, session, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ uploads: [id] }) });
+        return answer.status;
+    };
+    await new Promise((done) => { setTimeout(done, Math.max(0, due - Date.now() - 4000)); });
+    const statuses = await Promise.all(sessions.map(handIn));
+    expect(statuses.filter((status) => status !== 200)).toEqual([]);
+
+    const found = php('look', assignment);
+    expect(found).toMatchObject({ handins: MANY, counting: MANY, lateRight: MANY, receiptsHold: MANY, filesWhole: MANY, sums: MANY, lines: MANY, mails: MANY, left: 0 });
+    expect(found.counts).toMatchObject({ '': MANY, in: MANY, late: found.late, out: 0 });
+});
