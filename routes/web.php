@@ -49,6 +49,7 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/members/{member}', [MemberController::class, 'update'])->name('members.update');
     Route::post('/members/{member}/allowance', [MemberController::class, 'allowance'])->name('members.allowance');
     Route::post('/scripts/{script}/extension', [MemberController::class, 'extension'])->name('scripts.extension');
+    Route::post('/scripts/{script}/original', [MemberController::class, 'original'])->name('scripts.original');
     Route::post('/scripts/{script}/waiver', [MemberController::class, 'waiver'])->name('scripts.waiver');
     Route::get('/modules/{module}/closure-days', [ClosureDaysController::class, 'index'])->name('closure-days.index');
     Route::post('/modules/{module}/closure-days', [ClosureDaysController::class, 'store'])->name('closure-days.store');

@@ -24,6 +24,7 @@ use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Cookie\CookieValuePrefix;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use YoungHarbor\Core\Moderation\SettleRule;
@@ -38,8 +39,9 @@ if ($argv[1] === 'make') {
     $run = Str::lower(Str::random(5));
     $module = Module::query()->create(['code' => 'CR300', 'title' => 'A crowd at the quay']);
     $students = [];
+    $password = Hash::make(Str::random(20));
     foreach (range(1, $n) as $i) {
-        $students[] = $user = User::query()->forceCreate(['name' => "Student {$i}", 'email' => "{$run}-{$i}@merrow.example", 'number' => "{$run}{$i}", 'password' => 'x', 'joined_at' => now()]);
+        $students[] = $user = User::query()->forceCreate(['name' => "Student {$i}", 'email' => "{$run}-{$i}@merrow.example", 'number' => "{$run}{$i}", 'password' => $password, 'joined_at' => now()]);
         Membership::query()->create(['module_id' => $module->id, 'user_id' => $user->id, 'role' => Role::Student]);
     }
     $coordinator = User::query()->where('email', 'maren.oduya@merrow.example')->sole();

@@ -31,7 +31,7 @@ final class RoutesTest extends TestCase
         'today' => 'anyone', 'account' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
         'modules.index' => 'anyone', 'modules.store' => 'admin', 'modules.show' => 'coordinator tutor examiner student admin',
         'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin', 'rosters.store' => 'coordinator admin', 'rosters.export' => 'coordinator admin', 'rosters.show' => 'coordinator admin', 'rosters.update' => 'coordinator admin', 'rosters.apply' => 'coordinator admin',
-        'members.show' => 'coordinator', 'members.update' => 'coordinator', 'members.allowance' => 'coordinator', 'scripts.extension' => 'coordinator', 'scripts.waiver' => 'coordinator', 'closure-days.index' => 'coordinator', 'closure-days.store' => 'coordinator',
+        'members.show' => 'coordinator', 'members.update' => 'coordinator', 'members.allowance' => 'coordinator', 'scripts.extension' => 'coordinator', 'scripts.waiver' => 'coordinator', 'scripts.original' => 'coordinator', 'closure-days.index' => 'coordinator', 'closure-days.store' => 'coordinator',
         'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator outsider', 'rubrics.import' => 'coordinator outsider', 'rubrics.news' => 'coordinator', 'rubrics.paste' => 'coordinator', 'rubrics.paste.apply' => 'coordinator',
         'rubrics.try' => 'coordinator tutor examiner', 'rubrics.students' => 'coordinator tutor examiner', 'rubrics.versions' => 'coordinator tutor examiner', 'rubrics.files' => 'coordinator tutor examiner', 'rubrics.file' => 'coordinator tutor examiner',
         'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Collect\ChangeAllowance;
 use App\Actions\Collect\ChangeExtension;
 use App\Actions\Collect\ChangeMember;
+use App\Actions\Collect\OpenOriginal;
 use App\Actions\Collect\WaiveLateness;
 use App\Enums\Role;
 use App\Models\Allowance;
@@ -18,8 +19,10 @@ use App\Support\DueTimes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
  * One person of a module, for the coordinator: section, leaving, and for a student what is allowed and when each work
@@ -31,7 +34,7 @@ final class MemberController extends Controller
     {
         $this->authorize('coordinate', $member->module);
         $scripts = Script::query()->where('student_id', $member->user_id)->whereHas('assignment', fn ($query) => $query->where('module_id', $member->module_id))
-            ->with(['assignment.module.closureDays', 'currentHandin:id,script_id,late,received_at,due_at', 'result:id,script_id'])->get()->sortByDesc('due_at');
+            ->with(['assignment.module.closureDays', 'currentHandin:id,script_id,late,received_at,due_at', 'currentHandin.files:id,handin_id,position', 'result:id,script_id'])->get()->sortByDesc('due_at');
 
         return view('modules.member', [
             'member' => $member, 'module' => $member->module, 'scripts' => $scripts,
@@ -98,6 +101,16 @@ final class MemberController extends Controller
         $waive($script, $back ? null : (string) $fields['waiver'], $this->person($request));
 
         return redirect()->route('members.show', $this->memberOf($script))->with('said', $back ? 'The lateness counts again.' : 'The lateness is waived.');
+    }
+
+    /** The original of the attempt that counts; markers and everyone else get the copy without names. */
+    public function original(Request $request, Script $script, OpenOriginal $open): StreamedResponse
+    {
+        $this->authorize('coordinate', $script);
+        $fields = $request->validate(['original_reason' => ['required', 'string', 'max:500'], 'number' => ['nullable', 'integer', 'between:1,50']], ['original_reason.required' => 'Say why you open the original: it is logged.']);
+        $file = $open($script, (int) ($fields['number'] ?? 1), $fields['original_reason'], $this->person($request));
+
+        return Storage::download($file->path, $file->link === null ? $file->original_name : 'link.txt', ['Content-Type' => 'application/octet-stream']);
     }
 
     private function memberOf(Script $script): Membership

@@ -9,6 +9,7 @@ use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Script;
 use App\Support\AssignmentCounts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -61,6 +62,8 @@ final class ModuleController extends Controller
         return view('modules.show', [
             'module' => $module,
             'assignments' => $assignments,
+            // To a student an assignment is due when their own work is.
+            'due' => ! $isStudent ? [] : Script::query()->where('student_id', $person->id)->whereIn('assignment_id', $assignments->pluck('id'))->pluck('due_at', 'assignment_id')->all(),
             'counts' => $isStudent ? [] : $counts->ofMany($assignments),
             'staff' => $staff,
             'students' => $module->members()->where('role', Role::Student)->count(),

@@ -26,10 +26,9 @@
                             <p class="small mt-2 {{ $extension->ended_at ? 'quiet' : '' }}">Extension to {{ Clock::shown($extension->due_at) }}: {{ $extension->reason }} <span class="quiet">({{ $extension->giver->name }}, {{ Clock::shown($extension->created_at) }}{{ $extension->ended_at ? '; taken back '.Clock::shown($extension->ended_at) : '' }})</span></p>
                         @endforeach
                         @if ($in?->late && $late)<p class="small mt-2">{{ $script->waived_at ? 'Lateness waived: '.$script->waived_reason : ($late->units($script->lateness()) > 0 ? $late->working($script->lateness()) : 'Late, and it costs nothing under the rule: '.$late->sentence()).'.' }}</p>@endif
-                        @if ($script->result)
-                            <p class="quiet small mt-2">The result is out, so nothing here can change.</p>
-                        @else
-                            <div class="flex flex-wrap gap-x-6 gap-y-2 mt-3">
+                        @if ($script->result)<p class="quiet small mt-2">The result is out, so no time here can change.</p>@endif
+                        <div class="flex flex-wrap items-start gap-x-6 gap-y-2 mt-3">
+                            @unless ($script->result)
                                 <details><summary>{{ $active ? 'Another extension' : 'Give an extension' }}</summary>
                                     <form class="mt-2 w-80 max-w-full" method="post" action="{{ route('scripts.extension', $script) }}">@csrf
                                         <label class="label" for="f-extension-{{ $loop->index }}">Due for this student</label>
@@ -51,8 +50,18 @@
                                             <div class="flex justify-end mt-2"><button class="button">Waive it</button></div>
                                         </form></details>
                                 @endif
-                            </div>
-                        @endif
+                            @endunless
+                            @if ($in)
+                                <details><summary>Open the original</summary>
+                                    <form class="mt-2 w-80 max-w-full" method="post" action="{{ route('scripts.original', $script) }}">@csrf
+                                        @if ($in->files->count() > 1)<label class="label" for="f-number-{{ $loop->index }}">File</label><select class="input mb-2" id="f-number-{{ $loop->index }}" name="number">@foreach ($in->files as $file)<option>{{ $file->position }}</option>@endforeach</select>@endif
+                                        <label class="label" for="f-original-{{ $loop->index }}">Why</label>
+                                        <input class="input" id="f-original-{{ $loop->index }}" name="original_reason" required maxlength="500">
+                                        <p class="hint">As it came in, with whatever names are in it; you may know its script again by it. This is logged with your reason.</p>
+                                        <div class="flex justify-end mt-2"><button class="button">Open it</button></div>
+                                    </form></details>
+                            @endif
+                        </div>
                     </section>
                 @empty
                     <x-empty title="No assignment yet">Each one that is open to students is listed here with this student’s due time.</x-empty>

@@ -23,7 +23,7 @@
                         @foreach ($assignments as $assignment)
                             <tr>
                                 <td><a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
-                                <td class="whitespace-nowrap">{{ App\Support\Clock::shown($assignment->due_at) }}</td>
+                                <td class="whitespace-nowrap">{{ App\Support\Clock::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
                                 @if ($counts !== [])
                                     @php($n = $counts[$assignment->id])
                                     <td>{{ $n->handedIn }} of {{ $n->expected }}</td><td>{{ $n->firstDone }} of {{ $n->handedIn }}</td><td>{{ $n->released }} of {{ $n->handedIn }}</td>

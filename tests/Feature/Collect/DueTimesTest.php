@@ -186,6 +186,18 @@ final class DueTimesTest extends TestCase
         self::assertGreaterThan(10, count($seen));
     }
 
+    public function test_the_original_opens_for_the_coordinator_with_a_reason_and_that_is_logged(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        app(TakeHandIn::class)($assignment, $this->students[0], 'By '.$this->students[0]->name.' herself.');
+        $script = $this->script($assignment);
+        $this->actingAs($this->coordinator)->post(route('scripts.original', $script), ['original_reason' => ''])->assertSessionHasErrors('original_reason');
+        $this->post(route('scripts.original', $this->script($assignment, 1)), ['original_reason' => 'x'])->assertSessionHasErrors('original_reason');
+        self::assertSame('By '.$this->students[0]->name.' herself.', $this->post(route('scripts.original', $script), ['original_reason' => 'A file that markers cannot read.'])->assertOk()->streamedContent());
+        self::assertSame('A file that markers cannot read.', LogbookLine::query()->where('action', 'opened an original')->sole()->details['reason']);
+    }
+
     /** Gives the first student an allowance through the page, as the coordinator. */
     private function allow(int $days, int $percent = 0): void
     {

@@ -156,6 +156,15 @@ final class IdentityTest extends TestCase
         $this->read(Files::upload((string) file_get_contents($path), 'bomb.docx'));
     }
 
+    public function test_scripts_in_pages_are_gone_and_drawings_with_scripts_are_no_documents(): void
+    {
+        $page = '<html><body onload="steal()"><p>Salt <script>steal()</script>and fire.</p><svg onload="steal()"><text>drawn</text></svg><iframe src="https://evil.example"></iframe><a href="javascript:steal()">on</a></body></html>';
+        $work = $this->read(Files::upload($page, 'essay.html'));
+        self::assertDoesNotMatchRegularExpression('/steal|svg|iframe|javascript|onload/i', $work->html.($work->pieces[0]->clean[0] ?? ''));
+        $this->expectExceptionMessage('This is not a document that can be read here (it holds image/svg+xml, though it is named .txt)');
+        $this->read(Files::upload('<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" onload="steal()"><text>Salt</text></svg>', 'essay.txt'));
+    }
+
     /**
      * @param  array<string, string>  $at
      */
