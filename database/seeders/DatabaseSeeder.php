@@ -188,7 +188,7 @@ final class DatabaseSeeder extends Seeder
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
             'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED,
-            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
+            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => true, 'closures' => false],
         ], -35);
         $handins = require database_path('demo/handins.php');
         foreach ($handins as $n => $in) {

@@ -20,6 +20,7 @@ const views = {
     rubric: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); await page.getByRole('link', { name: 'Group presentation' }).click(); await page.locator('summary').first().click(); }],
     plan: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Field record: the harbour walk' }).first().click(); }],
     collect: ['coordinator', stage('Collect')],
+    member: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Essay: After the water' }).first().click(); await page.getByRole('link', { name: 'Priya Raghunathan' }).click(); }],
     screen: ['coordinator', stage('Screen')],
     overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); }],
     'share-out': ['coordinator', stage('Share out')],

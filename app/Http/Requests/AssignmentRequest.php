@@ -136,7 +136,8 @@ final class AssignmentRequest extends FormRequest
     {
         $fields = [
             'title' => $this->string('title')->trim()->toString(),
-            'brief' => (string) $this->input('brief'),
+            // Forms send line breaks of their own kind.
+            'brief' => str_replace("\r\n", "\n", (string) $this->input('brief')),
             'opens_at' => Clock::parse($this->input('opens_at')),
             'due_at' => Clock::parse($this->input('due_at')),
             'closes_at' => Clock::parse($this->input('closes_at')),

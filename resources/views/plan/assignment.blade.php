@@ -84,7 +84,7 @@
                         <div class="grid grid-cols-[110px_1fr_96px] gap-x-2 mb-2 items-start">
                             <input type="hidden" name="declaration[{{ $n }}][id]" value="{{ $field['id'] ?? '' }}">
                             <select class="input" name="declaration[{{ $n }}][kind]" aria-label="Kind of field {{ $n + 1 }}"><option value="confirm" @selected(($field['kind'] ?? '') === 'confirm')>confirm</option><option value="words" @selected(($field['kind'] ?? 'words') === 'words')>answer</option></select>
-                            <textarea class="input" rows="{{ mb_strlen($field['label'] ?? '') > 46 ? 2 : 1 }}" name="declaration[{{ $n }}][label]" aria-label="Words of field {{ $n + 1 }}">{{ $field['label'] ?? '' }}</textarea>
+                            <textarea class="input min-h-9! field-sizing-content" rows="{{ mb_strlen($field['label'] ?? '') > 46 ? 2 : 1 }}" name="declaration[{{ $n }}][label]" aria-label="Words of field {{ $n + 1 }}">{{ $field['label'] ?? '' }}</textarea>
                             <select class="input" name="declaration[{{ $n }}][required]" aria-label="Field {{ $n + 1 }} is needed or not"><option value="1" @selected(! in_array($field['required'] ?? true, [false, '0'], true))>needed</option><option value="0" @selected(in_array($field['required'] ?? true, [false, '0'], true))>optional</option></select>
                         </div>
                         @error("declaration.{$n}.label")<p class="error">{{ $message }}</p>@enderror
