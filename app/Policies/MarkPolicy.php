@@ -13,6 +13,10 @@ final class MarkPolicy
     /** A mark on the desk is its marker's alone: nobody else opens it by its address. */
     public function open(User $user, Mark $mark): Response
     {
+        if ($user->roleIn($mark->script->assignment->module_id) === null) {
+            return Response::deny('You are no longer in this module. What you marked is kept.');
+        }
+
         return $mark->marker_id === $user->id
             ? Response::allow()
             : Response::deny('This script is with another marker. Your own scripts are listed under Mark.');

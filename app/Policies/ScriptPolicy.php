@@ -51,6 +51,7 @@ final class ScriptPolicy
 
     private function markOf(User $user, Script $script): ?Mark
     {
-        return $script->marks->first(fn (Mark $mark) => $mark->marker_id === $user->id);
+        // Who has left the module no longer sees what they marked.
+        return $user->roleIn($script->assignment->module_id) === null ? null : $script->marks->first(fn (Mark $mark) => $mark->marker_id === $user->id);
     }
 }

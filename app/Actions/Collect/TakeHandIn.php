@@ -53,7 +53,7 @@ final class TakeHandIn
     {
         $received = Carbon::instance($arrived ?? now())->startOfSecond();
         $script = $this->scriptOf($assignment, $student);
-        $before = $once === null ? null : $script->handins()->where('once', $once)->first();
+        $before = $this->twin(new Collection([$script]), $student, $once);
         if ($before !== null) {
             return $before;
         }
@@ -65,7 +65,12 @@ final class TakeHandIn
             return DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $paths, $declared, $once): Handin {
                 // One at a time for the whole group, in the same order whoever of them hands in.
                 $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->orderBy('id')->lockForUpdate()->get();
-                $own = null;
+                $own = $this->twin($scripts, $student, $once);
+                if ($own !== null) { // the same form came twice at once
+                    Storage::delete(array_merge(...$paths));
+
+                    return $own;
+                }
                 foreach ($scripts as $script) {
                     $this->refuseOutOfTime($script, $received);
                     $handin = $this->keep($script, $student, $work, $paths, $received, $declared, $once);
@@ -84,6 +89,16 @@ final class TakeHandIn
             Storage::delete(array_merge(...$paths));
             throw $e;
         }
+    }
+
+    /**
+     * What this very form has handed in already.
+     *
+     * @param  Collection<int, Script>  $scripts
+     */
+    private function twin(Collection $scripts, User $student, ?string $once): ?Handin
+    {
+        return $once === null ? null : Handin::query()->where('script_id', $scripts->firstWhere('student_id', $student->id)?->id)->where('once', $once)->first();
     }
 
     /**

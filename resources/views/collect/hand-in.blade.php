@@ -19,7 +19,7 @@
             @if ($script && $script->takesHandIns())<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
             <p class="mb-1">Due <b>{{ Clock::shown($due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ Clock::shown($closes) }} and marked as late</span>@endif</p>
             @if ($own)
-                <details class="mb-4"><summary>Why then: this is your own due time</summary><div class="sheet mt-2 px-4 py-1 max-w-2xl scroll"><x-working :lines="$dueTime->working->toArray()" /></div><p class="quiet small mt-1">Markers do not see this, nor when you hand in.</p></details>
+                <details class="mb-4"><summary>Why then: this is your own due time</summary><div class="sheet mt-2 px-4 py-1 max-w-2xl scroll"><x-working :lines="$dueTime->working->toArray()" /></div><p class="quiet small mt-1">{{ implode(' ', $granted) }} Markers do not see this, nor when you hand in.</p></details>
             @else<div class="mb-4"></div>@endif
             @if ($assignment->formative)<p class="mb-4">You will get feedback on this, and no mark.</p>@endif
             @if ($rules->late || $rules->length || $rules->cap)

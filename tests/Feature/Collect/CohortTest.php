@@ -9,6 +9,7 @@ use App\Actions\Collect\ChangeMember;
 use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\HandInBy;
+use App\Enums\Part;
 use App\Enums\Role;
 use App\Mail\ToStudent;
 use App\Models\Assignment;
@@ -136,6 +137,17 @@ final class CohortTest extends TestCase
             return count(DB::getQueryLog());
         };
         self::assertSame($count(3), $count(60));
+    }
+
+    public function test_a_tutor_who_left_no_longer_opens_the_scripts_they_had(): void
+    {
+        $this->module(2, 3);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk();
+        app(ChangeMember::class)(Membership::query()->where('user_id', $mark->marker_id)->sole(), null, true, $this->coordinator);
+        foreach ([route('mark.desk', $mark), route('mark.file', $mark), route('screen.show', $mark->script), route('moderate.show', $mark->script), route('mark.index', $mark->script->assignment)] as $address) {
+            $this->actingAs($mark->marker->fresh() ?? $mark->marker)->get($address)->assertForbidden();
+        }
     }
 
     public function test_a_leaver_is_not_waited_for_keeps_what_is_theirs_and_can_come_back(): void

@@ -49,7 +49,7 @@ final class DueTimesTest extends TestCase
         $later = $this->assignment(['title' => 'Later', 'due_at' => now()->addDays(8)->setTime(12, 0), 'closes_at' => null]);
         self::assertSame('2027-01-22 12:00', $this->script($later)->due_at?->format('Y-m-d H:i'), 'and the next one by itself');
 
-        $this->actingAs($this->students[0])->get(route('hand-in.show', $open))->assertSee('Mon 18 Jan 2027 12:00')->assertSee('this is your own due time')->assertSee('to the next day that is no weekend or closure day')->assertDontSee('Plan of September');
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $open))->assertSee('Mon 18 Jan 2027 12:00')->assertSee('this is your own due time')->assertSee('to the next day that is no weekend or closure day')->assertSee("was set by {$this->coordinator->name}")->assertDontSee('Plan of September');
         $this->actingAs($this->students[1])->get(route('hand-in.show', $open))->assertDontSee('your own due time');
         $this->actingAs($this->coordinator)->get(route('members.show', $this->member0()))->assertSee('3 extra days; 25 % extra time in timed assignments')->assertSee('Plan of September')->assertSee($this->coordinator->name);
         $line = LogbookLine::query()->where('action', 'gave a standing allowance')->sole();

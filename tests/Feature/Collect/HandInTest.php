@@ -80,6 +80,7 @@ final class HandInTest extends TestCase
 
     public function test_one_second_after_the_due_time_is_late_and_the_due_time_itself_is_not(): void
     {
+        Carbon::setTestNow(Carbon::parse('2026-10-20 09:00:00', 'UTC'));
         $this->module();
         $assignment = $this->assignment(['due_at' => Carbon::parse('2026-10-25 01:30:00', 'UTC'), 'closes_at' => Carbon::parse('2026-10-28 12:00:00', 'UTC')]);
         Carbon::setTestNow(Carbon::parse('2026-10-25 01:30:00', 'UTC'));

@@ -10,12 +10,15 @@ use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\HandInRequest;
+use App\Models\Allowance;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
+use App\Models\Extension;
 use App\Models\Handin;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\Upload;
+use App\Support\Clock;
 use App\Support\DueTimes;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -45,6 +48,7 @@ final class HandInController extends Controller
             'drafts' => $script === null ? collect() : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->latest('id')->get(['id', 'public_id', 'script_id', 'state', 'share', 'created_at']),
             'script' => $script?->load(['handins' => fn ($query) => $query->with('files', 'by:id,name')->orderByDesc('attempt'), 'result']),
             'dueTime' => $script === null ? null : $times->of($assignment, collect([$script]))[$script->id] ?? null,
+            'granted' => $script === null ? [] : $this->granted($assignment, $script),
             'typed' => $script === null ? null : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->first(),
             'withMarkers' => $script !== null && $script->current_handin_id !== null && TakeHandIn::isWithMarkers($script),
         ]);
@@ -53,7 +57,8 @@ final class HandInController extends Controller
     public function store(HandInRequest $request, Assignment $assignment, TakeHandIn $handIn): RedirectResponse|JsonResponse
     {
         $once = $request->filled('once') ? $request->string('once')->lower()->toString() : null;
-        $handin = $this->alreadyIn($request, $assignment, $once);
+        // The answer to this very form was lost on its way: it is given again, though its files are put away by now.
+        $handin = $once === null ? null : Handin::query()->where('once', $once)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id)->where('student_id', $this->person($request)->id))->first();
         try {
             if ($handin === null) {
                 $declared = $request->declared();
@@ -74,9 +79,19 @@ final class HandInController extends Controller
         return $request->expectsJson() ? response()->json(['to' => route('receipts.show', $handin)]) : redirect()->route('receipts.show', $handin);
     }
 
-    /** The answer to this very form was lost on its way: it is given again. */
-    private function alreadyIn(Request $request, Assignment $assignment, ?string $once): ?Handin
+    /**
+     * Who gave this student more time, and when. Why stands on the coordinator's page only.
+     *
+     * @return list<string>
+     */
+    private function granted(Assignment $assignment, Script $script): array
     {
-        return $once === null ? null : Handin::query()->where('once', $once)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id)->where('student_id', $this->person($request)->id))->first();
+        $extension = Extension::query()->where('assignment_id', $assignment->id)->where('student_id', $script->student_id)->whereNull('ended_at')->with('giver:id,name')->latest('id')->first();
+        $allowance = Allowance::query()->where('module_id', $assignment->module_id)->where('student_id', $script->student_id)->whereNull('ended_at')->with('giver:id,name')->latest('id')->first();
+
+        return [
+            ...($allowance === null ? [] : ["What you are always allowed ({$allowance->inWords()}) was set by {$allowance->giver->name}, ".Clock::day($allowance->created_at).'.']),
+            ...($extension === null ? [] : ["The extension was given by {$extension->giver->name}, ".Clock::day($extension->created_at).'.']),
+        ];
     }
 }
