@@ -156,7 +156,7 @@ final readonly class Cohort
         return array_values($this->found()->pluck($this->byGroup ? 'student_ids' : 's.student_id')->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(fn (string $id) => (int) $id)->unique()->all());
     }
 
-    /** When the attempts that count came in. */
+    /** When the attempts that count came in; of a group it is one. */
     public function arrivals(): ?Arrivals
     {
         $due = $this->assignment->due_at;
@@ -165,7 +165,7 @@ final readonly class Cohort
         }
         // Counted in fives of minutes before and after the due time; the middle of each stands for it.
         $counts = DB::table('scripts')->where('assignment_id', $this->assignment->id)->whereNotNull('received_at')
-            ->selectRaw('CEIL(TIMESTAMPDIFF(SECOND, ?, received_at) / 300) AS five, COUNT(*) AS came', [$due->copy()->utc()->format('Y-m-d H:i:s')])->groupBy('five')->pluck('came', 'five');
+            ->selectRaw('CEIL(TIMESTAMPDIFF(SECOND, ?, received_at) / 300) AS five, '.($this->byGroup ? "COUNT(DISTINCT COALESCE(group_name, CONCAT('\\0', id)))" : 'COUNT(*)').' AS came', [$due->copy()->utc()->format('Y-m-d H:i:s')])->groupBy('five')->pluck('came', 'five');
         $byTime = [];
         foreach ($counts as $five => $came) {
             $byTime[$due->getTimestamp() + 300 * (int) $five - 150] = (int) $came;

@@ -35,7 +35,7 @@
                 <a href="{{ route('collect.csv', [$assignment, ...$cohort->asked()]) }}">These as CSV</a>
                 @if ($counts['in'] > 0)<a href="{{ route('collect.zip', $assignment) }}">All work as a ZIP, by script code</a>@endif
             </span>
-            @if ($rows->total() > 0)<a class="button primary" href="{{ route('messages.create', [$assignment, ...$cohort->asked()]) }}">Write to {{ $rows->total() === 1 ? 'this one' : 'these '.number_format($rows->total()) }}</a>@endif
+            @if ($rows->total() > 0)<a class="button primary" href="{{ route('messages.create', [$assignment, ...$cohort->asked()]) }}">Write to {{ $rows->total() === 1 ? ($cohort->byGroup ? 'this group' : 'this one') : 'these '.number_format($rows->total()).($cohort->byGroup ? ' groups' : '') }}</a>@endif
         </div>
         <div class="sheet scroll"><table class="table stacked">
             <thead><tr>
@@ -49,13 +49,13 @@
                 @forelse ($rows as $row)
                     <tr>
                         <td>@if ($row->member)<a class="font-bold" href="{{ route('members.show', $row->member) }}">{{ $row->name }}</a>@else{{ $row->name }}@endif @if (! $cohort->byGroup && $row->number)<span class="quiet small whitespace-nowrap">{{ $row->number }}</span>@endif</td>
-                        <td>{{ $cohort->byGroup ? $row->group_name ?? 'in no group' : $row->section }}@if (! $cohort->byGroup && $row->group_name) <span class="quiet small">{{ $row->group_name }}</span>@endif</td>
-                        <td>@if ($row->brief_opened_at){{ Clock::shown($time($row->brief_opened_at)) }}@elseif (! $row->received_at)<span class="quiet">not yet</span>@else–@endif</td>
-                        <td>{{ (int) $row->drafts > 0 ? ((int) $row->drafts === 1 ? 'checked' : "{$row->drafts} checked") : '' }}@if ($row->template_taken_at) <span class="quiet small">template taken</span>@endif</td>
-                        <td>@if ($row->more_time)<b>{{ Clock::shown($time($row->due_at)) }}</b> <span class="quiet small">more time</span>@else<span class="quiet">{{ $row->due_at ? Clock::shown($time($row->due_at)) : '' }}</span>@endif</td>
-                        <td>@if ($row->received_at){{ Clock::shown($time($row->received_at)) }}@if ((int) $row->attempt > 1) <span class="quiet small">attempt {{ $row->attempt }}</span>@endif @else<span class="quiet">not yet</span>@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="{{ $cohort->byGroup ? 'Group' : 'Section' }}">{{ $cohort->byGroup ? $row->group_name ?? 'in no group' : $row->section }}@if (! $cohort->byGroup && $row->group_name) <span class="quiet small">{{ $row->group_name }}</span>@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="Brief opened">@if ($row->brief_opened_at){{ Clock::shown($time($row->brief_opened_at)) }}@elseif (! $row->received_at)<span class="quiet">not yet</span>@else–@endif</td>
+                        <td data-label="Draft">{{ (int) $row->drafts > 0 ? ((int) $row->drafts === 1 ? 'checked' : "{$row->drafts} checked") : '' }}@if ($row->template_taken_at) <span class="quiet small">template taken</span>@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="Due">@if ($row->more_time)<b>{{ Clock::shown($time($row->due_at)) }}</b> <span class="quiet small">more time</span>@else<span class="quiet">{{ $row->due_at ? Clock::shown($time($row->due_at)) : '' }}</span>@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="Handed in">@if ($row->received_at){{ Clock::shown($time($row->received_at)) }}@if ((int) $row->attempt > 1) <span class="quiet small">attempt {{ $row->attempt }}</span>@endif @else<span class="quiet">not yet</span>@endif</td>
                         <td>@if ($row->left_at)<span class="quiet">left</span>@elseif ($row->late && $row->waived_at)late, waived @elseif ($row->late)<span class="signal">late</span>@elseif (! $row->received_at && $row->due_at && $time($row->due_at)->isPast())<span class="signal">missing</span>@endif</td>
-                        @if ($out)<td>@if ($row->first_opened_at)opened {{ Clock::shown($time($row->first_opened_at)) }}@if ((int) $row->seconds_open > 0) <span class="quiet small">read {{ (int) $row->seconds_open < 90 ? (int) $row->seconds_open.' s' : round($row->seconds_open / 60).' min' }}</span>@endif @elseif ($row->result_id)<span class="signal">not opened</span>@endif</td>@endif
+                        @if ($out)<td data-label="Result">@if ($row->first_opened_at)opened {{ Clock::shown($time($row->first_opened_at)) }}@if ((int) $row->seconds_open > 0) <span class="quiet small">read {{ (int) $row->seconds_open < 90 ? (int) $row->seconds_open.' s' : round($row->seconds_open / 60).' min' }}</span>@endif @elseif ($row->result_id)<span class="signal">not opened</span>@endif</td>@endif
                     </tr>
                 @empty
                     <tr><td colspan="8" class="quiet">Nobody in this list. <a href="{{ route('collect.index', $assignment) }}">Show everyone</a></td></tr>

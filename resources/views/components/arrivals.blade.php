@@ -9,7 +9,7 @@
     $dueX = $x($arrivals->due);
     $wide = max($n * $w + 8, $dueX + 60);
 @endphp
-<svg class="max-w-full" width="{{ $wide }}" height="104" viewBox="0 0 {{ $wide }} 104" role="img" aria-label="Hand-ins by time: {{ collect($arrivals->bars)->map(fn ($bar, $k) => $bar > 0 ? $bar.' from '.$label($arrivals->from + $k * $arrivals->span) : null)->filter()->implode(', ') }}">
+<svg class="shrink-0" width="{{ $wide }}" height="104" viewBox="0 0 {{ $wide }} 104" role="img" aria-label="Hand-ins by time: {{ collect($arrivals->bars)->map(fn ($bar, $k) => $bar > 0 ? $bar.' from '.$label($arrivals->from + $k * $arrivals->span) : null)->filter()->implode(', ') }}">
     @foreach ($arrivals->bars as $k => $bar)
         @if ($bar > 0)
             <rect x="{{ $x($k) + 0.5 }}" y="{{ round(80 - 58 * $bar / $most, 1) }}" width="{{ $w - 2 }}" height="{{ round(58 * $bar / $most, 1) }}" @if ($k < $arrivals->due) fill="var(--deep)" @else fill="none" stroke="var(--signal)" stroke-width="1.5" @endif />

@@ -60,7 +60,7 @@
                     <p class="hint mb-2">Each becomes a section.</p>
                     <div class="max-h-80 overflow-y-auto mb-3">
                         @foreach ($classes as $id => $class)
-                            <label class="flex items-start gap-2 py-1"><input type="checkbox" name="classes[]" value="{{ $id }}" @checked(in_array((string) $id, $chosen['classes'] ?? [], true))> <span>{{ $class['title'] }} <span class="quiet small">{{ $class['code'] }}, {{ number_format($class['people']) }} people</span></span></label>
+                            <label class="flex items-start gap-2 py-1"><input type="checkbox" name="classes[]" value="{{ $id }}" @checked(in_array((string) $id, $chosen['classes'] ?? [], true))> <span>{{ $class['title'] }} <span class="quiet small">{{ $class['code'] === '' ? '' : "{$class['code']}, " }}{{ number_format($class['people']) }} people</span></span></label>
                         @endforeach
                     </div>
                 @endif
