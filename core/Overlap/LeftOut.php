@@ -31,6 +31,24 @@ final readonly class LeftOut
                 }
             }
         }
+
+        return new self(self::merged($found));
+    }
+
+    /**
+     * @param  list<Interval>  $intervals  in any order; words in two of them are left out once
+     */
+    public static function of(array $intervals): self
+    {
+        return new self(self::merged(array_map(fn (Interval $interval) => [$interval->from, $interval->to], $intervals)));
+    }
+
+    /**
+     * @param  list<array{int, int}>  $found
+     * @return list<array{int, int}>
+     */
+    private static function merged(array $found): array
+    {
         sort($found);
         $merged = [];
         foreach ($found as [$from, $to]) {
@@ -42,7 +60,7 @@ final readonly class LeftOut
             }
         }
 
-        return new self($merged);
+        return $merged;
     }
 
     public function words(): int

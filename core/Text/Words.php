@@ -37,9 +37,13 @@ final readonly class Words
         if ($found === false) {
             throw InvalidInput::at('text', 'is not valid UTF-8');
         }
+        // Letters that only look like those around them are told apart where a text holds more than one script.
+        $mixed = preg_match('/[\p{Cyrillic}\p{Greek}ɑɡı]/u', $text) === 1;
+        $latin = $mixed && LookAlikes::isLatin($text);
         $words = [];
         foreach ($matches[0] as [$word, $start]) {
-            $words[] = new Word(self::normal($word), $start, $start + strlen($word));
+            $normal = self::normal($word);
+            $words[] = new Word($mixed ? LookAlikes::resolved($normal, $latin) : $normal, $start, $start + strlen($word));
         }
 
         return new self($text, $words);
@@ -75,7 +79,7 @@ final readonly class Words
         if (preg_match('/\A[a-z0-9]+\z/', $word) === 1) {
             return $word;
         }
-        $word = preg_replace(['/[-‐]\h*\R\h*/u', '/[’ʼ]/u', '/[‐‑]/u', '/\p{Cf}+/u'], ['', "'", '-', ''], $word) ?? $word;
+        $word = preg_replace(['/[-‐]\h*\R\h*/u', '/[’ʼ]/u', '/[‐‑]/u', '/[\p{Cf}\x{034F}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{3164}\x{FFA0}\x{FE00}-\x{FE0F}]+/u'], ['', "'", '-', ''], $word) ?? $word;
 
         $composed = Normalizer::normalize($word, Normalizer::FORM_KC);
 

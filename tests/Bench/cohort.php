@@ -14,19 +14,12 @@ use App\Models\RosterImport;
 use App\Models\Script;
 use App\Models\User;
 use App\Support\RosterReading;
-use Illuminate\Contracts\Http\Kernel;
-use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Tests\World;
 
-require __DIR__.'/../../vendor/autoload.php';
-$app = require __DIR__.'/../../bootstrap/app.php';
-$kernel = $app->make(Kernel::class);
-$kernel->bootstrap();
-$app->instance('request', Request::create('/'));
+require __DIR__.'/begin.php';
 
 $world = new class
 {
@@ -62,25 +55,6 @@ $world = new class
 
         return (hrtime(true) - $start) / 1e9;
     }
-};
-
-$get = function (User $user, string $path) use ($kernel): array {
-    Auth::setUser(User::query()->findOrFail($user->id));
-    DB::flushQueryLog();
-    DB::enableQueryLog();
-    $start = hrtime(true);
-    $response = $kernel->handle(Request::create($path));
-    $took = (hrtime(true) - $start) / 1e6;
-    if ($response->getStatusCode() !== 200) {
-        exit("{$path} answered {$response->getStatusCode()}\n");
-    }
-
-    return [$took, count(DB::getQueryLog())];
-};
-$median = function (array $values): float {
-    sort($values);
-
-    return $values[intdiv(count($values), 2)];
 };
 
 Illuminate\Support\Facades\Mail::fake();

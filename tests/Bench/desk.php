@@ -9,19 +9,11 @@ declare(strict_types=1);
 
 use App\Enums\Part;
 use App\Models\Mark;
-use App\Models\User;
-use Illuminate\Contracts\Http\Kernel;
-use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Tests\World;
 
-require __DIR__.'/../../vendor/autoload.php';
-$app = require __DIR__.'/../../bootstrap/app.php';
-$kernel = $app->make(Kernel::class);
-$kernel->bootstrap();
-$app->instance('request', Request::create('/'));
+require __DIR__.'/begin.php';
 Route::middleware(['web', 'auth'])->get('/bench-empty', fn () => view('bench-empty'));
 app('view')->addLocation(__DIR__.'/views');
 
@@ -48,36 +40,14 @@ $world = new class
     }
 };
 
-$get = function (string $path, User $user) use ($kernel): array {
-    // As a new request would: the person, their roles and all else are looked up anew.
-    Auth::setUser(User::query()->findOrFail($user->id));
-    $queries = 0;
-    DB::flushQueryLog();
-    DB::enableQueryLog();
-    $start = hrtime(true);
-    $response = $kernel->handle(Request::create($path));
-    $took = (hrtime(true) - $start) / 1e6;
-    $queries = count(DB::getQueryLog());
-    if ($response->getStatusCode() !== 200) {
-        exit("{$path} answered {$response->getStatusCode()}\n");
-    }
-
-    return [$took, $queries];
-};
-$median = function (array $values): float {
-    sort($values);
-
-    return $values[intdiv(count($values), 2)];
-};
-
 printf("desk: each time the median of 60, in turn with an empty page\n");
 $queries = [];
 foreach ([10, 1000] as $scripts) {
     $mark = $world->desk($scripts);
     $times = ['desk' => [], 'empty' => []];
     for ($i = 0; $i < 65; $i++) {
-        [$desk, $queries[$scripts]] = $get('/desk/'.$mark->public_id, $mark->marker);
-        [$empty] = $get('/bench-empty', $mark->marker);
+        [$desk, $queries[$scripts]] = $get($mark->marker, '/desk/'.$mark->public_id);
+        [$empty] = $get($mark->marker, '/bench-empty');
         if ($i >= 5) {
             $times['desk'][] = $desk;
             $times['empty'][] = $empty;

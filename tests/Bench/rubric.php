@@ -9,16 +9,11 @@ declare(strict_types=1);
 
 use App\Models\Rubric;
 use App\Models\User;
-use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Tests\World;
 
-require __DIR__.'/../../vendor/autoload.php';
-$app = require __DIR__.'/../../bootstrap/app.php';
-$kernel = $app->make(Kernel::class);
-$kernel->bootstrap();
-$app->instance('request', Request::create('/'));
+require __DIR__.'/begin.php';
 
 $world = new class
 {
@@ -74,11 +69,6 @@ for ($i = 0; $i < 45; $i++) {
         }
     }
 }
-$median = function (array $values): float {
-    sort($values);
-
-    return $values[intdiv(count($values), 2)];
-};
 printf("rubric sheet: each time the median of 40, sizes in turn\n");
 foreach (['field' => 'one field written', 'sheet' => 'one field written and the whole sheet drawn again'] as $what => $words) {
     [$small, $large] = [$median($times[$what]['4 by 4']), $median($times[$what]['60 by 8'])];

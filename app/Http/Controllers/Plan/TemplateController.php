@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plan;
 
+use App\Actions\Collect\ReadWork;
 use App\Extraction\FileKind;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
@@ -41,7 +42,7 @@ final class TemplateController extends Controller
         $file = $request->file('template');
         assert($file instanceof UploadedFile);
         $bytes = (string) $file->get();
-        $name = mb_substr((string) preg_replace('/[\p{Cc}\p{Cf}]+/u', '', mb_scrub(basename(str_replace('\\', '/', $file->getClientOriginalName())))), -200);
+        $name = ReadWork::safeName($file->getClientOriginalName());
         $text = $this->words($reader, $file, $name);
         $path = 'templates/'.Str::uuid()->toString();
         Storage::put($path, $bytes);
