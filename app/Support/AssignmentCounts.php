@@ -46,14 +46,14 @@ final class AssignmentCounts
             ->selectRaw("s.assignment_id, COUNT(*) AS expected,
                 COALESCE(SUM(s.current_handin_id IS NOT NULL), 0) AS handed_in,
                 COALESCE(SUM(o.state = 'ready'), 0) AS screened,
-                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed".(! $shared ? ', COALESCE(SUM(s.held_reason IS NOT NULL), 0) AS held' : ',
+                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed".(! $shared ? ', COALESCE(SUM(s.held), 0) AS held' : ',
                 COALESCE(SUM(f.id IS NOT NULL), 0) AS shared_out,
                 COUNT(DISTINCT f.marker_id) AS tutors,
                 COALESCE(SUM(f.done_at IS NOT NULL), 0) AS first_done,
                 COALESCE(SUM(m.done_at IS NOT NULL), 0) AS second_done,
                 COALESCE(SUM(s.lead_id IS NULL AND f.done_at IS NOT NULL AND m.done_at IS NOT NULL AND t.id IS NULL), 0) AS to_settle,
                 COALESCE(SUM(t.id IS NOT NULL), 0) AS agreed,
-                COALESCE(SUM(s.held_reason IS NOT NULL AND r.id IS NULL), 0) AS held,
+                COALESCE(SUM(s.held AND r.id IS NULL), 0) AS held,
                 COALESCE(SUM(r.id IS NOT NULL), 0) AS released'))
             ->get()->keyBy('assignment_id');
 

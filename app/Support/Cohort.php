@@ -28,7 +28,7 @@ final readonly class Cohort
     public const FILTERS = [
         '' => ['Everyone', 'left_at IS NULL OR received_at IS NOT NULL'],
         'unopened' => ['Brief not opened', 'left_at IS NULL AND brief_opened_at IS NULL AND received_at IS NULL'],
-        'draft' => ['Draft, nothing handed in', 'left_at IS NULL AND drafts > 0 AND received_at IS NULL'],
+        'draft' => ['Draft, nothing handed in', 'left_at IS NULL AND received_at IS NULL AND drafts > 0'],
         'in' => ['Handed in', 'received_at IS NOT NULL'],
         'late' => ['Late', 'late = 1'],
         'late-own' => ['Late without more time', 'late = 1 AND more_time = 0'],
@@ -188,7 +188,11 @@ final readonly class Cohort
         }
         $by = $this->column(self::SORTS[$this->sort]);
 
-        return $query->orderByRaw("{$by} IS NULL")->orderByRaw($by.($this->down ? ' DESC' : ''))->orderByRaw($this->column('name'))->orderByRaw($this->column('script_id'));
+        if ($this->sort !== 'name') {
+            $query->orderByRaw("{$by} IS NULL")->orderByRaw($by.($this->down ? ' DESC' : ''));
+        }
+
+        return $query->orderByRaw($this->column('name').($this->sort === 'name' && $this->down ? ' DESC' : ''))->orderByRaw($this->column('script_id'));
     }
 
     /** The condition of a filter, on a group's columns by name or on a person's where they stand. */

@@ -22,6 +22,7 @@ return new class extends Migration
             $table->dateTime('received_at')->nullable()->comment('of the attempt that counts, for counting a cohort without reading its work');
             $table->boolean('late')->default(false)->comment('likewise');
             $table->text('held_reason')->nullable();
+            $table->boolean('held')->storedAs('held_reason IS NOT NULL');
             $table->dateTime('brief_opened_at')->nullable();
             $table->dateTime('template_taken_at')->nullable();
             $table->dateTime('left_at')->nullable()->comment('when its student left the module');
@@ -35,7 +36,7 @@ return new class extends Migration
             $table->unique(['assignment_id', 'code']);
             $table->index(['assignment_id', 'group_name']);
             $table->index(['student_id', 'due_at']);
-            $table->index(['assignment_id', 'received_at', 'left_at', 'late', 'due_at', 'brief_opened_at', 'student_id'], 'scripts_cohort_index');
+            $table->index(['assignment_id', 'received_at', 'left_at', 'late', 'due_at', 'brief_opened_at', 'student_id', 'current_handin_id', 'lead_id', 'held'], 'scripts_cohort_index');
         });
         Schema::create('handins', function (Blueprint $table): void {
             $table->id();

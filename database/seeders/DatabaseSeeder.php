@@ -93,10 +93,10 @@ final class DatabaseSeeder extends Seeder
             $this->practice($rubrics['commentary']);
             $essay = $this->essay($rubrics['essay']);
             $next = $this->open($rubrics['essay']);
+            $this->arrangements($next);
             $this->proposeOne($essay);
-            $this->early($next);
-            $this->arrangements($essay, $next);
             $this->planned($rubrics['walk']);
+            $this->early($next);
         } finally {
             Carbon::setTestNow();
             Auth::forgetUser();
@@ -259,7 +259,7 @@ final class DatabaseSeeder extends Seeder
     }
 
     /** What some are allowed, a draft, a text begun, a message: what stands between an open assignment and its due time. */
-    private function arrangements(Assignment $essay, Assignment $next): void
+    private function arrangements(Assignment $next): void
     {
         $this->at(-2, 10, $this->coordinator);
         $member = fn (string $who): Membership => Membership::query()->where('user_id', $this->students[$who]->id)->sole();
@@ -272,9 +272,9 @@ final class DatabaseSeeder extends Seeder
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
             app(CompareDraft::class)($draft);
         }
-        $script('bo.li')->update(['template_taken_at' => $this->day(-1, 17)]);
+        $script('bo.li')->update(['template_taken_at' => $this->day(-1, 12)]);
         TypedText::query()->create(['script_id' => $script('bo.li')->id, 'student_id' => $this->students['bo.li']->id, 'text' => "The source, and where it is: the coal book of the ferry company, reader p. 14\nWho made it, when, for whom: the clerk, 1891, for the directors\n"]);
-        $this->at(-1, 18, $this->coordinator);
+        $this->at(-1, 13, $this->coordinator);
         app(WriteToStudents::class)(Cohort::of($next, ['show' => 'unopened']), 'The brief for {assignment}', "Dear {first name},\n\nthe brief is open and you have not looked at it yet. It asks for an account book, a list or a map, and those take time to find. Due: {due}.\n\n{link}", $this->coordinator);
     }
 
