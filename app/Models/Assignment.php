@@ -55,6 +55,8 @@ use YoungHarbor\Core\Text\Words;
  * @property int $self_checks drafts a student may have checked
  * @property HandInBy $handin_by
  * @property list<array{id: string, kind: string, label: string, required: bool}>|null $declaration
+ * @property Carbon|null $shared_out_at when the first scripts went to markers
+ * @property Carbon|null $results_out_at when the first result went out
  * @property Carbon|null $names_revealed_at
  * @property int $lock_version
  * @property-read Module $module
@@ -78,7 +80,7 @@ final class Assignment extends Model
     {
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
-            'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'bands' => 'array',
+            'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime', 'results_out_at' => 'datetime', 'bands' => 'array',
             'second_marking' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
             'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];

@@ -30,7 +30,7 @@ final class AssignmentCounts
         $led = $assignments->contains(fn (Assignment $assignment) => $assignment->handin_by === HandInBy::GroupOneMark);
         $l = $led ? 'l' : 's';
         // Nothing is marked, settled or out before scripts are with markers: then there is less to look up.
-        $shared = DB::table('marks')->whereIn('script_id', DB::table('scripts')->whereIn('assignment_id', $assignments->keys())->select('id'))->exists();
+        $shared = $assignments->contains(fn (Assignment $assignment) => $assignment->shared_out_at !== null);
         $rows = DB::table('scripts as s')
             ->when($led, fn ($query) => $query->leftJoin('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)')))
             ->leftJoin('overlap_reports as o', 'o.handin_id', '=', "{$l}.current_handin_id")

@@ -68,7 +68,7 @@ final readonly class Cohort
         $sort = ltrim($text('sort'), '-');
         $byGroup = $assignment->handin_by->isGroup() && $text('by') !== 'person';
 
-        return new self($assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100), isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'), $byGroup, DB::table('results')->whereIn('script_id', DB::table('scripts')->where('assignment_id', $assignment->id)->select('id'))->exists());
+        return new self($assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100), isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'), $byGroup, $assignment->results_out_at !== null);
     }
 
     /**

@@ -99,6 +99,8 @@ return new class extends Migration
             $table->unsignedTinyInteger('self_checks')->default(2)->comment('drafts a student may have checked before handing in');
             $table->json('declaration')->nullable()->comment('what students declare when they hand in, in the words of the coordinator');
             $table->foreignId('copied_from_id')->nullable()->constrained('assignments')->nullOnDelete();
+            $table->dateTime('shared_out_at')->nullable()->comment('when the first scripts went to markers');
+            $table->dateTime('results_out_at')->nullable()->comment('when the first result went out');
             $table->dateTime('names_revealed_at')->nullable();
             $table->unsignedInteger('lock_version')->default(1);
             $table->timestamps();

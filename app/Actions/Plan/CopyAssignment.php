@@ -16,7 +16,7 @@ use Illuminate\Support\Str;
  */
 final class CopyAssignment
 {
-    private const LEFT = ['public_id', 'opens_at', 'due_at', 'closes_at', 'promised_on', 'published_at', 'names_revealed_at', 'lock_version', 'created_at', 'updated_at'];
+    private const LEFT = ['public_id', 'opens_at', 'due_at', 'closes_at', 'promised_on', 'published_at', 'names_revealed_at', 'shared_out_at', 'results_out_at', 'lock_version', 'created_at', 'updated_at'];
 
     public function __construct(private readonly Logbook $logbook)
     {

@@ -42,6 +42,7 @@ final class ReleaseResults
             $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin', 'lead.marks.rubricVersion', 'lead.settlement']);
             $ready = $scripts->filter(fn (Script $script) => $script->standing() === Standing::Agreed);
             $this->refuseUnready($codes, $scripts, $ready);
+            $assignment->results_out_at === null && $assignment->forceFill(['results_out_at' => now()])->save();
             foreach ($ready as $script) {
                 $this->release($script->setRelation('assignment', $assignment), $by);
             }

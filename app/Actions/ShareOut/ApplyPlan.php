@@ -66,6 +66,7 @@ final class ApplyPlan
             foreach ($markers as $marker) {
                 $ids[$marker->public_id] = $marker->id;
             }
+            $stored->forceFill(['shared_out_at' => $stored->shared_out_at ?? now()])->save();
             $scripts = $this->open($stored)->get()->keyBy('code');
             foreach ($plan->pairings as $pairing) {
                 $script = $scripts[$pairing->script];

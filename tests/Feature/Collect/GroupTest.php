@@ -68,7 +68,7 @@ final class GroupTest extends TestCase
         self::assertSame(3, OverlapReport::query()->count());
         $this->markAll();
         self::assertSame(6, Mark::query()->count(), 'three scripts, two marks each');
-        $counts = app(AssignmentCounts::class)->of($this->assignment);
+        $counts = app(AssignmentCounts::class)->of($this->assignment->refresh());
         self::assertSame([5, 5, 5, 5, 0], [$counts->handedIn, $counts->sharedOut, $counts->firstDone, $counts->agreed, $counts->toSettle]);
         $this->actingAs($this->coordinator)->get(route('release.index', $this->assignment))->assertOk()->assertSee('5 results are ready');
         self::assertSame(5, app(ReleaseResults::class)($this->assignment, null, $this->coordinator));
