@@ -1,6 +1,5 @@
 // The desk as a tutor uses it: from the keyboard, over a bad connection, in two tabs.
-import { test, expect } from '@playwright/test';
-import { signedIn } from './people.mjs';
+import { expect, signedIn, test } from './people.mjs';
 
 async function atTheDesk(browser, who) {
     const page = await signedIn(browser, who);

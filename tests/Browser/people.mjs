@@ -1,4 +1,23 @@
-import { expect } from '@playwright/test';
+import { test as base, expect } from '@playwright/test';
+
+const open = new Set();
+
+/** Every test leaves its windows closed: pages left open go on asking for news. */
+export const test = base.extend({
+    windows: [async ({}, use) => {
+        await use();
+        await Promise.all([...open].map((context) => context.close()));
+        open.clear();
+    }, { auto: true }],
+});
+
+export { expect };
+
+async function windowOf(browser, options) {
+    const context = await browser.newContext({ baseURL: process.env.APP_URL, ...options });
+    open.add(context);
+    return context;
+}
 
 export const password = 'low-water-mark';
 
@@ -7,7 +26,7 @@ const sessions = new Map();
 
 /** A page of their own for someone of the demo, signed in. */
 export async function signedIn(browser, who, options = {}) {
-    const context = await browser.newContext({ baseURL: process.env.APP_URL, viewport: { width: 1280, height: 800 }, storageState: sessions.get(who), ...options });
+    const context = await windowOf(browser, { viewport: { width: 1280, height: 800 }, storageState: sessions.get(who), ...options });
     const page = await context.newPage();
     await page.goto('/');
     if (await page.getByRole('heading', { name: 'Today' }).count() === 0) {
@@ -48,7 +67,7 @@ export async function linkInMail(page, address, subject) {
 
 /** Someone who was just added chooses a password by the link they got, and is signed in. */
 export async function joined(browser, name, module) {
-    const page = await (await browser.newContext({ baseURL: process.env.APP_URL })).newPage();
+    const page = await (await windowOf(browser, {})).newPage();
     await page.goto(await linkInMail(page, `${name}@merrow.example`, `Your account for ${module}`));
     await page.getByLabel('Choose a password').fill('four ordinary words');
     await page.getByLabel('The same again').fill('four ordinary words');

@@ -1,10 +1,9 @@
 // What must work without a page script, on a phone, and when an upload fails.
-import { test, expect } from '@playwright/test';
 import { createHash } from 'node:crypto';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { declare, signedIn } from './people.mjs';
+import { declare, expect, signedIn, test } from './people.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'plain-'));
 const next = 'Essay: After the water';

@@ -1,6 +1,5 @@
 // Planning in the browser: a rubric brought in from a file and tried, an assignment with its rules and files, a newer version.
-import { test, expect } from '@playwright/test';
-import { signedIn } from './people.mjs';
+import { expect, signedIn, test } from './people.mjs';
 
 const level = (parent, quality, score, position) => ({ identifier: `${parent}-${position}`, quality, score, position, description: `${quality} in ${parent}`, rubricCriterionId: parent });
 const package_ = (weight) => JSON.stringify({

@@ -1,6 +1,5 @@
 // The rubric sheet as its writers use it: from the keyboard alone, with a pasted table, coming back to undo, two at once.
-import { test, expect } from '@playwright/test';
-import { joined, signedIn } from './people.mjs';
+import { expect, joined, signedIn, test } from './people.mjs';
 
 const cell = (page, name) => page.getByLabel(name, { exact: true });
 const saved = (page) => expect(page.locator('#saved')).toContainText(/Saved \d/);

@@ -1,7 +1,6 @@
 // Every main screen: nothing serious for axe-core in light and dark, nothing wider than a phone, no error in the console.
-import { test, expect } from '@playwright/test';
 import AxeBuilder from '@axe-core/playwright';
-import { signedIn } from './people.mjs';
+import { expect, signedIn, test } from './people.mjs';
 
 const essay = 'Essay: A living from the edge';
 const stage = (name) => async (page) => {

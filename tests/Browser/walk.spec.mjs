@@ -1,11 +1,10 @@
 // The whole fairway on one's own files: from a module that does not exist yet to results that have been read.
-import { test, expect } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { declare, joined, linkInMail, signedIn, until } from './people.mjs';
+import { declare, expect, joined, linkInMail, signedIn, test, until } from './people.mjs';
 
 const folder = mkdtempSync(join(tmpdir(), 'walk-'));
 const shared = 'When the last bell had rung on the quay the women who mended the nets sat down along the wall and counted out the needles that each of them had lost in the week';
@@ -138,7 +137,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     await expect(coordinator.getByText('4 of 4 compared')).toBeVisible({ timeout: 90_000 });
     await coordinator.reload();
     const counted = shared.split(' ').length;
-    await expect(coordinator.getByRole('row').filter({ hasText: ` ${counted} ` })).toHaveCount(2);
+    await expect(coordinator.getByRole('row').filter({ hasText: new RegExp(`\\s${counted}\\s`) })).toHaveCount(2);
     await coordinator.locator('table .code').first().click();
     await expect(coordinator.locator('mark')).toHaveCount(2);
     await expect(coordinator.locator('mark').first()).toHaveText(shared);
