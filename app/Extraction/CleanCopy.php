@@ -76,7 +76,7 @@ final class CleanCopy
         }
         preg_match_all('/\{\\\\(?:header|footer)[lrf]?(?![a-z])((?:[^{}]|\{(?:[^{}]|\{[^{}]*\})*\})*)\}/', $bytes, $heads);
         foreach ($heads[1] as $head) {
-            $findings->add('headers and footers', Findings::TAKEN_OUT, $this->count(self::letters($head), $masks));
+            $findings->add('headers and footers', Findings::TAKEN_OUT, Mask::count($masks, mb_scrub(self::letters($head))));
         }
 
         return [$this->made($html, FileKind::Rtf), FileKind::Rtf];
@@ -102,11 +102,11 @@ final class CleanCopy
             $findings->property('author of the file', preg_match('/\bcontent\s*=\s*("[^"]*"|\'[^\']*\'|[^\s>]+)/i', $meta, $value) === 1 ? html_entity_decode(trim($value[1], '"\'')) : '');
         }
         preg_match_all('/<!--.*?-->/s', $bytes, $comments);
-        $findings->add('comments in the page', Findings::TAKEN_OUT, $this->count(implode("\n", $comments[0]), $masks));
+        $findings->add('comments in the page', Findings::TAKEN_OUT, Mask::count($masks, mb_scrub(implode("\n", $comments[0]))));
         preg_match_all('/<title\b[^>]*>(.*?)<\/title>/is', $bytes, $titles);
-        $findings->add('title of the page', Findings::TAKEN_OUT, $this->count(html_entity_decode(implode("\n", $titles[1])), $masks));
+        $findings->add('title of the page', Findings::TAKEN_OUT, Mask::count($masks, mb_scrub(html_entity_decode(implode("\n", $titles[1])))));
         preg_match_all('/\s(?:href|src|alt|title|content|data-[a-z-]+)\s*=\s*("[^"]*"|\'[^\']*\')/i', preg_replace('/<meta\b[^>]*>/i', '', $bytes) ?? '', $values);
-        $findings->add('links and attributes', Findings::TAKEN_OUT, $this->count(rawurldecode(html_entity_decode(implode("\n", $values[1]))), $masks));
+        $findings->add('links and attributes', Findings::TAKEN_OUT, Mask::count($masks, mb_scrub(rawurldecode(html_entity_decode(implode("\n", $values[1]))))));
 
         return [$this->page($html), FileKind::Html];
     }
@@ -118,11 +118,11 @@ final class CleanCopy
     {
         $text = $bytes;
         if (preg_match('/\A\x{FEFF}?---\s*\n(.*?)\n(?:---|\.\.\.)\s*\n/su', $text, $front) === 1) {
-            $findings->add('front matter', Findings::TAKEN_OUT, max($this->count($front[1], $masks), (int) preg_match('/^(?:author|by|name)s?\s*:\s*\S/mi', $front[1])));
+            $findings->add('front matter', Findings::TAKEN_OUT, max(Mask::count($masks, mb_scrub($front[1])), (int) preg_match('/^(?:author|by|name)s?\s*:\s*\S/mi', $front[1])));
             $text = substr($text, strlen($front[0]));
         }
         preg_match_all('/<!--.*?-->/s', $text, $comments);
-        $findings->add('comments in the page', Findings::TAKEN_OUT, $this->count(implode("\n", $comments[0]), $masks));
+        $findings->add('comments in the page', Findings::TAKEN_OUT, Mask::count($masks, mb_scrub(implode("\n", $comments[0]))));
         $text = preg_replace('/<!--.*?-->/s', '', $text) ?? $text;
         $lines = explode("\n", $text);
         foreach ($masks as $mask) {
@@ -133,7 +133,7 @@ final class CleanCopy
         }
         $text = implode("\n", $lines);
 
-        return $this->count($text, $masks) > 0 ? null : $text;
+        return Mask::count($masks, mb_scrub($text)) > 0 ? null : $text;
     }
 
     /** A document made from the text as markers read it. */
@@ -158,13 +158,5 @@ final class CleanCopy
     private function page(string $html): string
     {
         return '<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><title>Script</title></head><body>'.$html."</body></html>\n";
-    }
-
-    /**
-     * @param  list<Mask>  $masks
-     */
-    private function count(string $text, array $masks): int
-    {
-        return array_sum(array_map(fn (Mask $mask) => count($mask->find(mb_scrub($text))), $masks));
     }
 }

@@ -62,12 +62,12 @@ final class CleanPdf
         foreach (['Author' => 'author of the file', 'Company' => 'company', 'Manager' => 'manager'] as $key => $place) {
             $findings->property($place, preg_match("/^{$key}:\\s*(.+)$/m", $info, $value) === 1 ? $value[1] : '');
         }
-        $findings->add('PDF information', Findings::TAKEN_OUT, $this->count((string) preg_replace('/^(?:Author|Company|Manager):.*$/m', '', $info), $masks));
+        $findings->add('PDF information', Findings::TAKEN_OUT, Mask::count($masks, mb_scrub((string) preg_replace('/^(?:Author|Company|Manager):.*$/m', '', $info))));
         $xmp = mb_scrub($this->child->run(['pdfinfo', '-meta', '-enc', 'UTF-8', '--', $path], limitAddressSpace: true)['out']);
         $creator = preg_match('~<dc:creator>(.*?)</dc:creator>~s', $xmp, $value) === 1 ? trim(html_entity_decode(strip_tags($value[1]))) : '';
         $findings->property('PDF metadata (XMP)', $creator);
         if ($creator === '') {
-            $findings->add('PDF metadata (XMP)', Findings::TAKEN_OUT, min(1, $this->count(html_entity_decode($xmp), $masks)));
+            $findings->add('PDF metadata (XMP)', Findings::TAKEN_OUT, min(1, Mask::count($masks, mb_scrub(html_entity_decode($xmp)))));
         }
         $json = json_decode($this->child->run(['qpdf', '--json=2', '--json-key=qpdf', '--json-stream-data=none', '--warning-exit-0', $path], limitAddressSpace: true)['out'], true);
         foreach (is_array($json) && is_array($json['qpdf'][1] ?? null) ? $json['qpdf'][1] : [] as $object) {
@@ -97,13 +97,5 @@ final class CleanPdf
         $lines = array_values(array_filter(array_map(trim(...), preg_split('/\R|\f/u', mb_scrub($text)) ?: []), fn (string $line) => $line !== ''));
 
         return [...array_slice($lines, 0, 8), ...array_slice($lines, -4)];
-    }
-
-    /**
-     * @param  list<Mask>  $masks
-     */
-    private function count(string $text, array $masks): int
-    {
-        return array_sum(array_map(fn (Mask $mask) => count($mask->find($text)), $masks));
     }
 }

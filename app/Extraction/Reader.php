@@ -109,7 +109,8 @@ final class Reader
      */
     private function emptyPages(string $text): array
     {
-        $pages = explode("\f", rtrim($text, "\f"));
+        // Each page ends with a form feed, the last one too.
+        $pages = explode("\f", str_ends_with($text, "\f") ? substr($text, 0, -1) : $text);
         $empty = array_map(fn (int $n) => $n + 1, array_keys(array_filter($pages, fn (string $page) => preg_match('/\p{L}/u', $page) !== 1)));
         if ($empty === [] || count($pages) === count($empty)) {
             return [];

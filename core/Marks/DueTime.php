@@ -71,6 +71,15 @@ final readonly class DueTime
             : new self($latest->due, $latest->closes, $this->working->then(new WorkingLine('Your group', 'the latest of its members’ times holds for all', self::shown($latest->due))));
     }
 
+    /**
+     * Whether a standing allowance holds for an assignment: given before its due time, and not ended by then, or by now
+     * while it is still to come.
+     */
+    public static function holds(DateTimeImmutable $given, ?DateTimeImmutable $ended, DateTimeImmutable $due, DateTimeImmutable $now): bool
+    {
+        return $given <= $due && ($ended === null || $ended > min($due, $now));
+    }
+
     /** Whether an assignment is short enough for extra time in place of extra days. */
     public static function isTimed(?DateTimeImmutable $opens, DateTimeImmutable $due): bool
     {

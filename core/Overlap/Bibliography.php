@@ -54,7 +54,7 @@ final class Bibliography
             }
         }
 
-        return self::inWords($words, $paragraphs[$from][0] ?? 0, isset($paragraphs[$to]) ? $paragraphs[$to][0] : strlen($words->text));
+        return Interval::within($words, 'bibliography', [[$paragraphs[$from][0] ?? 0, isset($paragraphs[$to]) ? $paragraphs[$to][0] : strlen($words->text)]]);
     }
 
     /**
@@ -94,21 +94,5 @@ final class Bibliography
         }
 
         return $paragraphs;
-    }
-
-    /**
-     * @return list<Interval>
-     */
-    private static function inWords(Words $words, int $start, int $end): array
-    {
-        $first = $last = null;
-        foreach ($words->list as $n => $word) {
-            if ($word->start >= $start && $word->end <= $end) {
-                $first ??= $n;
-                $last = $n;
-            }
-        }
-
-        return $first === null || $last === null ? [] : [new Interval('bibliography', $first, $last + 1)];
     }
 }

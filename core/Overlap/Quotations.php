@@ -39,7 +39,7 @@ final class Quotations
             }
         }
 
-        return self::inWords($words, $found);
+        return Interval::within($words, 'quotation', $found);
     }
 
     /**
@@ -141,29 +141,5 @@ final class Quotations
         }
 
         return $paragraphs;
-    }
-
-    /**
-     * @param  list<array{int, int}>  $bytes
-     * @return list<Interval>
-     */
-    private static function inWords(Words $words, array $bytes): array
-    {
-        $intervals = [];
-        $at = 0;
-        foreach ($bytes as [$from, $to]) {
-            while ($at < $words->count() && $words->list[$at]->start < $from) {
-                $at++;
-            }
-            $first = $at;
-            while ($at < $words->count() && $words->list[$at]->end <= $to) {
-                $at++;
-            }
-            if ($at > $first) {
-                $intervals[] = new Interval('quotation', $first, $at);
-            }
-        }
-
-        return $intervals;
     }
 }

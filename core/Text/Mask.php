@@ -78,6 +78,16 @@ final class Mask
         return $this->find($name) !== [] || $this->find($words) !== [] || ($this->lone !== null && preg_match($this->lone, $words) === 1);
     }
 
+    /**
+     * How often a text names any of some authors.
+     *
+     * @param  list<self>  $masks
+     */
+    public static function count(array $masks, string $text): int
+    {
+        return array_sum(array_map(fn (self $mask) => count($mask->find($text)), $masks));
+    }
+
     public function hide(string $text, int &$times = 0, bool $nameLine = false): string
     {
         $found = $this->find($text, $nameLine);

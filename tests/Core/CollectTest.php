@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use DateTimeImmutable;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Collect\Arrivals;
+use YoungHarbor\Core\Collect\Attempts;
 use YoungHarbor\Core\Collect\Declaration;
 use YoungHarbor\Core\Collect\Placeholders;
 use YoungHarbor\Core\Collect\Receipt;
@@ -51,6 +53,15 @@ final class CollectTest extends TestCase
                 self::assertCount($faults, $e->faults);
             }
         }
+    }
+
+    public function test_which_attempt_counts_and_from_when(): void
+    {
+        $at = fn (string $time) => new DateTimeImmutable("2027-01-12T{$time}Z");
+        self::assertSame([true, true, true, false], [Attempts::newOneCounts(true, $at('13:00'), $at('12:00')), Attempts::newOneCounts(false, $at('11:59:59'), $at('12:00')), Attempts::newOneCounts(false, $at('12:00'), $at('12:00')), Attempts::newOneCounts(false, $at('12:00:01'), $at('12:00'))]);
+        self::assertEquals($at('11:59'), Attempts::received($at('11:59'), $at('12:13:59')), 'files that had arrived a moment before');
+        self::assertEquals($at('12:14'), Attempts::received($at('11:59'), $at('12:14')), 'a quarter of an hour is no moment');
+        self::assertEquals($at('12:00'), Attempts::received(null, $at('12:00')));
     }
 
     public function test_a_declaration_asks_for_what_is_needed_and_keeps_questions_with_answers(): void

@@ -10,7 +10,10 @@ use DateTimeImmutable;
 use DateTimeZone;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YoungHarbor\Core\Input\Fault;
+use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\BandScale;
+use YoungHarbor\Core\Marks\ClosureDays;
 use YoungHarbor\Core\Marks\DueTime;
 use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\FinalMark;
@@ -123,6 +126,26 @@ final class DueTimeTest extends TestCase
         yield 'an extension' => [['extension' => '2027-01-20 12:00'], '2027-01-20 12:00', 'Extension'];
         yield 'an extension later than the extra days' => [['days' => 4, 'extension' => '2027-01-20 09:00'], '2027-01-20 09:00', 'Extension'];
         yield 'never shortens' => [['days' => 5, 'extension' => '2027-01-15 12:00'], '2027-01-19 12:00', 'Extension'];
+    }
+
+    public function test_an_allowance_holds_for_what_falls_due_while_it_is_in_force(): void
+    {
+        $holds = fn (string $given, ?string $ended, string $due, string $now) => DueTime::holds(self::at($given), $ended === null ? null : self::at($ended), self::at($due), self::at($now));
+        self::assertTrue($holds('2027-01-01', null, '2027-01-14', '2027-01-02'));
+        self::assertTrue($holds('2027-01-01', '2027-01-20', '2027-01-14', '2027-01-25'), 'it ended after the due time');
+        self::assertFalse($holds('2027-01-15', null, '2027-01-14', '2027-01-16'), 'it came after the due time');
+        self::assertFalse($holds('2027-01-01', '2027-01-10', '2027-01-14', '2027-01-11'), 'it has ended and the due time is to come');
+    }
+
+    public function test_closure_days_are_read_as_people_write_them(): void
+    {
+        self::assertSame(['2026-12-31' => 'Winter', '2027-01-01' => 'Winter', '2027-02-28' => ''], ClosureDays::read("2026-12-31 to 2027-01-01 Winter\n\n 2027-02-28"));
+        try {
+            ClosureDays::read("tomorrow\n2027-02-29 Leap\n2027-03-01 – 2027-02-01\n2027-01-01 to 2027-06-01\n2027-04-04");
+            self::fail('It was read.');
+        } catch (InvalidInput $e) {
+            self::assertSame(['Line 1', 'Line 2', 'Line 3', 'Line 4'], array_map(fn (Fault $fault) => $fault->place, $e->faults));
+        }
     }
 
     public function test_late_work_is_taken_as_long_after_it_and_a_group_has_the_latest_time_of_its_members(): void

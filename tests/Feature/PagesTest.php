@@ -209,4 +209,16 @@ final class PagesTest extends TestCase
             ->assertDontSee('Two criteria')
             ->assertSee('No rubric yet');
     }
+
+    public function test_students_of_a_large_module_stand_on_pages_and_are_found(): void
+    {
+        $this->module(1, 0);
+        foreach (range(1, 101) as $n) {
+            $this->member(Role::Student)->update(['name' => sprintf('Student %03d', $n), 'number' => "P{$n}"]);
+        }
+        $this->actingAs($this->coordinator)->get(route('people.index', $this->module))->assertSee('Student 100')->assertDontSee('Student 101')->assertSee('1 to 100 of 101');
+        $this->get(route('people.index', [$this->module, 'page' => 2]))->assertSee('Student 101')->assertSee($this->tutors[0]->name);
+        $this->get(route('people.index', [$this->module, 'q' => 'P101']))->assertSee('Student 101')->assertDontSee('Student 100');
+        $this->get(route('people.index', [$this->module, 'q' => '%']))->assertSee('Nobody matches.');
+    }
 }

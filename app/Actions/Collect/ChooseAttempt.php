@@ -30,18 +30,19 @@ final class ChooseAttempt
         DB::transaction(function () use ($handin, $student): void {
             $script = $handin->script;
             $group = Script::query()->whereIn('id', $script->assignment->handin_by->isGroup() ? $script->group()->pluck('id') : [$script->id])->with('assignment')->orderBy('id')->lockForUpdate()->get();
+            throw_if(TakeHandIn::areWithMarkers($group), new Refused('Your work is with its markers, so which attempt counts can no longer change.', 'attempt'));
+            throw_if($group->contains(fn (Script $each) => ! $each->takesHandIns()), new Refused('This assignment is closed, so which attempt counts can no longer change.', 'attempt'));
+            // What a group handed in together has the same sum and the same second for each of its members.
+            $same = Handin::query()->whereIn('script_id', $group->modelKeys())->where('sha256', $handin->sha256)->where('received_at', $handin->received_at)->where('handed_in_by', $handin->handed_in_by)->orderBy('attempt')->get()->keyBy('script_id');
             foreach ($group as $each) {
-                throw_if(TakeHandIn::isWithMarkers($each), new Refused('Your work is with its markers, so which attempt counts can no longer change.', 'attempt'));
-                throw_if(! $each->takesHandIns(), new Refused('This assignment is closed, so which attempt counts can no longer change.', 'attempt'));
-                // What a group handed in together has the same sum and the same second for each of its members.
-                $same = $each->handins()->where('sha256', $handin->sha256)->where('received_at', $handin->received_at)->where('handed_in_by', $handin->handed_in_by)->orderByDesc('attempt')->first();
-                if ($same === null || $same->id === $each->current_handin_id) {
+                $attempt = $same->get($each->id);
+                if ($attempt === null || $attempt->id === $each->current_handin_id) {
                     continue;
                 }
-                $each->letCount($same);
+                $each->letCount($attempt);
                 if ($each->lead_id === null) {
-                    OverlapReport::query()->firstOrCreate(['handin_id' => $same->id]);
-                    CompareHandin::dispatch($same->id)->afterCommit();
+                    OverlapReport::query()->firstOrCreate(['handin_id' => $attempt->id]);
+                    CompareHandin::dispatch($attempt->id)->afterCommit();
                 }
             }
             $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);

@@ -13,6 +13,7 @@ use App\Extraction\Refusal;
 use App\Models\Assignment;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
+use YoungHarbor\Core\Collect\WebLink;
 use YoungHarbor\Core\Text\Mask;
 
 /**

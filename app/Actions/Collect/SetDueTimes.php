@@ -27,9 +27,9 @@ final class SetDueTimes
      */
     public function __invoke(Assignment $assignment): int
     {
-        $scripts = Script::query()->where('assignment_id', $assignment->id)->get(['id', 'assignment_id', 'student_id', 'group_name', 'due_at', 'closes_at']);
+        $scripts = Script::query()->where('assignment_id', $assignment->id)->get(['id', 'assignment_id', 'student_id', 'group_name', 'due_at', 'closes_at'])->each(fn (Script $script) => $script->setRelation('assignment', $assignment));
         $new = [];
-        foreach ($this->times->of($assignment, $scripts) as $id => $time) {
+        foreach ($this->times->of($scripts) as $id => $time) {
             $new[$this->key($time)][] = $id;
         }
         foreach ($new as $key => $ids) {

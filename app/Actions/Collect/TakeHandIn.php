@@ -11,12 +11,15 @@ use App\Logbook\Logbook;
 use App\Mail\HandedIn;
 use App\Models\Assignment;
 use App\Models\Handin;
+use App\Models\Mark;
 use App\Models\OverlapReport;
+use App\Models\Result;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\User;
 use App\Support\Clock;
 use App\Support\Receipts;
+use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
@@ -24,6 +27,9 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use LogicException;
+use YoungHarbor\Core\Collect\Attempts;
+use YoungHarbor\Core\Collect\WebLink;
 
 /**
  * Takes a student's work in: reads it, keeps the original sealed, makes the copy staff get, and gives a receipt.
@@ -51,33 +57,33 @@ final class TakeHandIn
      */
     public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null, ?Carbon $arrived = null, ?string $once = null): Handin
     {
-        $received = Carbon::instance($arrived ?? now())->startOfSecond();
+        $received = Carbon::instance(Attempts::received($arrived?->toDateTimeImmutable(), now()->toDateTimeImmutable()))->startOfSecond();
         $script = $this->scriptOf($assignment, $student);
         $before = $this->twin(new Collection([$script]), $student, $once);
         if ($before !== null) {
             return $before;
         }
-        $this->refuseOutOfTime($script, $received);
+        $this->refuseOutOfTime(new Collection([$script]), $received);
         $mates = $this->matesOf($assignment, $script);
         $work = ($this->read)($assignment, [$student, ...$mates], is_array($work) ? $work : [$work]);
         $paths = $this->store($work);
         try {
             return DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $paths, $declared, $once): Handin {
                 // One at a time for the whole group, in the same order whoever of them hands in.
-                $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->orderBy('id')->lockForUpdate()->get();
+                $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->withMax('handins', 'attempt')->orderBy('id')->lockForUpdate()->get();
                 $own = $this->twin($scripts, $student, $once);
                 if ($own !== null) { // the same form came twice at once
                     Storage::delete(array_merge(...$paths));
 
                     return $own;
                 }
+                $this->refuseOutOfTime($scripts, $received);
                 foreach ($scripts as $script) {
-                    $this->refuseOutOfTime($script, $received);
                     $handin = $this->keep($script, $student, $work, $paths, $received, $declared, $once);
                     $own = $script->student_id === $student->id ? $handin : $own;
+                    $this->count($script, $handin);
                     Mail::to($script->student->email)->queue((new HandedIn($handin))->afterCommit());
                 }
-                $this->count($scripts, $received);
                 TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)->delete();
                 assert($own instanceof Handin);
                 // A line about a person carries no script code.
@@ -127,12 +133,12 @@ final class TakeHandIn
         $sums = array_map(fn (PieceRead $piece) => hash('sha256', $piece->bytes), $work->pieces);
         $handin = $script->handins()->make([
             'public_id' => (new Handin)->newUniqueId(),
-            'attempt' => (int) $script->handins()->max('attempt') + 1,
+            'attempt' => (int) $script->getAttribute('handins_max_attempt') + 1,
             'handed_in_by' => $by->id,
             'bytes' => array_sum(array_map(fn (PieceRead $piece) => strlen($piece->bytes), $work->pieces)),
             'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
             'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity,
-            'declaration' => $declared, 'due_at' => $script->due_at, 'late' => $received->gt($script->due_at), 'received_at' => $received, 'once' => $once,
+            'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'once' => $once,
         ]);
         $files = array_map(fn (PieceRead $piece, int $n) => $handin->files()->make([
             'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n][0], 'clean_path' => $paths[$n][1] ?? null,
@@ -146,28 +152,26 @@ final class TakeHandIn
         return $handin;
     }
 
-    /**
-     * Lets the new attempt count, when it is in time or the first one.
-     *
-     * @param  Collection<int, Script>  $scripts  of the student, or of the whole group
-     */
-    private function count(Collection $scripts, Carbon $received): void
+    /** Lets the new attempt count, when it does by itself. */
+    private function count(Script $script, Handin $handin): void
     {
-        foreach ($scripts as $script) {
-            if ($script->brief_opened_at === null) {
-                $script->update(['brief_opened_at' => $received]);
-            }
-            if ($script->current_handin_id !== null && $received->gt($script->due_at)) {
-                continue;
-            }
-            $handin = $script->handins()->orderByDesc('attempt')->firstOrFail();
-            $script->letCount($handin);
-            // With one mark a group, one of its scripts is compared for all.
-            if ($script->lead_id === null) {
-                OverlapReport::query()->create(['handin_id' => $handin->id]);
-                CompareHandin::dispatch($handin->id)->afterCommit();
-            }
+        if ($script->brief_opened_at === null) {
+            $script->update(['brief_opened_at' => $handin->received_at]);
         }
+        if (! Attempts::newOneCounts($script->current_handin_id === null, $handin->received_at->toDateTimeImmutable(), $this->due($script))) {
+            return;
+        }
+        $script->letCount($handin);
+        // With one mark a group, one of its scripts is compared for all.
+        if ($script->lead_id === null) {
+            OverlapReport::query()->create(['handin_id' => $handin->id]);
+            CompareHandin::dispatch($handin->id)->afterCommit();
+        }
+    }
+
+    private function due(Script $script): DateTimeImmutable
+    {
+        return $script->due_at?->toDateTimeImmutable() ?? throw new LogicException('What is open to students has a due time.');
     }
 
     /**
@@ -187,21 +191,31 @@ final class TakeHandIn
             ?? throw new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.');
     }
 
-    private function refuseOutOfTime(Script $script, Carbon $received): void
+    /**
+     * @param  Collection<int, Script>  $scripts  of the student, or of the whole group: they have one due time
+     */
+    private function refuseOutOfTime(Collection $scripts, Carbon $received): void
     {
+        $script = $scripts->firstOrFail();
         if (! $script->assignment->isOpen()) {
             throw new Refused('This assignment is not open yet.');
         }
         if ($script->closes_at !== null && $received->gt($script->closes_at)) {
             throw new Refused('This assignment closed on '.Clock::shown($script->closes_at).'. Nothing can be handed in now; write to your module coordinator.');
         }
-        if ($script->current_handin_id !== null && self::isWithMarkers($script)) {
+        if (self::areWithMarkers($scripts->whereNotNull('current_handin_id'))) {
             throw new Refused('Your work is with its markers, so nothing can take its place. What you handed in is safe; your receipt is below.');
         }
     }
 
-    public static function isWithMarkers(Script $script): bool
+    /**
+     * Whether a marker has one of these scripts, or the one that is marked for its group.
+     *
+     * @param  Collection<int, Script>  $scripts
+     */
+    public static function areWithMarkers(Collection $scripts): bool
     {
-        return $script->marked()->marks()->exists() || $script->result()->exists();
+        return Mark::query()->whereIn('script_id', $scripts->map(fn (Script $script) => $script->lead_id ?? $script->id))->exists()
+            || Result::query()->whereIn('script_id', $scripts->modelKeys())->exists();
     }
 }

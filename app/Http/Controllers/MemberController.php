@@ -38,7 +38,7 @@ final class MemberController extends Controller
 
         return view('modules.member', [
             'member' => $member, 'module' => $member->module, 'scripts' => $scripts,
-            'times' => $scripts->mapWithKeys(fn (Script $script) => [$script->id => $times->of($script->assignment, collect([$script]))[$script->id] ?? null])->all(),
+            'times' => $times->of($scripts),
             'allowances' => Allowance::query()->where('module_id', $member->module_id)->where('student_id', $member->user_id)->with('giver:id,name')->latest('id')->get(),
             'extensions' => Extension::query()->where('student_id', $member->user_id)->whereIn('assignment_id', $scripts->pluck('assignment_id'))->with('giver:id,name')->latest('id')->get()->groupBy('assignment_id'),
         ]);

@@ -19,15 +19,26 @@ use Illuminate\Validation\Rule;
  */
 final class PeopleController extends Controller
 {
-    public function index(Module $module): View
+    /** Students on a page; staff are few and stand on each. */
+    private const PAGE = 100;
+
+    public function index(Request $request, Module $module): View
     {
         $this->authorize('addPeople', $module);
+        $search = mb_substr(trim($request->string('q')->toString()), 0, 100);
+        $like = '%'.addcslashes($search, '%_\\').'%';
 
         return view('modules.people', [
             'module' => $module,
             'allowances' => $module->allowances()->whereNull('ended_at')->get()->keyBy('student_id'),
-            'members' => $module->memberships()->with('user')->get()
+            'staff' => $module->memberships()->where('role', '<>', Role::Student)->with('user')->get()
                 ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->left_at !== null, $m->user->name])->groupBy(fn (Membership $m) => $m->role->value),
+            'students' => $module->memberships()->where('role', Role::Student)->join('users', 'users.id', '=', 'memberships.user_id')
+                ->when($search !== '', fn ($query) => $query->where(fn ($query) => $query->where('users.name', 'like', $like)->orWhere('users.email', 'like', $like)->orWhere('users.number', 'like', $like)->orWhere('section', 'like', $like)))
+                ->orderByRaw('left_at IS NOT NULL')->orderBy('users.name')->orderBy('memberships.id')->select('memberships.*')->with('user')->paginate(self::PAGE)->withQueryString(),
+            'search' => $search,
+            'here' => $module->members()->where('role', Role::Student)->count(),
+            'left' => $module->memberships()->where('role', Role::Student)->whereNotNull('left_at')->count(),
         ]);
     }
 

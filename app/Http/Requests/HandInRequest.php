@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Actions\Collect\ReadWork;
-use App\Actions\Collect\WebLink;
 use App\Extraction\Refusal;
 use App\Models\Assignment;
 use App\Models\Script;
@@ -22,6 +21,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use LogicException;
 use YoungHarbor\Core\Collect\Declaration;
+use YoungHarbor\Core\Collect\WebLink;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 
@@ -30,9 +30,6 @@ use YoungHarbor\Core\Input\InvalidInput;
  */
 final class HandInRequest extends FormRequest
 {
-    /** Work that had arrived so long before its form counts from then: reading and a second try take a moment. */
-    private const MINUTES = 15;
-
     public function authorize(): bool
     {
         return $this->user()?->can('handIn', $this->assignment()) === true;
@@ -103,10 +100,22 @@ final class HandInRequest extends FormRequest
             $files[] = new UploadedFile(Storage::path($upload->path()), $upload->name, null, null, true);
         }
         if ($this->filled('link')) {
-            $files[] = WebLink::of((string) $this->input('link'), ReadWork::masks($this->authors()));
+            $files[] = $this->webLink();
         }
 
         return $files === [] ? [(string) $this->input('typed_text')] : $files;
+    }
+
+    /**
+     * @throws Refusal
+     */
+    private function webLink(): WebLink
+    {
+        try {
+            return WebLink::of((string) $this->input('link'), ReadWork::masks($this->authors()));
+        } catch (InvalidInput $e) {
+            throw new Refusal($e->faults[0]->what);
+        }
     }
 
     /** When the last of the files that were sent before had arrived; null when the work came with the form. */
@@ -114,7 +123,7 @@ final class HandInRequest extends FormRequest
     {
         $last = $this->uploads()->max('whole_at');
 
-        return $last instanceof Carbon && $last->gt(now()->subMinutes(self::MINUTES)) ? $last : null;
+        return $last instanceof Carbon ? $last : null;
     }
 
     /**

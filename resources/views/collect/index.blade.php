@@ -62,10 +62,7 @@
                 @endforelse
             </tbody>
         </table></div>
-        @if ($rows->hasPages())
-            <nav class="flex flex-wrap gap-x-5 mt-3" aria-label="Pages"><span class="quiet">{{ $rows->firstItem() }} to {{ $rows->lastItem() }} of {{ number_format($rows->total()) }}</span>
-                @if ($rows->previousPageUrl())<a rel="prev" href="{{ $rows->previousPageUrl() }}">‹ previous</a>@endif @if ($rows->nextPageUrl())<a rel="next" href="{{ $rows->nextPageUrl() }}">next ›</a>@endif</nav>
-        @endif
+        <x-pages :pages="$rows" />
         <p class="quiet small mt-3">Names stand here without script codes, and elsewhere codes stand without names, until you reveal them at release. Who is marked, and length and kind of a file, are left out here, since they would lead from one to the other.</p>
     @endif
 </x-page>

@@ -11,7 +11,7 @@
                 <h2 class="mb-2">Due times</h2>
                 @forelse ($scripts as $script)
                     @php
-                        $time = $times[$script->id];
+                        $time = $times[$script->id] ?? null;
                         $given = $extensions[$script->assignment_id] ?? collect();
                         $active = $given->firstWhere('ended_at', null);
                         $in = $script->currentHandin;

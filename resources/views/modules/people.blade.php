@@ -3,20 +3,21 @@
     <x-slot:head><div class="heading"><h1>People</h1><a class="of" href="{{ route('modules.show', $module) }}">{{ $module->fullTitle() }}</a></div></x-slot:head>
     <div class="split">
         <div>
-            @forelse ($members as $role => $list)
+            @foreach ($staff as $role => $list)
                 <h2 class="mb-2">{{ ucfirst(App\Enums\Role::from($role)->label()) }}{{ $list->count() > 1 ? 's' : '' }} <span class="quiet font-normal">{{ $list->whereNull('left_at')->count() }}{{ $list->whereNotNull('left_at')->isEmpty() ? '' : ', '.$list->whereNotNull('left_at')->count().' left' }}</span></h2>
-                <div class="sheet scroll mb-6"><table class="table stacked">
-                    <thead><tr><th>Name</th><th>Mail address</th><th>Number</th><th>Section</th><th></th></tr></thead>
-                    <tbody>
-                        @foreach ($list as $member)
-                            @php($allowance = $allowances[$member->user_id] ?? null)
-                            <tr><td>@if ($admin){{ $member->user->name }}@else<a href="{{ route('members.show', $member) }}">{{ $member->user->name }}</a>@endif</td><td>{{ $member->user->email }}</td><td>{{ $member->user->number }}</td><td>{{ $member->section }}</td><td>@if ($member->left_at)<span class="quiet">left {{ App\Support\Clock::day($member->left_at) }}</span>@elseif ($allowance && ! $admin)<span class="small">{{ $allowance->inWords() }}</span>@endif</td></tr>
-                        @endforeach
-                    </tbody>
-                </table></div>
-            @empty
-                <x-empty title="Nobody yet">Bring a roster in, or add people a line each.</x-empty>
-            @endforelse
+                @include('modules.people-table', ['list' => $list])
+            @endforeach
+            @if ($here + $left === 0)
+                <x-empty title="No students yet">Bring a roster in, or add people a line each.</x-empty>
+            @else
+                <div class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-2"><h2>Student{{ $here === 1 ? '' : 's' }} <span class="quiet font-normal">{{ number_format($here) }}{{ $left === 0 ? '' : ", {$left} left" }}</span></h2>
+                    <form class="flex gap-2 ml-auto" method="get" action="{{ route('people.index', $module) }}" role="search"><label class="sr-only" for="f-q">Find a student by name, mail address, number or section</label><input class="input w-56!" id="f-q" type="search" name="q" value="{{ $search }}" placeholder="name, number, section"><button class="button">Find</button></form></div>
+                @if ($students->isEmpty())<p class="quiet mb-4">Nobody matches. <a href="{{ route('people.index', $module) }}">Show everyone</a></p>
+                @else
+                    @include('modules.people-table', ['list' => $students])
+                    <x-pages :pages="$students" />
+                @endif
+            @endif
         </div>
         <aside>
             <form class="panel mb-4" method="post" enctype="multipart/form-data" action="{{ route('rosters.store', $module) }}">@csrf
@@ -26,7 +27,7 @@
                 <input class="input" id="f-roster" type="file" name="roster" accept=".csv,.txt,.zip">
                 @error('roster')<p class="error">{{ $message }}</p>@enderror
                 <div class="flex justify-end mt-2"><button class="button">Look at it</button></div>
-                @if ($members->isNotEmpty())<p class="small mt-3">Take it out: <a href="{{ route('rosters.export', [$module, 'csv']) }}">as CSV</a>, <a href="{{ route('rosters.export', [$module, 'oneroster']) }}">as OneRoster</a></p>@endif
+                @if ($here > 0 || $staff->isNotEmpty())<p class="small mt-3">Take it out: <a href="{{ route('rosters.export', [$module, 'csv']) }}">as CSV</a>, <a href="{{ route('rosters.export', [$module, 'oneroster']) }}">as OneRoster</a></p>@endif
             </form>
             <form class="panel" method="post" action="{{ route('people.store', $module) }}">@csrf
                 <h2 class="mb-2">Or add people here</h2>

@@ -6,7 +6,6 @@ namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
-use App\Actions\Collect\WebLink;
 use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\HandInBy;
 use App\Enums\Part;
@@ -21,6 +20,7 @@ use Illuminate\Support\Facades\Mail;
 use Symfony\Component\Process\Process;
 use Tests\Files;
 use Tests\TestCase;
+use YoungHarbor\Core\Collect\WebLink;
 
 /**
  * Attempts and which of them counts, receipts, the declaration, links, and text that is typed.

@@ -156,6 +156,21 @@ final class IdentityTest extends TestCase
         $this->read(Files::upload((string) file_get_contents($path), 'bomb.docx'));
     }
 
+    public function test_the_student_is_told_which_pages_hold_no_text(): void
+    {
+        $pages = [Files::pdf('The first page holds words.'), Files::pdf(), Files::pdf('The third too.'), Files::pdf()];
+        $paths = array_map(function (string $pdf): string {
+            file_put_contents($path = (string) tempnam(sys_get_temp_dir(), 'page'), $pdf);
+
+            return $path;
+        }, $pages);
+        $whole = (string) tempnam(sys_get_temp_dir(), 'whole');
+        (new Process(['qpdf', '--warning-exit-0', '--empty', '--pages', ...$paths, '--', $whole]))->mustRun();
+        $work = $this->read(Files::upload((string) file_get_contents($whole), 'scan.pdf'));
+        self::assertStringStartsWith('Pages 2, 4 of 4 hold no text', implode(' ', $work->notes));
+        self::assertSame([], $this->read(Files::upload($pages[0], 'words.pdf'))->notes);
+    }
+
     public function test_scripts_in_pages_are_gone_and_drawings_with_scripts_are_no_documents(): void
     {
         $page = '<html><body onload="steal()"><p>Salt <script>steal()</script>and fire.</p><svg onload="steal()"><text>drawn</text></svg><iframe src="https://evil.example"></iframe><a href="javascript:steal()">on</a></body></html>';

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\TakeHandIn;
-use App\Actions\Collect\WebLink;
 use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Part;
 use App\Extraction\FileKind;
@@ -14,6 +13,7 @@ use Illuminate\Support\Carbon;
 use Tests\Files;
 use Tests\PlantedFiles;
 use Tests\TestCase;
+use YoungHarbor\Core\Collect\WebLink;
 use YoungHarbor\Core\Formats\Delimited;
 use ZipArchive;
 

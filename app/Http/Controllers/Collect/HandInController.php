@@ -21,6 +21,7 @@ use App\Models\Upload;
 use App\Support\Clock;
 use App\Support\DueTimes;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -47,10 +48,10 @@ final class HandInController extends Controller
             'checksLeft' => CheckDraft::left($assignment, $this->person($request)),
             'drafts' => $script === null ? collect() : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->latest('id')->get(['id', 'public_id', 'script_id', 'state', 'share', 'created_at']),
             'script' => $script?->load(['handins' => fn ($query) => $query->with('files', 'by:id,name')->orderByDesc('attempt'), 'result']),
-            'dueTime' => $script === null ? null : $times->of($assignment, collect([$script]))[$script->id] ?? null,
+            'dueTime' => $script === null ? null : $times->of(collect([$script]))[$script->id] ?? null,
             'granted' => $script === null ? [] : $this->granted($assignment, $script),
             'typed' => $script === null ? null : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->first(),
-            'withMarkers' => $script !== null && $script->current_handin_id !== null && TakeHandIn::isWithMarkers($script),
+            'withMarkers' => $script !== null && $script->current_handin_id !== null && TakeHandIn::areWithMarkers(new EloquentCollection([$script])),
         ]);
     }
 
