@@ -90,10 +90,34 @@ final class RosterReading
         return Comparison::of($people, $this->known($import->module, $people), $faults, $complete, $ended);
     }
 
+    public function table(Module $module): string
+    {
+        return RosterTable::write($this->people($module));
+    }
+
+    /** A ZIP of the files of OneRoster. */
+    public function oneRoster(Module $module): string
+    {
+        // A school year begins in September.
+        $year = (int) now()->format('Y') + ((int) now()->format('n') >= 9 ? 1 : 0);
+        $path = (string) tempnam(sys_get_temp_dir(), 'roster');
+        $zip = new ZipArchive;
+        $zip->open($path, ZipArchive::OVERWRITE);
+        foreach (OneRoster::write($this->people($module), ['institution' => (string) config('harbor.institution'), 'code' => $module->code, 'title' => $module->title, 'id' => $module->public_id], $year) as $file => $text) {
+            $zip->addFromString($file, $text);
+        }
+        $zip->close();
+        try {
+            return (string) file_get_contents($path);
+        } finally {
+            unlink($path);
+        }
+    }
+
     /**
      * @return list<Person> everyone who is here, as exports name them
      */
-    public function people(Module $module): array
+    private function people(Module $module): array
     {
         return array_values($module->members()->with('user')->get()->sortBy(fn (Membership $member) => [array_search($member->role, Role::cases(), true), $member->user->name])->map(function (Membership $member): Person {
             $user = $member->user;

@@ -76,7 +76,7 @@ final class RosterTable
             $or = fn (string $field): ?string => $cell($field) === '' ? null : $cell($field);
             $people[] = new Person(
                 "line {$line}", $or('roster_id'), $cell('name') === '' ? trim("{$cell('given')} {$cell('family')}") : $cell('name'), $or('given'), $or('family'),
-                mb_strtolower($cell('email')), $or('number'), $role, $or('section'), $or('group'),
+                mb_strtolower($cell('email')), $or('number'), $role, $or('section'), $or('group'), isset($columns['section']),
             );
         }
 

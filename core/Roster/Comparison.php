@@ -110,7 +110,7 @@ final readonly class Comparison
                     $account->joined && $is !== null ? $stays[] = $words : $changes[] = $words;
                 }
             }
-            if ($account->role !== null && $account->section !== $person->section && ($person->section !== null || $person->role === 'student')) {
+            if ($account->role !== null && $person->saysSection && $account->section !== $person->section && ($person->section !== null || $person->role === 'student')) {
                 $changes[] = 'section: '.($account->section ?? 'none').' → '.($person->section ?? 'none');
             }
             if ($account->role !== null && $account->role !== $person->role) {

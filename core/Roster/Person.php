@@ -13,6 +13,7 @@ final readonly class Person
      * @param  string  $place  the file and line the person stands in, as in "users.csv line 12"
      * @param  string|null  $rosterId  what the registry calls the person
      * @param  string  $role  coordinator, tutor, examiner or student
+     * @param  bool  $saysSection  whether the roster says anything of sections; if not, people stay where they are
      */
     public function __construct(
         public string $place,
@@ -25,6 +26,7 @@ final readonly class Person
         public string $role,
         public ?string $section,
         public ?string $group = null,
+        public bool $saysSection = true,
     ) {
     }
 

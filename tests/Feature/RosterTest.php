@@ -92,6 +92,21 @@ final class RosterTest extends TestCase
         self::assertEquals(['ana@x.example' => 'Red', 'bao@x.example' => 'Red', 'cy@x.example' => 'Blue'], array_filter($groups));
     }
 
+    public function test_a_table_that_says_nothing_of_sections_changes_none(): void
+    {
+        $this->module(0, 0);
+        $this->apply($this->bring(self::CSV));
+        $import = $this->bring("Name,Mail,Team\nAna Petrović,ana@x.example,Red\n");
+        $this->get(route('rosters.show', $import))->assertSee('Nothing would change');
+        $empty = $this->bring("Name,Mail,Section\nAna Petrović,ana@x.example,\n");
+        $this->get(route('rosters.show', $empty))->assertSee('section: A → none');
+        $gone = $this->bring("Name,Mail\nBao Đặng,bao@x.example\nCy d'Arc,cy@x.example\n", ['complete' => '1']);
+        $this->apply($gone);
+        $back = $this->bring("Name,Mail\nAna Petrović,ana@x.example\n");
+        $this->apply($back)->assertSessionHasNoErrors();
+        self::assertSame('A', $this->sections()['Ana Petrović'], 'back where she was');
+    }
+
     public function test_what_changed_since_it_was_looked_at_is_not_applied_blindly(): void
     {
         $this->module(0, 0);

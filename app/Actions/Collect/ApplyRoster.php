@@ -107,7 +107,7 @@ final class ApplyRoster
         $sections = [];
         foreach ($rows as $row) {
             $known = $row->known ?? throw new \LogicException('Only who is known can be changed.');
-            $sections[$row->person->section ?? ''][] = $known->id;
+            $sections[($row->person->saysSection ? $row->person->section : $known->section) ?? ''][] = $known->id;
             $fields = array_filter(['number' => $known->number === null || ! $known->joined ? $row->person->number : null, 'name' => $known->joined ? null : $row->person->name, 'email' => $known->joined ? null : $row->person->email]);
             if (array_diff_assoc($fields, ['number' => $known->number, 'name' => $known->name, 'email' => $known->email]) !== []) {
                 User::query()->whereKey($known->id)->update($fields);

@@ -19,11 +19,9 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use YoungHarbor\Core\Formats\OneRoster;
 use YoungHarbor\Core\Formats\RosterTable;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
-use ZipArchive;
 
 /**
  * Bringing a roster in: choose the file, say what its columns or classes are, look at what would change, apply it.
@@ -108,23 +106,11 @@ final class RosterController extends Controller
     public function export(Module $module, string $form, RosterReading $reading): Response
     {
         $this->authorize('addPeople', $module);
-        $people = $reading->people($module);
         $name = Str::slug($module->code).'-people';
-        if ($form === 'csv') {
-            return response(RosterTable::write($people), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""]);
-        }
-        $year = (int) now()->format('Y') + ((int) now()->format('n') >= 9 ? 1 : 0);
-        $path = (string) tempnam(sys_get_temp_dir(), 'roster');
-        $zip = new ZipArchive;
-        $zip->open($path, ZipArchive::OVERWRITE);
-        foreach (OneRoster::write($people, ['institution' => (string) config('harbor.institution'), 'code' => $module->code, 'title' => $module->title, 'id' => $module->public_id], $year) as $file => $text) {
-            $zip->addFromString($file, $text);
-        }
-        $zip->close();
-        $bytes = (string) file_get_contents($path);
-        unlink($path);
 
-        return response($bytes, 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"{$name}-oneroster.zip\""]);
+        return $form === 'csv'
+            ? response($reading->table($module), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""])
+            : response($reading->oneRoster($module), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"{$name}-oneroster.zip\""]);
     }
 
     /** Files hold names: they are not kept longer than it takes to look at them. */

@@ -20,7 +20,7 @@
             <p class="quiet mt-3">Is this not what you meant to hand in? @if (! $script->takesHandIns()) The assignment is closed; write to your module coordinator. @else <a href="{{ route('hand-in.show', $assignment) }}">Hand in another</a>@if (! $script->isPastDue()) until {{ Clock::shown($script->due_at) }}@endif. @endif</p>
         </div>
         <aside class="panel self-start">
-            <p @class(['font-bold', 'kelp' => $counts, 'signal' => ! $counts])>{{ $counts ? 'Handed in' : 'Kept; another attempt counts' }}{{ $handin->late ? ', late' : '' }}</p>
+            <p @class(['font-bold', 'kelp' => $counts, 'signal' => ! $counts])>{{ $counts ? 'Handed in'.($handin->late ? ', late' : '') : 'Kept; another attempt counts' }}</p>
             @if (! $counts && $handin->late)<p class="small mt-1">It came after the due time, and attempt {{ $script->currentHandin?->attempt }} was there already. <a href="{{ route('hand-in.show', $assignment) }}">Choose which counts</a></p>@endif
             <dl class="mt-2">
                 <dt class="quiet small">Received</dt><dd class="mb-2">{{ $handin->received_at->copy()->setTimezone(Clock::zone())->format('D j M Y H:i:s') }}</dd>
