@@ -23,36 +23,68 @@ final readonly class Alignment
     }
 
     /**
-     * @param  list<string>  $script  normalised words
-     * @param  list<string>  $source  normalised words
+     * @param  list<int|string>  $script  normalised words, or their numbers
+     * @param  list<int|string>  $source  likewise
      * @return list<Run>
      */
     public function runs(array $script, array $source, string $sourceName): array
     {
-        return $this->joined($this->pieces($script, $source), $sourceName);
+        return $this->joined($this->pieces(Grams::numbers($script), Grams::numbers($source)), $sourceName);
     }
 
     /**
-     * @param  list<string>  $script
-     * @param  list<string>  $source
+     * @param  list<int>  $script
+     * @param  list<int>  $source
      * @return list<Piece> in order, none overlapping another
      */
     private function pieces(array $script, array $source): array
     {
-        if (count($script) < $this->minWords || count($source) < $this->minWords) {
+        [$kept, $places] = $this->shared($script, $source);
+        if ($kept === []) {
             return [];
         }
-        $longest = (new SuffixAutomaton($source))->longestEndingAt($script);
+        $longest = (new SuffixAutomaton($kept))->longestEndingAt($script);
         $pieces = [];
         foreach ($longest as $i => [$length, $end]) {
             // Only where a run cannot be made longer by the next word does it end.
             if ($length < $this->minWords || ($longest[$i + 1][0] ?? 0) === $length + 1) {
                 continue;
             }
-            $pieces[] = new Piece($i + 1 - $length, $end - $length, $length);
+            $pieces[] = new Piece($i + 1 - $length, $places[$end - $length], $length);
         }
 
         return $this->apart($pieces);
+    }
+
+    /**
+     * The stretches of a source that could be part of a run, one after the other with something between that stands
+     * nowhere, and where each of their words stood. Most of a source shares nothing and need not be looked at again.
+     *
+     * @param  list<int>  $script
+     * @param  list<int>  $source
+     * @return array{list<int>, array<int, int>}
+     */
+    private function shared(array $script, array $source): array
+    {
+        $grams = array_fill_keys(Grams::of($script, $this->minWords), true);
+        $kept = $places = [];
+        $until = 0;
+        $nothing = -1;
+        foreach (Grams::of($source, $this->minWords) as $i => $gram) {
+            if (! isset($grams[$gram])) {
+                continue;
+            }
+            if ($i > $until && $kept !== []) {
+                $kept[] = $nothing--;
+            }
+            for ($n = max($i, $until); $n < $i + $this->minWords; $n++) {
+                $places[count($kept)] = $n;
+                $kept[] = $source[$n];
+            }
+            $until = $i + $this->minWords;
+        }
+
+        return [$kept, $places];
     }
 
     /**

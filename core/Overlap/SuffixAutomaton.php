@@ -27,7 +27,7 @@ final class SuffixAutomaton
     private array $firstEnd = [0];
 
     /**
-     * @param  list<string>  $words
+     * @param  list<int>  $words
      */
     public function __construct(array $words)
     {
@@ -41,7 +41,7 @@ final class SuffixAutomaton
      * For every place in another text: the longest run ending there that stands in this text too, and where it first
      * ends here.
      *
-     * @param  list<string>  $words
+     * @param  list<int>  $words
      * @return list<array{int, int}> length and end for each word
      */
     public function longestEndingAt(array $words): array
@@ -64,7 +64,7 @@ final class SuffixAutomaton
         return $found;
     }
 
-    private function append(int $last, string $word, int $end): int
+    private function append(int $last, int $word, int $end): int
     {
         $new = $this->state([], $this->length[$last] + 1, $end);
         $at = $last;

@@ -9,7 +9,8 @@ namespace YoungHarbor\Core\Overlap;
  * among equals, once.
  *
  * Two texts with a common run of at least window + k − 1 units share a fingerprint. Source: Schleimer, Wilkerson,
- * Aiken, "Winnowing: Local Algorithms for Document Fingerprinting", SIGMOD 2003.
+ * Aiken, "Winnowing: Local Algorithms for Document Fingerprinting", SIGMOD 2003. Grams of six words in windows of three
+ * find every run of eight words and are seldom shared by chance.
  */
 final readonly class Winnowing
 {
@@ -18,45 +19,44 @@ final readonly class Winnowing
      * @param  positive-int  $window  hashes in a window
      */
     public function __construct(
-        public int $k = 5,
-        public int $window = 4,
+        public int $k = 6,
+        public int $window = 3,
     ) {
     }
 
     /**
      * The fingerprints of a text. A text too short for a whole window still gives the smallest hash it has.
      *
-     * @param  list<string>  $words  normalised
+     * @param  list<int|string>  $words  normalised
+     * @param  array<int, true>  $skipped  grams that are not kept, such as those of the brief: two texts that both skip
+     *                                     them share a fingerprint wherever they share a run with a gram that is not skipped
      * @return list<Fingerprint>
      */
-    public function fingerprints(array $words): array
+    public function fingerprints(array $words, array $skipped = []): array
     {
-        $hashes = [];
-        for ($i = 0, $last = count($words) - $this->k; $i <= $last; $i++) {
-            $hashes[] = self::hash(array_slice($words, $i, $this->k));
-        }
-
-        return $this->select($hashes);
+        return $this->select(Grams::of(Grams::numbers($words), $this->k), $skipped);
     }
 
     /**
      * @param  list<int>  $hashes
+     * @param  array<int, true>  $skipped
      * @return list<Fingerprint>
      */
-    public function select(array $hashes): array
+    public function select(array $hashes, array $skipped = []): array
     {
         $selected = [];
         $kept = -1;
-        $windows = $hashes === [] ? 0 : max(1, count($hashes) - $this->window + 1);
+        $count = count($hashes);
+        $windows = $hashes === [] ? 0 : max(1, $count - $this->window + 1);
         for ($start = 0; $start < $windows; $start++) {
-            $end = min($start + $this->window, count($hashes));
-            $least = $start;
-            for ($i = $start + 1; $i < $end; $i++) {
-                if ($hashes[$i] <= $hashes[$least]) {
+            $end = min($start + $this->window, $count);
+            $least = null;
+            for ($i = $start; $i < $end; $i++) {
+                if (($least === null || $hashes[$i] <= $hashes[$least]) && ! isset($skipped[$hashes[$i]])) {
                     $least = $i;
                 }
             }
-            if ($least !== $kept) {
+            if ($least !== null && $least !== $kept) {
                 $kept = $least;
                 $selected[] = new Fingerprint($hashes[$least], $least);
             }
@@ -69,18 +69,5 @@ final readonly class Winnowing
     public function guarantee(): int
     {
         return $this->window + $this->k - 1;
-    }
-
-    /**
-     * A 63-bit hash of a gram: xxh3 with its top bit dropped, so that it is a positive integer everywhere.
-     *
-     * @param  list<string>  $gram
-     */
-    private static function hash(array $gram): int
-    {
-        /** @var array{1: int} $parts */
-        $parts = unpack('J', hash('xxh3', implode("\x1F", $gram), true));
-
-        return $parts[1] & PHP_INT_MAX;
     }
 }

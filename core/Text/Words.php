@@ -11,11 +11,17 @@ use YoungHarbor\Core\Input\InvalidInput;
  * The words of a text, in order.
  *
  * A word is a maximal run of letters, marks, digits and format characters, with apostrophes or hyphens inside it; a
- * hyphen at a line's end joins. Words are counted before normalising.
+ * hyphen at a line's end joins. Words are counted before normalising. In scripts that put no spaces between words (Han,
+ * kana, Thai, Lao, Khmer, Burmese, Tibetan) each letter with its marks counts as a word: where a word ends is not guessed.
  */
 final readonly class Words
 {
     private const RUN = '[\p{L}\p{M}\p{N}\p{Cf}]+';
+
+    /** Letters of scripts without spaces. */
+    private const SPACELESS = '[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}\p{Tibetan}]';
+
+    private const RUN_BESIDE = '(?:(?!(?='.self::SPACELESS.')\p{L})[\p{L}\p{M}\p{N}\p{Cf}])+';
 
     private const INSIDE = "(?:['’ʼ\\-‐‑]|[-‐]\\h*\\R\\h*)";
 
@@ -33,7 +39,10 @@ final readonly class Words
      */
     public static function of(string $text): self
     {
-        $found = preg_match_all('/'.self::RUN.'(?:'.self::INSIDE.self::RUN.')*+/u', $text, $matches, PREG_OFFSET_CAPTURE);
+        $pattern = preg_match('/'.self::SPACELESS.'/u', $text) === 1
+            ? '(?:(?='.self::SPACELESS.')\p{L}[\p{M}\p{Cf}]*+|'.self::RUN_BESIDE.'(?:'.self::INSIDE.self::RUN_BESIDE.')*+)'
+            : self::RUN.'(?:'.self::INSIDE.self::RUN.')*+';
+        $found = preg_match_all("/{$pattern}/u", $text, $matches, PREG_OFFSET_CAPTURE);
         if ($found === false) {
             throw InvalidInput::at('text', 'is not valid UTF-8');
         }

@@ -11,10 +11,11 @@ use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Bibliography;
-use YoungHarbor\Core\Overlap\Credit;
+use YoungHarbor\Core\Overlap\Choices;
+use YoungHarbor\Core\Overlap\Figures;
+use YoungHarbor\Core\Overlap\Grams;
 use YoungHarbor\Core\Overlap\Hiding;
 use YoungHarbor\Core\Overlap\Interval;
-use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Overlap\Report;
 use YoungHarbor\Core\Overlap\Run;
@@ -66,15 +67,16 @@ final class CheckOverlap extends Command
             throw new InvalidInput($faults);
         }
         $words = Words::of($text);
+        $numbers = Grams::numbers($words->normalForms());
         $runs = [];
-        foreach (array_diff_key($texts, array_flip((array) $this->option('exclude-source'))) as $name => $source) {
-            array_push($runs, ...$alignment->runs($words->normalForms(), Words::of($source)->normalForms(), (string) $name));
+        foreach ($texts as $name => $source) {
+            array_push($runs, ...$alignment->runs($numbers, Words::of($source)->normalForms(), (string) $name));
         }
         $quotations = Quotations::of($words);
-        $left = [...(in_array('quotes', $leaveOut, true) ? $quotations : []), ...(in_array('bibliography', $leaveOut, true) ? Bibliography::of($words) : [])];
-        usort($left, fn (Interval $a, Interval $b) => $a->from <=> $b->from);
-        $out = LeftOut::of($left);
-        $report = new Report($words->count() - $out->words(), $out->from(Credit::share($runs)));
+        $choices = new Choices(in_array('quotes', $leaveOut, true), in_array('bibliography', $leaveOut, true), sources: array_values(array_map(strval(...), (array) $this->option('exclude-source'))));
+        $figures = Figures::of($words->count(), [...$quotations, ...($choices->bibliography ? Bibliography::of($words) : [])], $runs, [], $choices);
+        $report = $figures->report;
+        $left = $figures->places;
 
         return [
             'words' => $words->count(), 'counted' => $report->counted, 'matched' => $report->matched(), 'share' => (string) $report->share(),

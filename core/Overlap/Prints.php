@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Overlap;
+
+/**
+ * What an index holds of a text: fingerprints that find identical runs, and looser ones that find wording that was
+ * changed here and there.
+ *
+ * Loose prints are triples of neighbouring long words (five letters or more; three in scripts other than Latin, where
+ * words are shorter), whatever stands between them, thinned out by winnowing. They are salted, so that both kinds live
+ * in one index without being taken for each other.
+ */
+final readonly class Prints
+{
+    /** So many loose prints in common make a text worth aligning. */
+    public const LOOSE_ENOUGH = 3;
+
+    private const LONG = 5;
+
+    private const LONG_ELSEWHERE = 3;
+
+    private const SALT = 0x5DEECE66D1CE4E5;
+
+    /**
+     * @param  list<int>  $same  each once
+     * @param  list<int>  $loose  each once
+     */
+    private function __construct(
+        public array $same,
+        public array $loose,
+    ) {
+    }
+
+    /**
+     * @param  list<string>  $words  normalised
+     * @param  list<list<string>>  $given  texts that were given, such as the brief: what stands in them is not kept
+     */
+    public static function of(array $words, array $given = []): self
+    {
+        $winnowing = new Winnowing;
+        $thinned = new Winnowing(1, 2);
+        $skipped = $skippedLoose = [];
+        foreach ($given as $text) {
+            $skipped += array_fill_keys(Grams::of(Grams::numbers($text), $winnowing->k), true);
+            $skippedLoose += array_fill_keys(self::triples($text), true);
+        }
+
+        return new self(self::hashes($winnowing->fingerprints($words, $skipped)), self::hashes($thinned->select(self::triples($words), $skippedLoose)));
+    }
+
+    /**
+     * Every hash that prints of these words could hold, whatever was skipped: for taking a text out of an index.
+     *
+     * @param  list<string>  $words
+     * @return list<int>
+     */
+    public static function possible(array $words): array
+    {
+        return array_keys(array_fill_keys([...Grams::of(Grams::numbers($words), (new Winnowing)->k), ...self::triples($words)], true));
+    }
+
+    /**
+     * @return list<int>
+     */
+    public function all(): array
+    {
+        return [...$this->same, ...$this->loose];
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<int>
+     */
+    private static function triples(array $words): array
+    {
+        $long = array_values(array_filter($words, fn (string $word) => strlen($word) >= self::LONG
+            && (mb_strlen($word) >= self::LONG || (mb_strlen($word) >= self::LONG_ELSEWHERE && preg_match('/\p{Latin}/u', $word) !== 1))));
+
+        return array_map(fn (int $hash) => $hash ^ self::SALT, Grams::of(Grams::numbers($long), 3));
+    }
+
+    /**
+     * @param  list<Fingerprint>  $prints
+     * @return list<int>
+     */
+    private static function hashes(array $prints): array
+    {
+        $hashes = [];
+        foreach ($prints as $print) {
+            $hashes[$print->hash] = true;
+        }
+
+        return array_keys($hashes);
+    }
+}
