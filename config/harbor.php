@@ -30,11 +30,14 @@ return [
     ],
 
     'overlap' => [
-        'min_words' => 8,
         'gap' => 2,
-        // Common practice: look from about 20 %, closely from about 30 %.
-        'look' => '20',
-        'look_closely' => '30',
+    ],
+
+    // A search service for the open web (docs/operations.md); none, and the choice is not offered.
+    'web' => [
+        'search' => env('HARBOR_WEB_SEARCH', ''),
+        'seconds' => 6,
+        'kilobytes' => 2048,
     ],
 
     'bands' => require __DIR__.'/harbor.bands.php',

@@ -13,4 +13,10 @@ enum ReportState: string
     case Running = 'running';
     case Ready = 'ready';
     case Failed = 'failed';
+    case Stopped = 'stopped';
+
+    public function isUnderWay(): bool
+    {
+        return $this === self::Waiting || $this === self::Running;
+    }
 }

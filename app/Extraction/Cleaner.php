@@ -158,6 +158,8 @@ final class Cleaner
 
         return match (true) {
             $node->nodeName === 'br' => "\n",
+            // A quotation set as a block stays one.
+            $node->nodeName === 'blockquote' => "\n\n".implode("\n\n", array_map(fn (string $paragraph) => '> '.trim($paragraph), array_filter(preg_split('/\n\s*\n/u', $text) ?: [], fn (string $paragraph) => trim($paragraph) !== '')))."\n\n",
             in_array($node->nodeName, self::BLOCKS, true) => "\n\n".$text."\n\n",
             default => $text,
         };

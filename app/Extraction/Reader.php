@@ -15,6 +15,7 @@ final class Reader
         private readonly Detector $detector,
         private readonly Child $child,
         private readonly Cleaner $cleaner,
+        private readonly HiddenText $hiddenText,
     ) {
     }
 
@@ -31,24 +32,29 @@ final class Reader
             default => $this->pandoc($path, $kind),
         };
         $notes = isset($pdf) ? $this->emptyPages($pdf) : [];
+        $hidden = [...array_map(fn (string $note) => ['kind' => HiddenText::PICTURE, 'note' => $note], $notes), ...$this->hiddenText->in($path, $kind)];
+        if (array_filter($hidden, fn (array $one) => isset($one['words'])) !== []) {
+            $notes[] = 'Some words in this file cannot be seen: they are white, far too small or marked as hidden. Markers are told. If that is not what you meant, choose all of your text, make it black and of one size, and hand in again.';
+        }
         $extension = strtolower(pathinfo($name, PATHINFO_EXTENSION));
         if (! $kind->goesAs($extension)) {
             $notes[] = "It is named .{$extension} but holds {$kind->label()}; it was read as that.";
         }
 
-        return $this->finished($kind, $this->cleaner->clean($html), $notes);
+        return $this->finished($kind, $this->cleaner->clean($html), $notes, $hidden);
     }
 
     /** Text that was typed into the page. */
     public function typed(string $text): Extracted
     {
-        return $this->finished(FileKind::Text, $this->cleaner->clean($this->paragraphs($text)), []);
+        return $this->finished(FileKind::Text, $this->cleaner->clean($this->paragraphs($text)), [], []);
     }
 
     /**
      * @param  list<string>  $notes
+     * @param  list<array{kind: string, words?: string, note?: string}>  $hidden
      */
-    private function finished(FileKind $kind, string $html, array $notes): Extracted
+    private function finished(FileKind $kind, string $html, array $notes, array $hidden): Extracted
     {
         $text = $this->cleaner->plain($html);
         $words = Words::of($text)->count();
@@ -61,7 +67,7 @@ final class Reader
             throw new Refusal('This file holds '.number_format($words).' words; at most '.number_format((int) config('harbor.extraction.words')).' are read. Hand in the text alone, without attachments or data.');
         }
 
-        return new Extracted($kind, $html, $text, $words, $notes);
+        return new Extracted($kind, $html, $text, $words, $notes, $hidden);
     }
 
     private function pandoc(string $path, FileKind $kind): string

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Screen\CompareHandin as Compare;
 use App\Enums\ReportState;
+use App\Enums\WebState;
 use App\Models\Handin;
 use App\Models\OverlapReport;
 use Illuminate\Bus\Queueable;
@@ -16,7 +17,7 @@ use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Throwable;
 
 /**
- * Compares one hand-in with the others of its assignment. May be run again at any time: it replaces what it found.
+ * Compares one hand-in with all it may share text with. May be run again at any time: it replaces what it found.
  */
 final class CompareHandin implements ShouldQueue
 {
@@ -28,10 +29,8 @@ final class CompareHandin implements ShouldQueue
 
     public int $timeout = 240;
 
-    public function __construct(
-        public readonly int $handinId,
-        public readonly bool $tellOthers = true,
-    ) {
+    public function __construct(public readonly int $handinId)
+    {
     }
 
     /**
@@ -48,8 +47,10 @@ final class CompareHandin implements ShouldQueue
         if ($handin === null) {
             return;
         }
-        foreach ($compare($handin, $this->tellOthers) as $other) {
-            self::dispatch($other, false);
+        if ($compare($handin)) {
+            self::dispatch($this->handinId);
+        } elseif (OverlapReport::query()->where('handin_id', $this->handinId)->where('state', ReportState::Ready)->where('web_state', WebState::Waiting)->exists()) {
+            SearchWeb::dispatch($this->handinId);
         }
     }
 

@@ -21,6 +21,7 @@ use YoungHarbor\Core\Marks\MarkRules;
 use YoungHarbor\Core\Moderation\Settlement as Rule;
 use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Overlap\Alignment;
+use YoungHarbor\Core\Overlap\Attention;
 use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Text\Words;
 
@@ -46,6 +47,15 @@ use YoungHarbor\Core\Text\Words;
  * @property OverlapSeen $overlap_seen
  * @property bool $formative feedback without a mark
  * @property int $overlap_min_words shortest run of words that screening shows
+ * @property string $overlap_look line to look at, percent
+ * @property string $overlap_look_closely
+ * @property bool $overlap_quotations left out, unless a report says otherwise
+ * @property bool $overlap_bibliography likewise
+ * @property bool $overlap_module compared with the module's other assignments
+ * @property bool $overlap_archive compared with the archive
+ * @property bool $overlap_web looked for in the open web
+ * @property bool $joins_archive
+ * @property bool $overlap_students students see the report of their own script after the due time
  * @property array<string, mixed>|null $late_rule
  * @property array<string, mixed>|null $length_rule
  * @property string|null $cap
@@ -81,7 +91,7 @@ final class Assignment extends Model
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime', 'results_out_at' => 'datetime', 'bands' => 'array',
-            'second_marking' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
+            'second_marking' => 'boolean', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
             'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }
@@ -125,9 +135,35 @@ final class Assignment extends Model
      */
     public function leftOut(array $words): LeftOut
     {
-        $given = array_values(array_filter([$this->brief, ...$this->templates->pluck('text')->all()], fn (mixed $text) => is_string($text) && $text !== ''));
+        return LeftOut::given($words, $this->givenWords(), new Alignment(max(1, $this->overlap_min_words), 0));
+    }
 
-        return LeftOut::given($words, array_map(fn (string $text) => Words::of($text)->normalForms(), $given), new Alignment(max(1, $this->overlap_min_words), 0));
+    /**
+     * @return list<list<string>> the words of the brief and of each template
+     */
+    public function givenWords(): array
+    {
+        return array_map(fn (string $text) => Words::of($text)->normalForms(), $this->givenTexts());
+    }
+
+    /** What comparing depends on: a report made with other settings has to be made again. */
+    public function overlapSettings(): string
+    {
+        return md5(json_encode([$this->overlap_min_words, $this->overlap_module, $this->overlap_archive, $this->joins_archive, $this->givenTexts()], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+    }
+
+    /** Where a share lies: past the line to look closely, past the line to look, or below both. */
+    public function attention(string $share): Attention
+    {
+        return Attention::of($share, $this->overlap_look, $this->overlap_look_closely);
+    }
+
+    /**
+     * @return list<string>
+     */
+    private function givenTexts(): array
+    {
+        return array_values(array_filter([$this->brief, ...$this->templates->pluck('text')->all()], fn (mixed $text) => is_string($text) && $text !== ''));
     }
 
     /** What happens to a settled mark before it is rounded. */

@@ -9,6 +9,10 @@ use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Overlap\Choices;
+use YoungHarbor\Core\Overlap\Figures;
+use YoungHarbor\Core\Overlap\Interval;
+use YoungHarbor\Core\Overlap\Matched;
 
 /**
  * A draft that a student had checked before handing in. Nobody else sees it and nothing is ever compared with it.
@@ -24,7 +28,8 @@ use Illuminate\Support\Carbon;
  * @property int $compared
  * @property int $to_compare
  * @property string|null $share
- * @property list<array{int, int}>|null $pieces
+ * @property array{words: int, places: list<array{string, int, int}>, matches: list<array{int, list<list<array{int, int, int}>>, list<list<array{int, int, int}>>}>}|null $found
+ * @property string|null $failure what could not be looked at
  * @property Carbon $created_at
  * @property-read Script $script
  */
@@ -36,7 +41,21 @@ final class DraftCheck extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'pieces' => 'array', 'state' => ReportState::class];
+        return ['notes' => 'array', 'found' => 'array', 'state' => ReportState::class];
+    }
+
+    /** Its figures, with what its assignment leaves out. */
+    public function figures(): Figures
+    {
+        $found = $this->found ?? ['words' => $this->words, 'places' => [], 'matches' => []];
+        $matched = array_map(fn (array $match) => Matched::kept(OverlapSource::nameOf($match[0]), $match[1], $match[2]), $found['matches']);
+        $assignment = $this->script->assignment;
+
+        return Figures::of(
+            $found['words'], array_map(fn (array $place) => new Interval($place[0], $place[1], $place[2]), $found['places']),
+            array_merge(...array_map(fn (Matched $one) => $one->runs, $matched)), array_merge(...array_map(fn (Matched $one) => $one->close, $matched)),
+            new Choices($assignment->overlap_quotations, $assignment->overlap_bibliography),
+        );
     }
 
     /**

@@ -31,6 +31,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $received_at
  * @property list<array{label: string, answer: string}>|null $declaration
  * @property list<array{place: string, fate: string, times: int}> $identity where its author was named in it
+ * @property list<array{kind: string, words?: string, note?: string}>|null $hidden white or tiny text, pages without text
  * @property string $seal of the receipt
  * @property-read Collection<int, HandinFile> $files
  * @property-read Script $script
@@ -45,7 +46,7 @@ final class Handin extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
+        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
     }
 
     /**

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\LeftOutBy;
 use App\Enums\ReportState;
+use App\Enums\WebState;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Overlap\Choices;
+use YoungHarbor\Core\Overlap\Interval;
 
 /**
  * How far the comparison of one hand-in is, and its figures when it is ready.
@@ -20,21 +24,39 @@ use Illuminate\Support\Carbon;
  * @property string|null $failure
  * @property int $compared
  * @property int $to_compare
+ * @property string|null $settings
+ * @property int $words
  * @property int $counted
- * @property int $left_out words of the brief and the templates
  * @property int $matched
  * @property string $share
+ * @property int $runs
+ * @property int $close_runs
+ * @property int $close_words
+ * @property int $sources
+ * @property int|null $largest_source_id
+ * @property int $largest_words
+ * @property list<array{string, int, int}>|null $places
+ * @property array<string, int>|null $left_out words by reason
+ * @property list<array{kind: string, from?: int, to?: int, note?: string}>|null $hiding
+ * @property WebState $web_state
+ * @property int $web_asked
+ * @property int $web_to_ask
+ * @property string|null $web_failure
  * @property Carbon|null $finished_at
  * @property-read Handin $handin
- * @property-read Collection<int, OverlapRun> $runs
+ * @property-read Collection<int, OverlapMatch> $matches
+ * @property-read Collection<int, OverlapChoice> $choices
+ * @property-read OverlapSource|null $largestSource
  */
 final class OverlapReport extends Model
 {
     protected $guarded = [];
 
+    protected $attributes = ['web_state' => 'off', 'state' => 'waiting'];
+
     protected function casts(): array
     {
-        return ['state' => ReportState::class, 'finished_at' => 'datetime'];
+        return ['state' => ReportState::class, 'web_state' => WebState::class, 'places' => 'array', 'left_out' => 'array', 'hiding' => 'array', 'finished_at' => 'datetime'];
     }
 
     /**
@@ -46,10 +68,56 @@ final class OverlapReport extends Model
     }
 
     /**
-     * @return HasMany<OverlapRun, $this>
+     * @return HasMany<OverlapMatch, $this>
      */
-    public function runs(): HasMany
+    public function matches(): HasMany
     {
-        return $this->hasMany(OverlapRun::class);
+        return $this->hasMany(OverlapMatch::class);
+    }
+
+    /**
+     * What its readers left out, in the order they did.
+     *
+     * @return HasMany<OverlapChoice, $this>
+     */
+    public function choices(): HasMany
+    {
+        return $this->hasMany(OverlapChoice::class)->orderBy('id');
+    }
+
+    /**
+     * @return BelongsTo<OverlapSource, $this>
+     */
+    public function largestSource(): BelongsTo
+    {
+        return $this->belongsTo(OverlapSource::class, 'largest_source_id');
+    }
+
+    /** What is left out of the figures: as the assignment says, and as its readers chose. */
+    public function toChoices(Assignment $assignment): Choices
+    {
+        $quotations = $assignment->overlap_quotations;
+        $bibliography = $assignment->overlap_bibliography;
+        $shortest = 0;
+        $sources = $passages = [];
+        foreach ($this->choices->whereNull('undone_at') as $choice) {
+            match ($choice->what) {
+                LeftOutBy::Quotations => $quotations = $choice->leave_out,
+                LeftOutBy::Bibliography => $bibliography = $choice->leave_out,
+                LeftOutBy::Short => $shortest = max(0, (int) $choice->from_word),
+                LeftOutBy::Source => $sources[] = OverlapSource::nameOf((int) $choice->overlap_source_id),
+                LeftOutBy::Passage => $passages[] = [(int) $choice->from_word, (int) $choice->to_word],
+            };
+        }
+
+        return new Choices($quotations, $bibliography, $shortest, $sources, $passages);
+    }
+
+    /**
+     * @return list<Interval>
+     */
+    public function intervals(): array
+    {
+        return array_map(fn (array $place) => new Interval($place[0], $place[1], $place[2]), $this->places ?? []);
     }
 }

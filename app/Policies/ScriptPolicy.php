@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Enums\OverlapSeen;
+use App\Enums\Role;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
@@ -27,6 +28,13 @@ final class ScriptPolicy
             OverlapSeen::After => $mark?->isDone() === true,
             OverlapSeen::Never => false,
         };
+    }
+
+    /** A student's own script, after its due time, when the assignment shows it; a draft is checked elsewhere. */
+    public function viewOwnOverlap(User $user, Script $script): bool
+    {
+        return $script->student_id === $user->id && $user->roleIn($script->assignment->module_id) === Role::Student
+            && $script->assignment->overlap_students && $script->isPastDue();
     }
 
     /** Both marks beside each other: never before both are in for someone who marks the script. */

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Logbook\Logbook;
+use App\Screening\DatabaseIndex;
+use App\Screening\Web\HttpWebSearch;
+use App\Screening\Web\WebSearch;
 use App\Support\Receipts;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
@@ -14,6 +17,7 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Validation\Rules\Password;
 use YoungHarbor\Core\Logbook\Chain;
+use YoungHarbor\Core\Overlap\SourceIndex;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -21,6 +25,8 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(Chain::class, fn () => new Chain(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')));
         $this->app->singleton(Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')));
+        $this->app->bind(SourceIndex::class, DatabaseIndex::class);
+        $this->app->bind(WebSearch::class, HttpWebSearch::class);
         $this->app->singleton(Logbook::class, fn (Application $app) => new Logbook(
             $app->make(Chain::class),
             config('harbor.files').'/logbook/head.json',

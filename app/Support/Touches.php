@@ -30,8 +30,15 @@ final class Touches
                 $said[] = ucfirst($words)." is dropped for all {$in} hand-ins; results that are out stay as they are.";
             }
         }
-        if ($before->overlap_min_words !== $after->overlap_min_words) {
-            $said[] = 'Overlap reports still show runs of '.$before->overlap_min_words.' words until they are compared again under Screen.';
+        if ($before->overlapSettings() !== $after->overlapSettings() || $before->overlap_web !== $after->overlap_web) {
+            $said[] = $in === 1 ? 'The one hand-in is compared again.' : "All {$in} hand-ins are compared again.";
+        } elseif ($before->overlap_quotations !== $after->overlap_quotations || $before->overlap_bibliography !== $after->overlap_bibliography) {
+            $said[] = 'The figures of all reports are worked out anew; what readers chose on a report stays.';
+        }
+        foreach (['joins_archive' => 'that work is kept for later cohorts to be compared with', 'overlap_web' => 'that the open web is asked'] as $column => $what) {
+            if (! $before->{$column} && $after->{$column}) {
+                $said[] = "Students are told {$what} where they hand in; the {$in} who have handed in were not told, so write to them.";
+            }
         }
         if ($before->brief !== $after->brief) {
             $said[] = "The {$in} who have handed in wrote to the brief as it was before.";

@@ -181,6 +181,16 @@ database_make() { # database_make NAME
 
 # --- the application's processes -------------------------------------------------------------------
 
+open_web_start() { # open_web_start LOG_FOLDER: the simulated open web, which screening asks
+    local port
+    port=$(free_port 2710) || fail "no free port for the simulated open web"
+    mkdir -p "$1"
+    in_background "$1/open-web.log" env PHP_CLI_SERVER_WORKERS=2 php -d opcache.enable_cli=1 -S "127.0.0.1:$port" services/open-web/index.php
+    wait_for_port "$port" 20 "the simulated open web"
+    export HARBOR_WEB_SEARCH="http://127.0.0.1:$port/search"
+    php -r 'file_get_contents($argv[1]);' "http://127.0.0.1:$port/behave?as=well"
+}
+
 application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail sink, worker, web server
     local web="$1" mail="$2" logs="$3"
     mkdir -p "$logs"

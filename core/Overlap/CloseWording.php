@@ -105,7 +105,7 @@ final readonly class CloseWording
                 if ($i - $a > self::REACH + self::SEED) {
                     break;
                 }
-                if ($a < $i && $b < $j && $j - $b <= self::REACH + self::SEED && abs(($i - $a) - ($j - $b)) <= self::DRIFT && $length[$m] + 1 > $length[$n]) {
+                if ($a < $i && $b < $j && $j - $b <= self::REACH + self::SEED && abs(($i - $a) - ($j - $b)) <= self::DRIFT && $length[$n] < $length[$m] + 1) {
                     $length[$n] = $length[$m] + 1;
                     $before[$n] = $m;
                 }

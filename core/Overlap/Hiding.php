@@ -45,6 +45,23 @@ final class Hiding
     }
 
     /**
+     * Where words that a file hides stand in its text; null when they do not stand there in a row.
+     */
+    public static function place(Words $words, string $hidden): ?Interval
+    {
+        $wanted = Words::of($hidden)->normalForms();
+        $count = count($wanted);
+        $normal = $words->normalForms();
+        for ($from = 0; $count > 0 && $from + $count <= count($normal); $from++) {
+            if ($normal[$from] === $wanted[0] && array_slice($normal, $from, $count) === $wanted) {
+                return new Interval('hidden', $from, $from + $count);
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @return list<Interval>
      */
     private static function words(Words $words): array

@@ -55,6 +55,7 @@ return new class extends Migration
             $table->dateTime('received_at');
             $table->json('declaration')->nullable()->comment('what was declared with it, questions and answers');
             $table->json('identity')->comment('where the author was named in it, and what became of that');
+            $table->json('hidden')->nullable()->comment('[kind, words or a note]: white or tiny text, pages without text');
             $table->char('seal', 64)->comment('of the receipt');
             $table->uuid('once')->nullable()->comment('made by the page, so that a request sent twice hands in once');
             $table->timestamps();
@@ -133,7 +134,8 @@ return new class extends Migration
             $table->unsignedInteger('compared')->default(0);
             $table->unsignedInteger('to_compare')->default(0);
             $table->decimal('share', 4, 1)->nullable();
-            $table->json('pieces')->nullable()->comment('words that also stand elsewhere, as [from, to) of its words; never where');
+            $table->json('found')->nullable()->comment('what it shares with which sources, their figures and places; no source learns of it');
+            $table->string('failure', 300)->nullable();
             $table->timestamps();
             $table->index(['script_id', 'student_id']);
         });

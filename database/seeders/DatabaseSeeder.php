@@ -24,9 +24,13 @@ use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\RecordReading;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
+use App\Actions\Screen\AddToArchive;
 use App\Actions\Screen\CompareDraft;
 use App\Actions\Screen\CompareHandin;
+use App\Actions\Screen\RecordConversation;
+use App\Actions\Screen\SearchWeb;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Enums\Found;
 use App\Enums\HandInBy;
 use App\Enums\OverlapSeen;
 use App\Enums\Role;
@@ -57,6 +61,7 @@ use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
 use YoungHarbor\Core\Standing;
+use ZipArchive;
 
 /**
  * The demo: Merrow Coast College, HT210. Everything goes through the same actions as in the running application, at
@@ -90,6 +95,7 @@ final class DatabaseSeeder extends Seeder
         try {
             $this->people();
             $rubrics = $this->rubrics();
+            $this->archive();
             $this->practice($rubrics['commentary']);
             $essay = $this->essay($rubrics['essay']);
             $next = $this->open($rubrics['essay']);
@@ -97,6 +103,7 @@ final class DatabaseSeeder extends Seeder
             $this->proposeOne($essay);
             $this->planned($rubrics['walk']);
             $this->early($next);
+            $this->judged($essay);
         } finally {
             Carbon::setTestNow();
             Auth::forgetUser();
@@ -187,7 +194,7 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
-            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED,
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'joins_archive' => true,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => true, 'closures' => false],
         ], -35);
         $handins = require database_path('demo/handins.php');
@@ -200,7 +207,7 @@ final class DatabaseSeeder extends Seeder
             $student = $this->students[$in['who']];
             $this->at(-9, 12, $student, $in['minute']);
             Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
-            app(TakeHandIn::class)($assignment, $student, [$this->file($in['essay'], $in['as'])], $this->declared($n));
+            app(TakeHandIn::class)($assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')], $this->declared($n));
         }
         $this->screen($assignment);
         $this->at(-7, as: $this->coordinator);
@@ -284,7 +291,7 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: After the water', 'rubric_version_id' => $rubric->id,
             'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
-            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED,
+            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'overlap_students' => true,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
         ], -3);
         $this->template($assignment, 'source sheet.txt', "The source, and where it is:\nWho made it, when, for whom:\nWhat it counts or draws:\nWhat it leaves out:\n");
@@ -327,11 +334,37 @@ final class DatabaseSeeder extends Seeder
         return $assignment->refresh();
     }
 
+    /** Texts of earlier years, as a coordinator adds them. */
+    private function archive(): void
+    {
+        $this->at(-48, as: $this->coordinator);
+        foreach (['2024' => 'Essay: Trades of the shore', '2023' => 'Essay: Lights, bells and tides'] as $year => $title) {
+            $files = array_map(fn (string $path) => new UploadedFile($path, basename($path), null, null, true), glob(database_path("demo/archive/{$year}-*.md")) ?: []);
+            app(AddToArchive::class)($this->module, $files, $title, $year.'/'.((int) $year - 1999), $this->coordinator);
+        }
+    }
+
+    /** What people made of what screening showed: something left out, something written in the record. */
+    private function judged(Assignment $essay): void
+    {
+        $script = fn (string $who): Script => Script::query()->where('assignment_id', $essay->id)->where('student_id', $this->students[$who]->id)->with('currentHandin.report')->sole();
+        $this->at(-4, 10, $this->coordinator);
+        app(RecordConversation::class)($script('bo.li'), Found::Talk, 'Nearly the whole text also stands in another hand-in, with single words changed. I do not know who wrote it first. I will see both, one after the other, and ask each to take me through the second section and its sources.', 1, true, $this->coordinator);
+        $this->at(-4, 11, $this->coordinator);
+        $weir = $script('mateus.araujo');
+        app(RecordConversation::class)($weir, Found::Attributed, 'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.', null, false, $this->coordinator);
+    }
+
     private function screen(Assignment $assignment): void
     {
         $handins = Handin::query()->whereIn('id', $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id'))->get();
-        foreach ([true, false] as $indexing) {
-            $handins->each(fn (Handin $handin) => app(CompareHandin::class)($handin, $indexing));
+        foreach ($handins as $handin) {
+            app(CompareHandin::class)($handin);
+        }
+        if ($assignment->overlap_web) {
+            foreach ($handins as $handin) {
+                app(SearchWeb::class)($handin->report()->sole());
+            }
         }
     }
 
@@ -390,7 +423,7 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    private function file(string $essay, string $format, string $author = ''): UploadedFile
+    private function file(string $essay, string $format, string $author = '', string $white = ''): UploadedFile
     {
         $source = database_path("demo/essays/{$essay}.md");
         $ready = database_path("demo/essays/{$essay}.{$format}");
@@ -399,8 +432,19 @@ final class DatabaseSeeder extends Seeder
         }
         $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
         (new Process(['pandoc', '--standalone', '--metadata=title: ', ...($author === '' ? [] : ["--metadata=author:{$author}"]), '-o', $made, $source]))->mustRun();
+        $white === '' || $this->whiteLine($made, $white);
 
         return new UploadedFile($made, "{$essay}.{$format}", null, null, true);
+    }
+
+    /** Puts a paragraph in white letters at the end of a .docx. */
+    private function whiteLine(string $path, string $words): void
+    {
+        $zip = new ZipArchive;
+        $zip->open($path);
+        $xml = (string) $zip->getFromName('word/document.xml');
+        $zip->addFromString('word/document.xml', (string) preg_replace('~(<w:sectPr\b|</w:body>)~', '<w:p><w:r><w:rPr><w:color w:val="FFFFFF"/></w:rPr><w:t>'.htmlspecialchars($words, ENT_XML1).'</w:t></w:r></w:p>$1', $xml, 1));
+        $zip->close();
     }
 
     private function day(int $days, int $hour = 9): Carbon

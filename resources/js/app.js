@@ -4,6 +4,7 @@ import { startReading } from './reading.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
 import { startSheet } from './sheet.js';
+import { startThreads } from './threads.js';
 import { startUploads } from './uploads.js';
 
 // Pages hold marks: no page is kept for going back, and nothing is evaluated.
@@ -62,3 +63,4 @@ startReading();
 document.querySelectorAll('[data-rails]').forEach((form) => startRails(form, '.criterion'));
 startSheet(htmx);
 startUploads();
+startThreads();

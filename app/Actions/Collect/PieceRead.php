@@ -15,6 +15,7 @@ final readonly class PieceRead
      * @param  string  $bytes  as it came in
      * @param  string  $html  sanitised, its authors masked
      * @param  list<string>  $notes
+     * @param  list<array{kind: string, words?: string, note?: string}>  $hidden
      * @param  array{string, FileKind}|null  $clean  the copy staff get
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class PieceRead
         public array $notes,
         public ?array $clean = null,
         public ?string $link = null,
+        public array $hidden = [],
     ) {
     }
 }

@@ -56,7 +56,7 @@ final class ReadWork
             $text .= ($n === 0 ? '' : "\n\n").$piece->text;
         }
 
-        return new WorkRead($pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)), $notes, $findings->all());
+        return new WorkRead($pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)), $notes, $findings->all(), array_merge(...array_map(fn (PieceRead $piece) => $piece->hidden, $pieces)));
     }
 
     /**
@@ -126,7 +126,17 @@ final class ReadWork
             $work instanceof UploadedFile && $mask->namesFile($name) && $findings->add('name of the file', Findings::TAKEN_OUT);
         }
 
-        return new PieceRead($name, $read->kind, $bytes, $html, $this->cleaner->plain($html), $read->words, $read->notes, $this->cleanCopy->of($bytes, $read->kind, $html, $masks, $findings));
+        return new PieceRead($name, $read->kind, $bytes, $html, $this->cleaner->plain($html), $read->words, $read->notes, $this->cleanCopy->of($bytes, $read->kind, $html, $masks, $findings), hidden: $this->masked($read->hidden, $masks));
+    }
+
+    /**
+     * @param  list<array{kind: string, words?: string, note?: string}>  $hidden
+     * @param  list<Mask>  $masks
+     * @return list<array{kind: string, words?: string, note?: string}>
+     */
+    private function masked(array $hidden, array $masks): array
+    {
+        return array_map(fn (array $one) => isset($one['words']) ? ['words' => array_reduce($masks, fn (string $words, Mask $mask) => $mask->hide($words), $one['words'])] + $one : $one, $hidden);
     }
 
     /**

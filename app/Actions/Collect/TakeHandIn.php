@@ -137,7 +137,7 @@ final class TakeHandIn
             'handed_in_by' => $by->id,
             'bytes' => array_sum(array_map(fn (PieceRead $piece) => strlen($piece->bytes), $work->pieces)),
             'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
-            'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity,
+            'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
             'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'once' => $once,
         ]);
         $files = array_map(fn (PieceRead $piece, int $n) => $handin->files()->make([

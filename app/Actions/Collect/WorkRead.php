@@ -15,6 +15,7 @@ final readonly class WorkRead
      * @param  string  $text  its authors masked
      * @param  list<string>  $notes
      * @param  list<array{place: string, fate: string, times: int}>  $identity  where its authors were named
+     * @param  list<array{kind: string, words?: string, note?: string}>  $hidden  what a reader of the files does not see
      */
     public function __construct(
         public array $pieces,
@@ -23,6 +24,7 @@ final readonly class WorkRead
         public int $words,
         public array $notes,
         public array $identity,
+        public array $hidden = [],
     ) {
     }
 }

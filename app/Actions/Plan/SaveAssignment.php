@@ -7,7 +7,9 @@ namespace App\Actions\Plan;
 use App\Actions\Collect\ExpectScripts;
 use App\Actions\Collect\SetDueTimes;
 use App\Actions\Collect\SetGroups;
+use App\Actions\Screen\RerunScreening;
 use App\Exceptions\Refused;
+use App\Jobs\RecountReports;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Models\Module;
@@ -22,6 +24,7 @@ final class SaveAssignment
         private readonly Logbook $logbook,
         private readonly SetDueTimes $setDueTimes,
         private readonly ExpectScripts $expectScripts,
+        private readonly RerunScreening $rerun,
     ) {
     }
 
@@ -60,10 +63,25 @@ final class SaveAssignment
                     $details['no longer late'] = ($this->setDueTimes)($stored);
                 }
                 $this->logbook->write('changed an assignment', $stored->title, $details, $module, $stored);
+                $this->screenAgain($stored, $changed);
             }
 
             return $stored;
         });
+    }
+
+    /**
+     * Reports follow the settings: compared again when what is compared changes, worked out anew when only what counts does.
+     *
+     * @param  list<string>  $changed
+     */
+    private function screenAgain(Assignment $stored, array $changed): void
+    {
+        if (array_intersect($changed, ['overlap_min_words', 'overlap_module', 'overlap_archive', 'overlap_web', 'joins_archive', 'brief']) !== []) {
+            $this->rerun->whenHandedIn($stored);
+        } elseif (array_intersect($changed, ['overlap_quotations', 'overlap_bibliography']) !== []) {
+            RecountReports::dispatch($stored->id)->afterCommit();
+        }
     }
 
     /**

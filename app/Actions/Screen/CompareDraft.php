@@ -6,66 +6,63 @@ namespace App\Actions\Screen;
 
 use App\Enums\ReportState;
 use App\Models\DraftCheck;
-use App\Models\Handin;
-use Illuminate\Database\Query\JoinClause;
-use Illuminate\Support\Facades\DB;
+use App\Models\OverlapSource;
+use App\Screening\Candidates;
+use App\Screening\Web\WebFinder;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Credit;
-use YoungHarbor\Core\Overlap\Piece;
-use YoungHarbor\Core\Overlap\Report;
-use YoungHarbor\Core\Overlap\Run;
-use YoungHarbor\Core\Overlap\Winnowing;
+use YoungHarbor\Core\Overlap\Bibliography;
+use YoungHarbor\Core\Overlap\Comparison;
+use YoungHarbor\Core\Overlap\Interval;
+use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Text\Words;
 
 /**
- * Compares a draft with the hand-ins of its assignment, its own student's and group's left out. Nothing of the draft is
- * put into the index, and what is kept says which of its words stand elsewhere, not where.
+ * Compares a draft as a hand-in of its assignment is compared. Nothing of the draft is put where others could be
+ * compared with it, and no report learns of it.
  */
 final class CompareDraft
 {
-    private const HASHES = 500;
+    public function __construct(
+        private readonly Candidates $candidates,
+        private readonly WebFinder $finder,
+    ) {
+    }
 
     public function __invoke(DraftCheck $draft): void
     {
-        $words = Words::of($draft->text)->normalForms();
-        $candidates = $this->candidates($draft, $words);
+        $words = Words::of($draft->text);
+        $assignment = $draft->script->assignment;
+        $candidates = $this->candidates->of($draft->script, $words);
         $draft->update(['state' => ReportState::Running, 'compared' => 0, 'to_compare' => count($candidates)]);
-        $alignment = new Alignment($draft->script->assignment->overlap_min_words, (int) config('harbor.overlap.gap'));
-        $runs = [];
-        foreach ($candidates as $n => $id) {
-            array_push($runs, ...$alignment->runs($words, Words::of((string) Handin::query()->whereKey($id)->value('text'))->normalForms(), sprintf('%012d', $id)));
+        $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
+        $given = array_map(fn (array $interval) => new Interval('given', $interval[0], $interval[1]), $assignment->leftOut($words->normalForms())->intervals);
+        $places = [...$given, ...Quotations::of($words), ...Bibliography::of($words)];
+        $found = [];
+        foreach (array_keys($candidates) as $n => $id) {
+            $found[] = $this->matched($comparison, $id, $candidates[$id]);
             $draft->update(['compared' => $n + 1]);
         }
-        $leftOut = $draft->script->assignment->leftOut($words);
-        $report = new Report(count($words) - $leftOut->words(), $leftOut->from(Credit::share($runs)));
-        $pieces = array_merge([], ...array_map(fn (Run $run) => array_map(fn (Piece $piece) => [$piece->from, $piece->to()], $run->pieces), $report->runs));
-        sort($pieces);
-        $draft->update(['state' => ReportState::Ready, 'share' => (string) $report->share(), 'pieces' => $pieces]);
-    }
-
-    /**
-     * @param  list<string>  $words
-     * @return list<int> hand-ins that share a fingerprint
-     */
-    private function candidates(DraftCheck $draft, array $words): array
-    {
-        $script = $draft->script;
-        $hashes = [];
-        foreach ((new Winnowing)->fingerprints($words) as $print) {
-            $hashes[$print->hash] = true;
-        }
-        $found = [];
-        foreach (array_chunk(array_keys($hashes), self::HASHES) as $chunk) {
-            $ids = DB::table('overlap_prints')->join('scripts', fn (JoinClause $join) => $join->on('scripts.current_handin_id', '=', 'overlap_prints.handin_id'))
-                ->where('overlap_prints.assignment_id', $script->assignment_id)->whereIn('hash', $chunk)->where('scripts.id', '<>', $script->id)
-                ->when($script->group_name, fn ($query, string $group) => $query->where(fn ($query) => $query->whereNull('scripts.group_name')->orWhere('scripts.group_name', '<>', $group)))
-                ->distinct()->pluck('overlap_prints.handin_id');
-            foreach ($ids as $id) {
-                $found[(int) $id] = true;
+        $failure = null;
+        if ($assignment->overlap_web) {
+            $outcome = $this->finder->find($words, $places, fn (): bool => true);
+            $failure = $outcome->failure;
+            foreach ($outcome->sources as $id) {
+                $found[] = $this->matched($comparison, $id, true);
             }
         }
-        ksort($found);
+        $found = array_values(array_filter($found, fn (Matched $one) => ! $one->isEmpty()));
+        $draft->found = [
+            'words' => $words->count(), 'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places),
+            'matches' => array_map(fn (Matched $one) => [(int) $one->source, Matched::keep($one->runs), Matched::keep($one->close)], $found),
+        ];
+        $draft->fill(['state' => ReportState::Ready, 'failure' => $failure, 'share' => (string) $draft->figures()->report->share()])->save();
+    }
 
-        return array_keys($found);
+    private function matched(Comparison $comparison, int $id, bool $close): Matched
+    {
+        $source = OverlapSource::query()->findOrFail($id);
+
+        return $comparison->with($source->unpacked(), $source->name(), $close);
     }
 }

@@ -5,141 +5,204 @@ declare(strict_types=1);
 namespace App\Actions\Screen;
 
 use App\Enums\ReportState;
+use App\Enums\SourceKind;
+use App\Enums\WebState;
+use App\Models\Assignment;
 use App\Models\Handin;
+use App\Models\OverlapMatch;
 use App\Models\OverlapReport;
-use App\Models\OverlapRun;
-use App\Models\Script;
-use Illuminate\Database\Query\JoinClause;
-use Illuminate\Support\Collection;
+use App\Models\OverlapSource;
+use App\Screening\Candidates;
+use App\Screening\Figured;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Credit;
-use YoungHarbor\Core\Overlap\Piece;
-use YoungHarbor\Core\Overlap\Report;
-use YoungHarbor\Core\Overlap\Run;
-use YoungHarbor\Core\Overlap\Winnowing;
+use YoungHarbor\Core\Overlap\Bibliography;
+use YoungHarbor\Core\Overlap\Comparison;
+use YoungHarbor\Core\Overlap\Hiding;
+use YoungHarbor\Core\Overlap\Interval;
+use YoungHarbor\Core\Overlap\LeftOut;
+use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Text\Words;
 
 /**
- * Compares one hand-in with the current hand-ins of the same assignment: candidates by shared fingerprints, then exact
- * alignment of each, then credit of every matched word to one source. Only attempts that count are compared.
+ * Compares one hand-in with all it may share text with: candidates by shared prints, then exact alignment of each. What
+ * is found is kept source by source; the reports of the hand-ins it shares text with learn of it in the same step.
+ *
+ * It may be run again at any time, and by a second worker: what it found before is replaced, and what another worker
+ * adds meanwhile stays.
  */
 final class CompareHandin
 {
-    /** Progress is written this often, in compared scripts. */
+    /** Progress is written this often, in compared texts; a stop is noticed then. */
     private const STEP = 10;
 
+    public function __construct(
+        private readonly ShelveHandin $shelve,
+        private readonly Candidates $candidates,
+    ) {
+    }
+
     /**
-     * @param  bool  $indexing  whether this hand-in is new, so that those it shares text with have to be compared again
-     * @return list<int> hand-ins whose own reports have to learn of this one
+     * @return bool whether it has to be compared once more, since the settings changed meanwhile
      */
-    public function __invoke(Handin $handin, bool $indexing): array
+    public function __invoke(Handin $handin): bool
     {
         $script = $handin->script;
-        $report = OverlapReport::query()->firstOrCreate(['handin_id' => $handin->id]);
         if ($script->current_handin_id !== $handin->id) {
             // Replaced meanwhile: a later attempt is compared in its place.
-            $report->delete();
+            $this->shelve->takeOff([$handin->id]);
 
-            return [];
+            return false;
         }
+        $report = OverlapReport::query()->firstOrCreate(['handin_id' => $handin->id]);
+        if ($report->state === ReportState::Stopped) {
+            return false;
+        }
+        $assignment = $script->assignment;
+        $settings = $assignment->overlapSettings();
         $report->update(['state' => ReportState::Running, 'failure' => null, 'compared' => 0, 'to_compare' => 0]);
-        $words = Words::of($handin->text)->normalForms();
-        $outdated = $indexing ? $this->index($handin, $script, $words) : [];
-        $candidates = $this->candidates($handin, $script->assignment_id, $script->group_name);
-        $report->update(['to_compare' => $candidates->count()]);
-        $runs = $this->runs($words, $candidates, $report, $script->assignment->overlap_min_words);
-        $leftOut = $script->assignment->leftOut($words);
-        $this->store($report, new Report(count($words) - $leftOut->words(), $leftOut->from(Credit::share($runs))), $leftOut->words());
+        $words = Words::of($handin->text);
+        ($this->shelve)($handin, $script, $words);
+        $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))->pluck('overlap_source_id')->all();
+        $places = $this->places($words, $assignment);
+        $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
+        $found = $this->found($report, $this->candidates->of($script, $words), $comparison, $handin, self::given($places));
+        if ($found === null) {
+            return false;
+        }
 
-        return $indexing ? array_values(array_unique([...$outdated, ...$candidates->all()])) : [];
+        return $this->store($report, $found, $before, $words, $places, $this->hiding($handin, $words, $places), $settings);
     }
 
     /**
-     * @param  list<string>  $words
-     * @return list<int> current hand-ins whose reports named an earlier attempt of this script
+     * @param  array<int, bool>  $candidates  source ids, and whether close wording is looked for in each
+     * @return list<int>|null sources with something in common; null when it was stopped
      */
-    private function index(Handin $handin, Script $script, array $words): array
+    private function found(OverlapReport $report, array $candidates, Comparison $comparison, Handin $handin, LeftOut $given): ?array
     {
-        $earlier = Handin::query()->where('script_id', $script->id)->whereKeyNot($handin->id)->pluck('id')->all();
-        $hashes = [];
-        foreach ((new Winnowing)->fingerprints($words) as $print) {
-            $hashes[$print->hash] = true;
+        $report->update(['to_compare' => count($candidates)]);
+        $own = (int) OverlapSource::query()->where('kind', SourceKind::Handin)->where('handin_id', $handin->id)->value('id');
+        $found = [];
+        $compared = 0;
+        foreach (array_chunk($candidates, self::STEP, true) as $chunk) {
+            foreach (OverlapSource::query()->whereKey(array_keys($chunk))->whereNull('taken_out_at')->get() as $source) {
+                $numbers = $source->unpacked();
+                $matched = $comparison->with($numbers, $source->name(), $chunk[$source->id]);
+                if (! $matched->isEmpty()) {
+                    $found[] = $source->id;
+                    self::keep($report->id, $source->id, $matched, $given);
+                }
+                if ($source->kind === SourceKind::Handin && $source->handin_id !== null) {
+                    $this->tell($source->handin_id, $own, $matched->isEmpty() ? $matched : $comparison->mirrored($numbers, $matched, OverlapSource::nameOf($own)));
+                }
+            }
+            $compared += count($chunk);
+            if (! $this->goesOn($report, $compared)) {
+                return null;
+            }
         }
-        $outdated = OverlapRun::query()->whereIn('source_handin_id', $earlier)
-            ->join('overlap_reports', 'overlap_reports.id', '=', 'overlap_runs.overlap_report_id')
-            ->distinct()->pluck('overlap_reports.handin_id')->map(fn ($id) => (int) $id)->all();
-        DB::transaction(function () use ($handin, $script, $earlier, $hashes): void {
-            DB::table('overlap_prints')->whereIn('handin_id', [$handin->id, ...$earlier])->delete();
-            OverlapReport::query()->whereIn('handin_id', $earlier)->delete();
-            foreach (array_chunk(array_keys($hashes), 1000) as $chunk) {
-                DB::table('overlap_prints')->insert(array_map(fn (int $hash) => [
-                    'assignment_id' => $script->assignment_id, 'handin_id' => $handin->id, 'hash' => $hash,
-                ], $chunk));
+
+        return $found;
+    }
+
+    /** Writes how far it is, unless someone has stopped it. */
+    private function goesOn(OverlapReport $report, int $compared): bool
+    {
+        return OverlapReport::query()->whereKey($report->id)->where('state', ReportState::Running)->update(['compared' => $compared, 'updated_at' => now()]) === 1
+            || OverlapReport::query()->whereKey($report->id)->where('state', ReportState::Running)->exists();
+    }
+
+    public static function keep(int $reportId, int $sourceId, Matched $matched, LeftOut $given): void
+    {
+        OverlapMatch::query()->upsert([[
+            'overlap_report_id' => $reportId, 'overlap_source_id' => $sourceId, 'words' => $matched->words($given), 'close_words' => $matched->closeWords($given),
+            'runs' => json_encode(Matched::keep($matched->runs), JSON_THROW_ON_ERROR), 'close' => json_encode(Matched::keep($matched->close), JSON_THROW_ON_ERROR),
+        ]], ['overlap_report_id', 'overlap_source_id'], ['words', 'close_words', 'runs', 'close']);
+    }
+
+    /**
+     * @param  list<Interval>  $places
+     */
+    public static function given(array $places): LeftOut
+    {
+        return LeftOut::of(array_values(array_filter($places, fn (Interval $place) => $place->why === 'given')));
+    }
+
+    /** Lets another hand-in's report know, if it is past the point where it would find this one by itself. */
+    private function tell(int $handinId, int $own, Matched $matched): void
+    {
+        DB::transaction(function () use ($handinId, $own, $matched): void {
+            $report = OverlapReport::query()->where('handin_id', $handinId)->lockForUpdate()->first();
+            if ($report === null || $report->state === ReportState::Waiting) {
+                return;
+            }
+            $had = $report->matches()->where('overlap_source_id', $own)->exists();
+            if ($matched->isEmpty()) {
+                $report->matches()->where('overlap_source_id', $own)->delete();
+            } else {
+                self::keep($report->id, $own, $matched, self::given($report->intervals()));
+            }
+            if ($report->state === ReportState::Ready && ($had || ! $matched->isEmpty())) {
+                $report->update(Figured::columns(Figured::of($report)));
             }
         });
-
-        return array_values($outdated);
     }
 
     /**
-     * @return Collection<int, int> hand-ins of other scripts that share at least one fingerprint
+     * @return list<Interval> passages that were given, quotations, the bibliography
      */
-    private function candidates(Handin $handin, int $assignmentId, ?string $group): Collection
+    private function places(Words $words, Assignment $assignment): array
     {
-        return DB::table('overlap_prints as mine')
-            ->join('overlap_prints as other', fn (JoinClause $join) => $join
-                ->on('other.assignment_id', '=', 'mine.assignment_id')
-                ->on('other.hash', '=', 'mine.hash')
-                ->on('other.handin_id', '!=', 'mine.handin_id'))
-            ->join('scripts', 'scripts.current_handin_id', '=', 'other.handin_id')
-            // What a group handed in together is no overlap.
-            ->when($group, fn ($query) => $query->where(fn ($query) => $query->whereNull('scripts.group_name')->orWhere('scripts.group_name', '<>', $group)))
-            ->where('mine.handin_id', $handin->id)
-            ->where('mine.assignment_id', $assignmentId)
-            ->distinct()->orderBy('other.handin_id')->pluck('other.handin_id')->map(fn ($id) => (int) $id);
+        $given = array_map(fn (array $interval) => new Interval('given', $interval[0], $interval[1]), $assignment->leftOut($words->normalForms())->intervals);
+
+        return [...$given, ...Quotations::of($words), ...Bibliography::of($words)];
     }
 
     /**
-     * @param  list<string>  $words
-     * @param  Collection<int, int>  $candidates
-     * @return list<Run> sources are named by their hand-in's id, so that ties fall the same way each time
+     * @param  list<Interval>  $places
+     * @return list<array{kind: string, from?: int, to?: int, note?: string}>
      */
-    private function runs(array $words, Collection $candidates, OverlapReport $report, int $leastWords): array
+    private function hiding(Handin $handin, Words $words, array $places): array
     {
-        $alignment = new Alignment($leastWords, (int) config('harbor.overlap.gap'));
-        $runs = [];
-        foreach ($candidates as $n => $id) {
-            $source = Words::of((string) Handin::query()->whereKey($id)->value('text'))->normalForms();
-            array_push($runs, ...$alignment->runs($words, $source, sprintf('%012d', $id)));
-            if (($n + 1) % self::STEP === 0) {
-                $report->update(['compared' => $n + 1]);
-            }
-        }
+        $quotations = array_values(array_filter($places, fn (Interval $place) => $place->why === 'quotation'));
+        $inText = array_map(fn (Interval $one) => ['kind' => $one->why, 'from' => $one->from, 'to' => $one->to], Hiding::of($words, $quotations));
+        $inFile = array_map(function (array $one) use ($words): array {
+            $place = isset($one['words']) ? Hiding::place($words, (string) $one['words']) : null;
 
-        return $runs;
+            return ['kind' => (string) $one['kind'], ...($place === null ? [] : ['from' => $place->from, 'to' => $place->to]), ...(isset($one['note']) ? ['note' => (string) $one['note']] : [])];
+        }, $handin->hidden ?? []);
+
+        return [...$inText, ...$inFile];
     }
 
-    private function store(OverlapReport $report, Report $found, int $leftOut): void
+    /**
+     * @param  list<int>  $found
+     * @param  array<array-key, int>  $before  sources it had something in common with when it was begun
+     * @param  list<Interval>  $places
+     * @param  list<array{kind: string, from?: int, to?: int, note?: string}>  $hiding
+     */
+    private function store(OverlapReport $report, array $found, array $before, Words $words, array $places, array $hiding, string $settings): bool
     {
-        DB::transaction(function () use ($report, $found, $leftOut): void {
-            OverlapReport::query()->lockForUpdate()->find($report->id);
-            $report->runs()->delete();
-            foreach ($found->runs as $run) {
-                $report->runs()->create([
-                    'source_handin_id' => (int) $run->source,
-                    'from_word' => $run->from(),
-                    'to_word' => $run->to(),
-                    'source_from' => $run->sourceFrom(),
-                    'source_to' => $run->sourceTo(),
-                    'words' => $run->words(),
-                    'pieces' => array_map(fn (Piece $piece) => [$piece->from, $piece->sourceFrom, $piece->length], $run->pieces),
-                ]);
+        return DB::transaction(function () use ($report, $found, $before, $words, $places, $hiding, $settings): bool {
+            $stored = OverlapReport::query()->lockForUpdate()->find($report->id);
+            if ($stored === null || $stored->state === ReportState::Stopped) {
+                return false;
             }
-            $report->update([
-                'state' => ReportState::Ready, 'compared' => $report->to_compare, 'counted' => $found->counted, 'left_out' => $leftOut,
-                'matched' => $found->matched(), 'share' => (string) $found->share(), 'finished_at' => now(),
-            ]);
+            $stored->matches()->whereIn('overlap_source_id', array_diff($before, $found))->delete();
+            $assignment = Assignment::query()->findOrFail($stored->handin->script->assignment_id);
+            $stored->fill(['words' => $words->count(), 'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places), 'hiding' => $hiding, 'settings' => $settings]);
+            $changed = $assignment->overlapSettings() !== $settings;
+            $stored->fill([
+                ...Figured::columns(Figured::of($stored)), 'state' => $changed ? ReportState::Waiting : ReportState::Ready, 'compared' => $stored->to_compare, 'finished_at' => now(),
+                'web_state' => match (true) {
+                    ! $assignment->overlap_web => WebState::Off,
+                    $stored->web_state === WebState::Off, $stored->web_state === WebState::Running => WebState::Waiting,
+                    default => $stored->web_state,
+                },
+            ])->save();
+
+            return $changed;
         });
     }
 }

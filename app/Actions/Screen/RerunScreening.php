@@ -5,35 +5,64 @@ declare(strict_types=1);
 namespace App\Actions\Screen;
 
 use App\Enums\ReportState;
+use App\Enums\SourceKind;
+use App\Enums\WebState;
 use App\Jobs\CompareHandin;
+use App\Jobs\SearchWeb;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Models\OverlapReport;
+use App\Models\OverlapSource;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Compares an assignment's hand-ins again: all of them, or only those whose comparison failed.
+ * Compares an assignment's hand-ins again: all of them, or those whose comparison failed or was stopped; or asks the
+ * open web again where it did not answer.
  */
 final class RerunScreening
 {
+    public const ALL = 'all';
+
+    public const UNFINISHED = 'unfinished';
+
+    public const WEB = 'web';
+
     public function __construct(private readonly Logbook $logbook)
     {
+    }
+
+    /** What students were given has changed: what was handed in is compared again. */
+    public function whenHandedIn(Assignment $assignment): void
+    {
+        if ($assignment->scripts()->whereNotNull('current_handin_id')->exists()) {
+            $this($assignment, self::ALL);
+        }
     }
 
     /**
      * @return int how many were set waiting
      */
-    public function __invoke(Assignment $assignment, bool $failedOnly): int
+    public function __invoke(Assignment $assignment, string $which): int
     {
-        return DB::transaction(function () use ($assignment, $failedOnly): int {
-            $handins = $assignment->scripts()->whereNotNull('current_handin_id')
-                ->when($failedOnly, fn ($query) => $query->whereHas('currentHandin.report', fn ($report) => $report->where('state', ReportState::Failed)))
-                ->pluck('current_handin_id');
-            foreach ($handins as $id) {
-                OverlapReport::query()->updateOrCreate(['handin_id' => $id], ['state' => ReportState::Waiting, 'failure' => null, 'compared' => 0]);
-                CompareHandin::dispatch((int) $id)->afterCommit();
+        return DB::transaction(function () use ($assignment, $which): int {
+            $unfinished = [ReportState::Failed, ReportState::Stopped];
+            $handins = $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')
+                ->when($which === self::UNFINISHED, fn ($query) => $query->whereHas('currentHandin.report', fn ($report) => $report->whereIn('state', $unfinished)))
+                ->when($which === self::WEB, fn ($query) => $query->whereHas('currentHandin.report', fn ($report) => $report->where('state', ReportState::Ready)->whereIn('web_state', [WebState::Part, WebState::Failed])))
+                ->pluck('current_handin_id')->map(fn (mixed $id): int => (int) $id);
+            if ($which === self::WEB) {
+                OverlapReport::query()->whereIn('handin_id', $handins)->update(['web_state' => WebState::Waiting, 'web_asked' => 0, 'web_failure' => null]);
+                $handins->each(fn (int $id) => SearchWeb::dispatch($id)->afterCommit());
+            } else {
+                $missing = $handins->diff(OverlapReport::query()->whereIn('handin_id', $handins)->pluck('handin_id'));
+                OverlapReport::query()->insert($missing->map(fn (int $id) => ['handin_id' => $id, 'created_at' => now(), 'updated_at' => now()])->all());
+                OverlapReport::query()->whereIn('handin_id', $handins)->update(['state' => ReportState::Waiting, 'failure' => null, 'compared' => 0, 'to_compare' => 0, 'web_state' => $assignment->overlap_web ? WebState::Waiting : WebState::Off]);
+                if ($which === self::ALL) { // prints are made anew too
+                    OverlapSource::query()->whereIn('handin_id', $handins)->whereIn('kind', [SourceKind::Handin, SourceKind::Archive])->update(['indexed_at' => null]);
+                }
+                $handins->each(fn (int $id) => CompareHandin::dispatch($id)->afterCommit());
             }
-            $this->logbook->write('compared hand-ins again', $assignment->title, ['hand-ins' => $handins->count()], null, $assignment);
+            $this->logbook->write($which === self::WEB ? 'searched the open web again' : 'compared hand-ins again', $assignment->title, ['hand-ins' => $handins->count()], null, $assignment);
 
             return $handins->count();
         });

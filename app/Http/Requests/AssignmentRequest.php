@@ -35,6 +35,9 @@ use YoungHarbor\Core\Moderation\SettleRule;
  */
 final class AssignmentRequest extends FormRequest
 {
+    /** What the screening settings tick. */
+    private const TICKED = ['overlap_quotations', 'overlap_bibliography', 'overlap_module', 'overlap_archive', 'overlap_web', 'joins_archive', 'overlap_students'];
+
     private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor', 'cut_off' => 'late_cut_off'];
 
     private const LENGTH = ['limit' => 'word_limit', 'amount' => 'over_amount', 'step' => 'over_step', 'grace' => 'over_grace'];
@@ -77,6 +80,8 @@ final class AssignmentRequest extends FormRequest
             'overlap_seen' => ['required', Rule::enum(OverlapSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
+            'overlap_look' => ['nullable', 'string', $number, 'numeric', 'gt:0', 'max:100'], 'overlap_look_closely' => ['nullable', 'string', $number, 'numeric', 'max:100', 'gte:overlap_look'],
+            ...array_fill_keys(self::TICKED, ['nullable', 'in:0,1']),
             'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'], 'late_days' => ['nullable', 'in:all,weekends,closures,both'],
             'declaration' => ['nullable', 'array', 'max:12'], 'declaration.*' => ['array'], 'declaration.*.kind' => ['nullable', 'in:confirm,words'], 'declaration.*.label' => ['nullable', 'string', 'max:400'], 'declaration.*.id' => ['nullable', 'string', 'max:20'], 'declaration.*.required' => ['nullable', 'in:0,1'],
             'cap' => ['nullable', 'string', $number],
@@ -95,6 +100,7 @@ final class AssignmentRequest extends FormRequest
     public function messages(): array
     {
         return [
+            'overlap_look.*' => 'The line to look is a percentage above 0, up to 100, with at most two decimals.', 'overlap_look_closely.*' => 'The line to look closely is a percentage, at or above the line to look, up to 100.',
             'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
             'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
@@ -151,6 +157,8 @@ final class AssignmentRequest extends FormRequest
             'overlap_seen' => OverlapSeen::from((string) $this->input('overlap_seen')),
             'formative' => $this->boolean('formative'),
             'overlap_min_words' => $this->integer('overlap_min_words') ?: 8,
+            'overlap_look' => $this->filled('overlap_look') ? $this->string('overlap_look')->value() : '20', 'overlap_look_closely' => $this->filled('overlap_look_closely') ? $this->string('overlap_look_closely')->value() : '30',
+            ...array_combine(self::TICKED, array_map($this->boolean(...), self::TICKED)),
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,

@@ -32,6 +32,7 @@
             @if ($assignment->handin_by->isGroup())
                 <p class="mb-4">@if ($script?->group_name)Your group, {{ $script->group_name }}: <b>{{ $script->names() }}</b>. Any of you can hand in for all, and each gets a receipt. {{ $assignment->handin_by === App\Enums\HandInBy::GroupOneMark ? 'You get one mark together.' : 'Each of you is marked on their own.' }}@else You hand in as {{ $assignment->handin_by->label() }}.@if ($script) You are in no group yet; what you hand in is yours alone. @endif @endif</p>
             @endif
+            <p class="quiet small mb-4">Your words are compared with what others hand in{{ $assignment->overlap_module ? ', with the module’s other assignments' : '' }}{{ $assignment->overlap_archive ? ', with texts of earlier years' : '' }}{{ $assignment->overlap_web ? ', and with the open web: for that, sequences of '.YoungHarbor\Core\Overlap\Distinctive::LENGTH.' words go to a search service, never your whole text or your name' : '' }}. What is found is read by people; no mark follows from it.{{ $assignment->joins_archive ? ' Your text is kept, without your name, for later years to be compared with.' : '' }}{{ $assignment->overlap_students ? ' After the due time you can see where your words also stand.' : '' }}</p>
             <h2 class="mb-2">The brief</h2>
             <div class="text mb-6">@foreach (preg_split('/\n\s*\n/', trim($assignment->brief)) as $paragraph)<p>{!! nl2br(e($paragraph)) !!}</p>@endforeach</div>
             @if ($assignment->templates->isNotEmpty())
@@ -58,6 +59,7 @@
                     <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ number_format($current->words) }} words</p>
                     <p class="quiet small break-words">{{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? '' : ', handed in by '.$current->by->name }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
+                    @can('viewOwnOverlap', $script)<p class="mt-1"><a href="{{ route('screen.own', $script) }}">Where your words also stand</a></p>@endcan
                     @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
             @endif

@@ -31,7 +31,7 @@
             $a?->cap ? 'at most '.$plain($a->cap).' marks' : '',
         ])),
         'settle' => ($a?->formative ?? false) ? 'feedback without a mark' : (($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script'),
-        'screen' => 'runs of '.($a?->overlap_min_words ?? 8).' words; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
+        'screen' => 'runs of '.($a?->overlap_min_words ?? 8).' words; look from '.(float) ($a?->overlap_look ?? 20).' %, closely from '.(float) ($a?->overlap_look_closely ?? 30).' %'.(($a?->overlap_web ?? false) ? '; with the open web' : '').'; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
     ];
     $fold = fn (string ...$fields) => $errors->hasAny($fields) ? 'open' : '';
 @endphp
@@ -120,11 +120,31 @@
                         <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
                     </div>
                 </details>
-                <details class="fold" {{ $fold('overlap_min_words', 'overlap_seen') }}>
+                <details class="fold" id="screening" {{ $fold('overlap_min_words', 'overlap_seen', 'overlap_look', 'overlap_look_closely') }}>
                     <summary><b>Screening</b> <span class="quiet small">{{ $inWords['screen'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-field name="overlap_min_words" label="Shortest run, words" inputmode="numeric" :value="$a?->overlap_min_words ?? 8" />
                         <x-choice name="overlap_seen" label="Overlap report of a script" :options="collect(App\Enums\OverlapSeen::cases())->mapWithKeys(fn ($seen) => [$seen->value => $seen->label()])->all()" :value="$a?->overlap_seen->value ?? 'start'" />
+                        <x-field name="overlap_look" label="Look from, percent" inputmode="decimal" :value="(float) ($a?->overlap_look ?? 20)" />
+                        <x-field name="overlap_look_closely" label="Look closely from, percent" inputmode="decimal" :value="(float) ($a?->overlap_look_closely ?? 30)" hint="Lines for people to look at. They decide nothing." />
+                        @php($ticked = fn (string $name, bool $usual): bool => (bool) old($name, $errors->any() ? null : ($a?->{$name} ?? $usual)))
+                        <fieldset class="mb-3"><legend class="label">Left out of the share</legend>
+                            <p class="hint mb-1">The brief and the templates always are. A reader of a report can turn each of these round, with a reason.</p>
+                            <label class="block py-1"><input type="checkbox" name="overlap_quotations" value="1" @checked($ticked('overlap_quotations', true))> Quotations</label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_bibliography" value="1" @checked($ticked('overlap_bibliography', true))> The bibliography</label>
+                        </fieldset>
+                        <fieldset class="mb-3"><legend class="label">Where to look</legend>
+                            <p class="hint mb-1">The other hand-ins of this assignment always.</p>
+                            <label class="block py-1"><input type="checkbox" name="overlap_module" value="1" @checked($ticked('overlap_module', true))> The module’s other assignments</label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_archive" value="1" @checked($ticked('overlap_archive', true))> The archive of earlier cohorts</label>
+                            @if (config('harbor.web.search') !== '')
+                                <label class="block py-1"><input type="checkbox" name="overlap_web" value="1" @checked($ticked('overlap_web', false))> The open web <span class="hint">Sequences of {{ YoungHarbor\Core\Overlap\Distinctive::LENGTH }} words go to the search service, never a whole text and never a name. Students are told where they hand in.</span></label>
+                            @endif
+                        </fieldset>
+                        <div class="sm:col-span-2 mb-3">
+                            <label class="block py-1"><input type="checkbox" name="joins_archive" value="1" @checked($ticked('joins_archive', false))> Scripts of this assignment join the archive, for later cohorts to be compared with <span class="hint">Drafts never do. Students are told where they hand in.</span></label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_students" value="1" @checked($ticked('overlap_students', false))> Students see the report of their own script after the due time <span class="hint">Their own words and pages of the open web; never what others wrote.</span></label>
+                        </div>
                     </div>
                 </details>
             </div>

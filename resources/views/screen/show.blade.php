@@ -1,95 +1,181 @@
 @php
-    $report = $reading['report'];
-    $current = $reading['current'];
-    $runs = $reading['runs'];
-    $hatch = ['h-a', 'h-b', 'h-c', 'h-d'];
+    use App\Enums\Found;
+    use App\Enums\LeftOutBy;
+    use App\Enums\ReportState;
+    use App\Enums\WebState;
+    use App\Support\Clock;
+    use App\Support\OverlapWords;
     $coordinates = auth()->user()->can('coordinate', $script);
+    $figures = $reading['figures'] ?? null;
+    $current = $reading['current'] ?? null;
+    $source = $current ? $reading['sources'][$current['source']] : null;
+    $link = fn (array $query) => route('screen.show', [$script, ...$query]);
+    $post = fn (string $route) => route($route, [$script, ...$asked]);
+    $made = $report?->toChoices($assignment);
+    $reasons = ['Quoted and cited properly', 'A title, law or fixed phrase', 'Words everyone was given', 'Common in this subject'];
 @endphp
 <x-page :title="'Overlap: '.$script->code" at="modules" bare>
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Screen" slim /></x-slot:head>
-    <div class="flex flex-wrap items-baseline gap-x-6 px-6 py-3 bg-sheet border-b border-rule">
-        <b class="code">{{ $script->code }}</b>
-        @if ($report?->state === App\Enums\ReportState::Ready)
-            <b class="text-xl">{{ $report->share }} %</b>
-            <span class="quiet">{{ number_format($report->matched) }} of {{ number_format($report->counted) }} counted words stand elsewhere too{{ $report->left_out > 0 ? '; '.number_format($report->left_out).' words of the brief and the templates are left out' : '' }}</span>
-            @if ((float) $report->share >= (float) config('harbor.overlap.look_closely'))<span>past <b>look closely</b> ({{ config('harbor.overlap.look_closely') }})</span>
-            @elseif ((float) $report->share >= (float) config('harbor.overlap.look'))<span>past <b>look</b> ({{ config('harbor.overlap.look') }})</span>@endif
-            @if ($runs->isNotEmpty())
-                <span class="ml-auto">run {{ $reading['number'] }} of {{ $runs->count() }}
-                    @if ($reading['number'] > 1)<a data-key="k" href="{{ route('screen.show', [$script, 'run' => $reading['number'] - 1]) }}">‹ <kbd>k</kbd></a>@endif
-                    @if ($reading['number'] < $runs->count())<a data-key="j" href="{{ route('screen.show', [$script, 'run' => $reading['number'] + 1]) }}"><kbd>j</kbd> ›</a>@endif
+    <div id="overlap" hx-boost="true" hx-select="#overlap" hx-target="#overlap" hx-swap="outerHTML show:none" data-overlap>
+    <div class="figures">
+        <h1 class="code text-base">{{ $script->code }}</h1>
+        @if ($reading)
+            <b class="text-xl">{{ $figures->report->share() }} %</b>
+            <x-staff :share="(string) $figures->report->share()" :assignment="$assignment" width="120" />
+            <x-attention :assignment="$assignment" :share="(string) $figures->report->share()" />
+            <span class="min-w-0 flex-1"><span id="sum">{{ OverlapWords::sum($figures) }}</span> <span class="quiet small">{{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</span></span>
+            @if ($reading['runs'] !== [])
+                <span class="whitespace-nowrap">run {{ $reading['number'] }} of {{ count($reading['runs']) }}
+                    @if ($reading['number'] > 1)<a data-key="k" href="{{ $link([...$asked, 'run' => $reading['number'] - 1]) }}">‹ <kbd>k</kbd></a>@endif
+                    @if ($reading['number'] < count($reading['runs']))<a data-key="j" href="{{ $link([...$asked, 'run' => $reading['number'] + 1]) }}"><kbd>j</kbd> ›</a>@endif
                 </span>
             @endif
         @endif
     </div>
-    <div class="px-6 pt-4 pb-10">
-        @if ($report === null || $report->state !== App\Enums\ReportState::Ready)
-            <x-empty title="{{ $report?->state === App\Enums\ReportState::Failed ? 'The comparison failed' : 'Not compared yet' }}">{{ $report?->failure ?? 'It is waiting or under way; this usually takes seconds.' }}</x-empty>
-        @elseif ($current === null)
-            <x-empty title="No run of {{ $assignment->overlap_min_words }} words or more stands in another hand-in">That says nothing about other sources: only hand-ins of this assignment were compared.</x-empty>
-            <div class="sheet px-5 py-4 mt-4 text whitespace-pre-line">{{ $reading['text'] }}</div>
-        @else
-            <div class="reading">
-                <div class="staff">
-                    <svg width="60" height="520" viewBox="0 0 60 520" role="group" aria-label="Where in the text the runs lie">
-                        <defs>
-                            <pattern id="h-a" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="var(--sheet)" /><line x1="0" y1="0" x2="0" y2="6" stroke="var(--deep)" stroke-width="3" /></pattern>
-                            <pattern id="h-b" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" fill="var(--sheet)" /><line x1="0" y1="3" x2="6" y2="3" stroke="var(--ink)" stroke-width="2" /></pattern>
-                            <pattern id="h-c" width="6" height="6" patternUnits="userSpaceOnUse"><rect width="6" height="6" fill="var(--sheet)" /><circle cx="3" cy="3" r="1.6" fill="var(--ink)" /></pattern>
-                            <pattern id="h-d" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)"><rect width="6" height="6" fill="var(--sheet)" /><line x1="0" y1="0" x2="0" y2="6" stroke="var(--quiet)" stroke-width="2" /></pattern>
-                        </defs>
-                        <rect x="12" y="4" width="20" height="500" fill="var(--sheet)" stroke="var(--quiet)" />
-                        @foreach ($runs as $run)
-                            @php($n = array_search($run->source_handin_id, array_keys($reading['letters']), true))
-                            <a href="{{ route('screen.show', [$script, 'run' => $loop->iteration]) }}" aria-label="Run {{ $loop->iteration }}">
-                                <rect x="12" y="{{ round(4 + 500 * $run->from_word / max(1, $reading['words']), 1) }}" width="20" height="{{ round(max(4, 500 * ($run->to_word - $run->from_word) / max(1, $reading['words'])), 1) }}" fill="url(#{{ $hatch[$n % 4] }})" stroke="var(--deep)" />
-                                @if ($loop->iteration === $reading['number'])<path d="M50 {{ round(4 + 500 * ($run->from_word + $run->to_word) / 2 / max(1, $reading['words']), 1) }} l-12 -5 v10 z" fill="var(--ink)" />@endif
-                            </a>
-                        @endforeach
-                        <text x="22" y="518" text-anchor="middle" font-size="11" fill="var(--quiet)">text</text>
-                    </svg>
-                </div>
-                @foreach (['here' => 'The script', 'there' => null] as $side => $heading)
-                    @if ($side === 'there')
-                        <svg class="gutter" width="110" height="330" viewBox="0 0 110 330" aria-hidden="true">
-                            <path d="M0 70 C45 70 65 90 110 90 L110 230 C65 230 45 210 0 210 Z" fill="var(--shallow)" stroke="var(--deep)" />
-                            <text x="55" y="155" text-anchor="middle" font-size="14" fill="var(--ink)">{{ $current['run']->words }} words</text>
-                        </svg>
-                    @endif
-                    <section class="min-w-0">
-                        <h2 class="small quiet font-normal mb-2">
-                            @if ($heading){{ $heading }}, words {{ number_format($current['run']->from_word + 1) }} to {{ number_format($current['run']->to_word) }}
-                            @else Source <b class="text-ink">{{ $current['letter'] }}</b> · {{ $current['code'] }}, another hand-in of this assignment · {{ $reading['letters'][$current['run']->source_handin_id]['words'] }} words in {{ Str::plural('run', $reading['letters'][$current['run']->source_handin_id]['runs'], true) }}@endif
-                        </h2>
-                        <div class="sheet px-5 py-4 text whitespace-pre-line">{{ $current[$side]['before'] ? '… ' : '' }}{!! implode('', array_map(fn ($part) => $part['same'] ? '<mark class="same">'.e($part['text']).'</mark>' : e($part['text']), $current[$side]['parts'])) !!}{{ $current[$side]['after'] ? ' …' : '' }}</div>
-                    </section>
+    @if ($errors->any())<div class="px-6 pt-2"><div class="notice refusal" role="alert">@foreach ($errors->all() as $message)<p>{{ $message }}</p>@endforeach</div></div>@endif
+    @if (! $reading)
+        <div class="px-6 py-5" @if ($report === null || $report->state->isUnderWay()) hx-get="{{ request()->fullUrl() }}" hx-trigger="load delay:2s" @endif>
+            <x-empty :title="match ($report?->state) { ReportState::Failed => 'The comparison failed', ReportState::Stopped => 'The comparison was stopped', default => 'Not compared yet' }">{{ match ($report?->state) { ReportState::Failed => $report->failure, ReportState::Stopped => 'Take it up again on the Screen page.', ReportState::Running => "{$report->compared} of {$report->to_compare} texts compared.", default => 'It is waiting or under way; this usually takes seconds.' } }}</x-empty>
+        </div>
+    @else
+        @if ($reading['hiding'] !== [] || $reading['gone']->isNotEmpty() || in_array($report->web_state, [WebState::Waiting, WebState::Running, WebState::Part, WebState::Failed], true) || $report->settings !== $assignment->overlapSettings())
+            <div class="findings">
+                @foreach ($reading['hiding'] as $one)
+                    <p><b class="signal">{{ Str::ucfirst($one['kind']) }}</b> {{ $one['note'] !== '' ? $one['note'] : ($one['words'] === 0 ? 'in the file, outside the text read here' : ($one['times'] === 1 ? 'in one place' : "in {$one['times']} places").', '.number_format($one['words']).' '.Str::plural('word', $one['words']).' (boxed in the text)') }}@if ($one['example'] !== ''): <q>{{ $one['example'] }}</q>@endif</p>
                 @endforeach
+                @foreach ($reading['gone'] as $gone)<p><b>A source was taken out</b> of the archive on {{ Clock::shown($gone->taken_out_at) }} and no longer counts here: {{ OverlapWords::source($gone, $script) }}.</p>@endforeach
+                @if ($report->web_state->isUnderWay())<p><b>Open web:</b> {{ $report->web_state === WebState::Running ? "{$report->web_asked} of {$report->web_to_ask} searches answered" : 'waiting to be asked' }}; the figures may still grow.</p>
+                @elseif ($report->web_failure)<p><b>Open web:</b> {{ $report->web_failure }} The rest of this report stands.</p>@endif
+                @if ($report->settings !== $assignment->overlapSettings())<p><b>Compared with other settings</b> than the assignment has now. Compare again on the Screen page.</p>@endif
             </div>
-            <h2 class="mt-8 mb-2">Sources</h2>
-            <div class="sheet scroll max-w-3xl"><table class="table">
-                <thead><tr><th></th><th>Source</th><th class="num">Words credited</th><th class="num">Share</th><th class="num">Runs</th><th></th></tr></thead>
-                <tbody>
-                    @foreach ($reading['letters'] as $source)
-                        <tr>
-                            <td><svg width="22" height="22" aria-hidden="true"><rect x="1" y="1" width="20" height="20" fill="url(#{{ $hatch[$loop->index % 4] }})" stroke="var(--deep)" /></svg></td>
-                            <td><b>{{ $source['letter'] }}</b> <span class="code">{{ $source['code'] }}</span></td>
-                            <td class="num">{{ number_format($source['words']) }}</td><td class="num">{{ $source['share'] }} %</td><td class="num">{{ $source['runs'] }}</td>
-                            <td class="num"><a href="{{ route('screen.show', [$script, 'run' => $source['first']]) }}">read</a></td>
-                        </tr>
-                    @endforeach
-                </tbody>
-                <tfoot><tr><td></td><td>Together, no word counted twice</td><td class="num font-bold">{{ number_format($report->matched) }}</td><td class="num font-bold">{{ $report->share }} %</td><td class="num">{{ $runs->count() }}</td><td></td></tr></tfoot>
-            </table></div>
         @endif
-        @if ($coordinates && ! $assignment->namesRevealed())
-            <details class="mt-8 max-w-xl"><summary class="quiet">Whose script is this?</summary>
-                <form class="panel mt-2" method="post" action="{{ route('scripts.name', $script) }}">
-                    @csrf
-                    <x-field name="reason" label="Why you need the name now" hint="Names are hidden until release. Your look and this reason are written in the logbook." />
-                    <div class="flex justify-end"><button class="button">Show the name</button></div>
-                </form>
-            </details>
-        @endif
+        @include('screen.reading', ['student' => false])
+        <div class="under">
+            @if ($current)
+                <div class="acts">
+                    <span class="quiet">Run {{ $reading['number'] }}: {{ $current['words'] }} {{ $current['kind'] === 'close' ? 'words in common, close wording' : 'words' }}, source {{ $source['letter'] }}</span>
+                    <details class="drop" name="act"><summary class="button">Leave this run out …</summary>
+                        <form method="post" action="{{ $post('screen.leave-out') }}" class="panel">@csrf
+                            <input type="hidden" name="what" value="{{ LeftOutBy::Passage->value }}"><input type="hidden" name="from" value="{{ $current['from'] }}"><input type="hidden" name="to" value="{{ $current['to'] }}">
+                            <p class="small quiet mb-2">Its {{ $current['to'] - $current['from'] }} words no longer count at all. Choose why:</p>
+                            @foreach ($reasons as $reason)<button class="reason" name="reason" value="{{ $reason }}">{{ $reason }}</button>@endforeach
+                        </form>
+                        <form method="post" action="{{ $post('screen.leave-out') }}" class="panel">@csrf
+                            <input type="hidden" name="what" value="{{ LeftOutBy::Passage->value }}"><input type="hidden" name="from" value="{{ $current['from'] }}"><input type="hidden" name="to" value="{{ $current['to'] }}">
+                            <label class="small">Another reason <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Leave it out</button>
+                        </form>
+                    </details>
+                    <details class="drop" name="act"><summary class="button">Leave source {{ $source['letter'] }} out …</summary>
+                        <form method="post" action="{{ $post('screen.leave-out') }}" class="panel">@csrf
+                            <input type="hidden" name="what" value="{{ LeftOutBy::Source->value }}"><input type="hidden" name="source" value="{{ $source['id'] }}">
+                            <p class="small quiet mb-2">Words that only this source has no longer match; they still count as words.</p>
+                            @foreach (['The student’s own earlier work', 'A source the essay quotes throughout', 'A copy of the brief'] as $reason)<button class="reason" name="reason" value="{{ $reason }}">{{ $reason }}</button>@endforeach
+                        </form>
+                        <form method="post" action="{{ $post('screen.leave-out') }}" class="panel">@csrf
+                            <input type="hidden" name="what" value="{{ LeftOutBy::Source->value }}"><input type="hidden" name="source" value="{{ $source['id'] }}">
+                            <label class="small">Another reason <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Leave it out</button>
+                        </form>
+                    </details>
+                    <a class="button primary ml-auto" href="#record">Write in the conversation record</a>
+                </div>
+            @endif
+            <div class="grid lg:grid-cols-2 gap-8 mt-6">
+                <section aria-labelledby="left-out-title">
+                    <h2 id="left-out-title" class="mb-2">What counts</h2>
+                    <div class="sheet scroll"><table class="table">
+                        <tbody>
+                            <tr><td>Words in all</td><td class="num">{{ number_format($figures->words) }}</td><td></td></tr>
+                            @foreach (['given' => 'of the brief and the templates', 'quotation' => 'in quotations', 'bibliography' => 'in the bibliography', 'passage' => 'in passages left out here'] as $why => $label)
+                                @php($is = $figures->leftOut[$why] ?? 0)
+                                @if ($is > 0 || in_array($why, ['quotation', 'bibliography'], true))
+                                    <tr><td>− {{ $label }}</td><td class="num">{{ number_format($is) }}</td>
+                                        <td class="num">@if ($why === 'quotation' || $why === 'bibliography')
+                                            @php($out = $why === 'quotation' ? $made->quotations : $made->bibliography)
+                                            <form method="post" action="{{ $post('screen.leave-out') }}">@csrf<input type="hidden" name="what" value="{{ $why === 'quotation' ? 'quotations' : 'bibliography' }}"><input type="hidden" name="leave_out" value="{{ $out ? 0 : 1 }}">
+                                                <button class="link" name="reason" value="{{ $out ? 'To see the figures with them' : 'Quoted and cited words are normal' }}">{{ $out ? 'let them count' : 'leave them out' }}</button></form>
+                                        @endif</td></tr>
+                                @endif
+                            @endforeach
+                            <tr><td><b>Counted words</b></td><td class="num font-bold">{{ number_format($figures->report->counted) }}</td><td></td></tr>
+                            <tr><td>of these, also elsewhere</td><td class="num font-bold">{{ number_format($figures->report->matched()) }}</td><td class="num font-bold">{{ $figures->report->share() }} %</td></tr>
+                        </tbody>
+                    </table></div>
+                    <form class="flex flex-wrap gap-2 items-end mt-3" method="post" action="{{ $post('screen.leave-out') }}">@csrf
+                        <input type="hidden" name="what" value="short"><input type="hidden" name="reason" value="Short runs are often common wording">
+                        <label class="small">Leave out runs of fewer than <input class="input inline-block w-20" name="from" inputmode="numeric" value="{{ $made->shortest ?: $assignment->overlap_min_words }}"> words</label><button class="button">Do so</button>
+                    </form>
+                    @if ($choices->isNotEmpty())
+                        <h3 class="mt-5 mb-1 font-bold">Chosen on this report</h3>
+                        <ul class="choices">
+                            @foreach ($choices as $choice)
+                                <li @class(['undone' => $choice->undone_at])>
+                                    <span>{{ match ($choice->what) {
+                                        LeftOutBy::Quotations => $choice->leave_out ? 'Quotations left out' : 'Quotations count',
+                                        LeftOutBy::Bibliography => $choice->leave_out ? 'Bibliography left out' : 'Bibliography counts',
+                                        LeftOutBy::Short => "Runs under {$choice->from_word} words left out",
+                                        LeftOutBy::Source => 'A source left out: '.($choice->source ? OverlapWords::source($choice->source, $script) : 'one no longer there'),
+                                        LeftOutBy::Passage => 'Words '.number_format($choice->from_word + 1).' to '.number_format($choice->to_word).' left out',
+                                    } }}</span>
+                                    <span class="quiet small">“{{ $choice->reason }}” · {{ $choice->by->name }}, {{ Clock::shown($choice->created_at) }}{{ $choice->undone_at ? ' · undone '.Clock::shown($choice->undone_at) : '' }}</span>
+                                    @if (! $choice->undone_at)<form method="post" action="{{ route('screen.undo', [$choice, ...$asked]) }}">@csrf<button class="link">undo</button></form>@endif
+                                </li>
+                            @endforeach
+                        </ul>
+                    @endif
+                </section>
+                <section aria-labelledby="sources-title">
+                    <h2 id="sources-title" class="mb-2">Sources</h2>
+                    @if ($reading['sources'] === [])<p class="quiet">None.</p>@else
+                    <div class="sheet scroll"><table class="table">
+                        <thead><tr><th></th><th>Source</th><th class="num">Words</th><th class="num">Share</th><th class="num">Runs</th></tr></thead>
+                        <tbody>
+                            @foreach ($reading['sources'] as $one)
+                                <tr><td><svg width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg></td>
+                                    <td><b>{{ $one['letter'] }}</b> @if ($one['first'])<a href="{{ $link([...$asked, 'run' => $one['first']]) }}">{{ $one['label'] }}</a>@else{{ $one['label'] }}@endif<br><span class="quiet small">{{ $one['where'] }}{{ $one['close'] > 0 ? " · close wording: {$one['close_words']} words in common" : '' }}</span></td>
+                                    <td class="num">{{ number_format($one['words']) }}</td><td class="num">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] + $one['close'] }}</td></tr>
+                            @endforeach
+                        </tbody>
+                        <tfoot><tr><td></td><td>Together, no word counted twice</td><td class="num font-bold">{{ number_format($figures->report->matched()) }}</td><td class="num font-bold">{{ $figures->report->share() }} %</td><td class="num">{{ count($figures->report->runs) + count($figures->close) }}</td></tr></tfoot>
+                    </table></div>@endif
+                    <p class="mt-3"><a class="button" hx-boost="false" href="{{ route('screen.pdf', $script) }}" download>The report as PDF</a></p>
+                </section>
+            </div>
+            <section id="record" class="mt-8" aria-labelledby="record-title">
+                <h2 id="record-title" class="mb-1">Conversation record</h2>
+                <p class="quiet small mb-3">What was seen, and what a person makes of it. No mark follows from it, and students do not see it here. Entries stay as they were written.</p>
+                <div class="grid lg:grid-cols-2 gap-8">
+                    <form method="post" action="{{ $post('screen.record') }}" class="panel" hx-boost="false">@csrf
+                        @if ($current)<input type="hidden" name="run" value="{{ $reading['number'] }}">@endif
+                        <fieldset class="mb-3"><legend class="label">What did you find?</legend>
+                            @foreach (Found::cases() as $found)<label class="block py-1"><input type="radio" name="found" value="{{ $found->value }}" @checked(old('found') === $found->value) required> {{ $found->label() }}</label>@endforeach
+                        </fieldset>
+                        <x-field name="why" label="Why" rows="4" :value="old('why')" hint="What you saw, what speaks for an ordinary explanation, what you would ask. The figures{{ $current ? ' and run '.$reading['number'] : '' }} are kept with it as they stand now." />
+                        @if ($coordinates && $script->result === null)<label class="block mb-3"><input type="checkbox" name="hold" value="1" @checked($script->held_reason !== null) @disabled($script->held_reason !== null)> Hold the result meanwhile{{ $script->held_reason !== null ? ' (it is held: '.$script->held_reason.')' : '' }}</label>@endif
+                        <div class="flex justify-end"><button class="button primary">Write it down</button></div>
+                    </form>
+                    <div>
+                        @forelse ($entries as $entry)
+                            <article class="panel mb-3">
+                                <p><b>{{ Str::ucfirst($entry->found->short()) }}</b>{{ $entry->held ? ', the result was held' : '' }} <span class="quiet small">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span></p>
+                                <p class="whitespace-pre-line mt-1">{{ $entry->why }}</p>
+                                <details class="mt-2"><summary class="quiet small">What stood there then</summary><p class="small mt-1">{{ $entry->seen['sum'] }} {{ $entry->seen['close'] }}</p>@foreach ($entry->seen['sources'] as $seen)<p class="small">{{ $seen }}</p>@endforeach @if ($entry->seen['passage'])<blockquote class="small mt-1 border-l-2 pl-3">{{ $entry->seen['passage'] }}</blockquote>@endif</details>
+                            </article>
+                        @empty
+                            <p class="quiet">Nothing is written yet. A share alone is no finding: most honest essays share some words.</p>
+                        @endforelse
+                    </div>
+                </div>
+            </section>
+            @if ($coordinates && ! $assignment->namesRevealed())
+                <details class="mt-8 max-w-xl"><summary class="quiet">Whose script is this?</summary>
+                    <form class="panel mt-2" method="post" action="{{ route('scripts.name', $script) }}" hx-boost="false">@csrf
+                        <x-field name="reason" label="Why you need the name now" hint="Names are hidden until release. Your look and this reason are written in the logbook." />
+                        <div class="flex justify-end"><button class="button">Show the name</button></div>
+                    </form>
+                </details>
+            @endif
+        </div>
+    @endif
     </div>
-    <dialog id="keys" aria-labelledby="keys-title"><h2 id="keys-title" class="mb-2">Keys</h2><p><kbd>j</kbd> next run, <kbd>k</kbd> the one before, <kbd>?</kbd> this list</p><div class="flex justify-end mt-3"><button class="button" data-closes>Close</button></div></dialog>
+    <dialog id="keys" aria-labelledby="keys-title"><h2 id="keys-title" class="mb-2">Keys</h2><p><kbd>j</kbd> next run, <kbd>k</kbd> the one before, <kbd>w</kbd> whole source or only around the run, <kbd>?</kbd> this list</p><div class="flex justify-end mt-3"><button class="button" data-closes>Close</button></div></dialog>
 </x-page>

@@ -1,25 +1,38 @@
-<div id="screen-table" class="sheet scroll" @if ($working) hx-get="{{ route('screen.index', $assignment) }}" hx-trigger="load delay:1500ms" hx-swap="outerHTML" @endif>
-    @if ($working)<p class="px-3 py-2 quiet" role="status">{{ $states['ready'] ?? 0 }} of {{ $scripts->count() }} compared; this page keeps itself up to date.</p>@endif
+@php
+    use App\Enums\Found;
+    $by = fn (string $key) => route('screen.index', [$assignment, ...$screened->asked(['sort' => ($screened->sort === $key) === $screened->down ? $key : "-{$key}"])]);
+    $head = ['script' => ['Script', ''], 'words' => ['Words', 'num'], 'share' => ['Share', 'num'], 'runs' => ['Runs', 'num'], 'close' => ['Close wording', 'num'], 'largest' => ['Largest source', ''], 'hidden' => ['Hidden or altered', '']];
+@endphp
+<div id="screen-table" class="sheet scroll" tabindex="0" @if ($working) hx-get="{{ route('screen.index', [$assignment, ...$screened->asked()]) }}" hx-trigger="load delay:1500ms" hx-swap="outerHTML" @endif>
+    @if ($working)<p class="px-3 py-2 quiet" role="status">{{ $counts['s_ready'] }} of {{ $counts['f_'] }} compared{{ $counts['s_web'] > 0 ? "; {$counts['s_web']} still looked for in the open web" : '' }}. This page keeps itself up to date.</p>@endif
+    @if ($rows->isEmpty())
+        <p class="px-4 py-4 quiet">No script is like that. <a href="{{ route('screen.index', $assignment) }}">Show all</a></p>
+    @else
     <table class="table">
-        <thead><tr><th>Script</th><th class="num">Words</th><th>Overlap</th><th class="num">Share</th><th class="num">Words in common</th><th class="num">Runs</th><th>State</th></tr></thead>
+        <thead><tr>@foreach ($head as $key => [$label, $class])@if ($key === 'share')<th>Overlap</th>@endif<th class="{{ $class }}" aria-sort="{{ $screened->sort === $key ? ($screened->down ? 'descending' : 'ascending') : 'none' }}"><a href="{{ $by($key) }}">{{ $label }}{{ $screened->sort === $key ? ($screened->down ? ' ↓' : ' ↑') : '' }}</a></th>@endforeach<th>Where it stands</th></tr></thead>
         <tbody>
-            @foreach ($scripts as $script)
-                @php($report = $script->currentHandin->report)
+            @foreach ($rows as $row)
                 <tr>
-                    <td><a class="code" href="{{ route('screen.show', $script) }}">{{ $script->code }}</a></td>
-                    <td class="num">{{ number_format($script->currentHandin->words) }}</td>
-                    @if ($report?->state === App\Enums\ReportState::Ready)
-                        <td><x-staff :share="$report->share" /></td>
-                        <td class="num font-bold">{{ $report->share }} %</td>
-                        <td class="num">{{ number_format($report->matched) }}</td>
-                        <td class="num">{{ $report->runs_count }}</td>
-                        <td>@if ((float) $report->share >= (float) config('harbor.overlap.look_closely'))<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="currentColor" stroke="currentColor" /></svg> look closely</span>@elseif ((float) $report->share >= (float) config('harbor.overlap.look'))<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> look</span>@else<span class="quiet">ready</span>@endif</td>
+                    <td><a class="code" href="{{ route('screen.show', $row->public_id) }}">{{ $row->code }}</a></td>
+                    <td class="num">{{ number_format($row->words) }}</td>
+                    @if ($row->state === 'ready')
+                        <td><x-staff :share="$row->share" :assignment="$assignment" width="140" /></td>
+                        <td class="num font-bold whitespace-nowrap">{{ $row->share }} %</td>
+                        <td class="num">{{ $row->runs }}</td>
+                        <td class="num">{{ $row->close_runs > 0 ? number_format($row->close_words) : '' }}</td>
+                        <td>@if ($row->largest)<span class="clip" title="{{ $row->largest }}">{{ $row->largest }}</span> <span class="quiet small whitespace-nowrap">{{ number_format($row->largest_words) }} words</span>@endif</td>
+                        <td class="small">@foreach ($row->findings as $kind => $times)<span class="whitespace-nowrap">{{ $kind }}{{ $times > 1 ? " ({$times})" : '' }}</span>{{ $loop->last ? '' : ', ' }}@endforeach</td>
+                        <td><x-attention :assignment="$assignment" :share="$row->share" />
+                            @if ($row->found)<span class="whitespace-nowrap">{{ Found::from($row->found)->short() }}</span>@elseif ($assignment->attention($row->share) === YoungHarbor\Core\Overlap\Attention::None)<span class="quiet">ready</span>@endif
+                            @if ($row->held)<span class="quiet small">held</span>@endif
+                            @if (in_array($row->web_state, ['waiting', 'running'], true))<span class="quiet small whitespace-nowrap">open web {{ $row->web_state === 'running' ? "{$row->web_asked} of {$row->web_to_ask}" : 'waiting' }}</span>@elseif (in_array($row->web_state, ['part', 'failed'], true))<span class="quiet small" title="{{ $row->web_failure }}">open web: {{ $row->web_state === 'part' ? 'in part' : 'not answered' }}</span>@endif</td>
                     @else
-                        <td colspan="4" class="quiet">@if ($report?->state === App\Enums\ReportState::Failed){{ $report->failure }}@elseif ($report?->state === App\Enums\ReportState::Running && $report->to_compare > 0){{ $report->compared }} of {{ $report->to_compare }} compared @endif</td>
-                        <td @class(['signal' => $report?->state === App\Enums\ReportState::Failed, 'quiet' => $report?->state !== App\Enums\ReportState::Failed])>{{ $report?->state->value ?? 'waiting' }}</td>
+                        <td colspan="6" class="quiet">{{ match ($row->state) { 'failed' => $row->failure, 'running' => $row->to_compare > 0 ? "{$row->compared} of {$row->to_compare} texts compared" : 'being read', default => '' } }}</td>
+                        <td @class(['signal' => $row->state === 'failed', 'quiet' => $row->state !== 'failed'])>{{ $row->state ?? 'waiting' }}</td>
                     @endif
                 </tr>
             @endforeach
         </tbody>
     </table>
+    @endif
 </div>

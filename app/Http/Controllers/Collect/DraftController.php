@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Collect;
 
 use App\Actions\Collect\CheckDraft;
+use App\Enums\ReportState;
 use App\Extraction\Refusal;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
+use App\Support\OverlapReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
-use YoungHarbor\Core\Text\Words;
 
 /**
  * A draft checked before it is handed in, for its student alone.
@@ -38,34 +39,13 @@ final class DraftController extends Controller
         return redirect()->route('drafts.show', $draft);
     }
 
-    public function show(Request $request, DraftCheck $draft): View
+    public function show(Request $request, DraftCheck $draft, OverlapReading $reading): View
     {
         $this->authorize('view', $draft);
 
         return view($request->header('HX-Request') === null ? 'collect.draft' : 'collect.draft-found', [
-            'draft' => $draft, 'assignment' => $draft->script->assignment, 'left' => CheckDraft::left($draft->script->assignment, $this->person($request)), 'parts' => $this->parts($draft),
+            'draft' => $draft, 'assignment' => $draft->script->assignment, 'left' => CheckDraft::left($draft->script->assignment, $this->person($request)), 'reading' => $draft->state === ReportState::Ready ? $reading->ofDraft($draft, $request->query()) : null,
+            'asked' => array_filter(['run' => $request->query('run'), 'whole' => $request->query('whole'), 'hide' => $request->query('hide')], fn (mixed $value) => $value !== null && $value !== ''),
         ]);
-    }
-
-    /**
-     * The text in parts, those that also stand elsewhere marked.
-     *
-     * @return list<array{text: string, same: bool}>
-     */
-    private function parts(DraftCheck $draft): array
-    {
-        $words = Words::of($draft->text)->list;
-        $parts = [];
-        $at = 0;
-        foreach ($draft->pieces ?? [] as [$from, $to]) {
-            $start = $words[$from]->start;
-            $end = $words[$to - 1]->end;
-            $parts[] = ['text' => substr($draft->text, $at, $start - $at), 'same' => false];
-            $parts[] = ['text' => substr($draft->text, $start, $end - $start), 'same' => true];
-            $at = $end;
-        }
-        $parts[] = ['text' => substr($draft->text, $at), 'same' => false];
-
-        return $parts;
     }
 }

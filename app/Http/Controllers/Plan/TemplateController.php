@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plan;
 
 use App\Actions\Collect\ReadWork;
+use App\Actions\Screen\RerunScreening;
 use App\Extraction\FileKind;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
@@ -28,7 +29,7 @@ final class TemplateController extends Controller
 {
     private const MOST = 10;
 
-    public function store(Request $request, Assignment $assignment, Logbook $logbook, Reader $reader): RedirectResponse
+    public function store(Request $request, Assignment $assignment, Logbook $logbook, Reader $reader, RerunScreening $rerun): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
         $most = (int) config('harbor.upload.max_megabytes');
@@ -50,6 +51,7 @@ final class TemplateController extends Controller
             $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($bytes), 'sha256' => hash('sha256', $bytes), 'text' => $text]);
             $logbook->write('added a template file', $assignment->title, ['file' => $name, 'sha256' => hash('sha256', $bytes)], null, $assignment);
         });
+        $rerun->whenHandedIn($assignment->unsetRelation('templates'));
 
         return redirect()->route('plan.edit', $assignment)->with('said', "{$name} goes with the assignment; students find it beside the brief.");
     }
@@ -64,7 +66,7 @@ final class TemplateController extends Controller
         }
     }
 
-    public function destroy(AssignmentTemplate $template, Logbook $logbook): RedirectResponse
+    public function destroy(AssignmentTemplate $template, Logbook $logbook, RerunScreening $rerun): RedirectResponse
     {
         $assignment = $template->assignment;
         $this->authorize('coordinate', $assignment);
@@ -73,6 +75,7 @@ final class TemplateController extends Controller
             $logbook->write('took a template file away', $assignment->title, ['file' => $template->name, 'sha256' => $template->sha256], null, $assignment);
         });
         Storage::delete($template->path);
+        $rerun->whenHandedIn($assignment->unsetRelation('templates'));
 
         return redirect()->route('plan.edit', $assignment)->with('said', "{$template->name} no longer goes with the assignment.");
     }

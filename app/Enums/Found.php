@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Enums;
+
+/**
+ * What a person found who read what screening showed. No mark follows from any of it.
+ */
+enum Found: string
+{
+    case Attributed = 'attributed';
+    case Talk = 'talk';
+    case Referred = 'referred';
+    case Note = 'note';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Attributed => 'Properly attributed, or nothing to it',
+            self::Talk => 'Needs a talk with the student',
+            self::Referred => 'Referred, as the institution’s rules say',
+            self::Note => 'A note, nothing found yet',
+        };
+    }
+
+    public function short(): string
+    {
+        return match ($this) {
+            self::Attributed => 'properly attributed',
+            self::Talk => 'needs a talk',
+            self::Referred => 'referred',
+            self::Note => 'a note',
+        };
+    }
+}

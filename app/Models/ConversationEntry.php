@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Enums\Found;
+use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One entry of a script's conversation record: what a person found, and why. Entries are added, never changed.
+ *
+ * @property int $id
+ * @property string $public_id
+ * @property int $script_id
+ * @property int $handin_id
+ * @property Found $found
+ * @property string $why
+ * @property array{sum: string, close: string, sources: list<string>, passage: string|null} $seen
+ * @property bool $held
+ * @property Carbon $created_at
+ * @property-read User $by
+ * @property-read Script $script
+ */
+final class ConversationEntry extends Model
+{
+    use HasPublicId;
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['found' => Found::class, 'seen' => 'array', 'held' => 'boolean'];
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'written_by');
+    }
+
+    /**
+     * @return BelongsTo<Script, $this>
+     */
+    public function script(): BelongsTo
+    {
+        return $this->belongsTo(Script::class);
+    }
+}

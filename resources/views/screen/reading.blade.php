@@ -1,0 +1,72 @@
+{{-- The script beside its sources: for staff with what can be left out, for students with what to do. Needs $reading, $asked, $link (a closure making addresses of this page), $student. --}}
+@php
+    $figures = $reading['figures'];
+    $current = $reading['current'];
+    $runs = $reading['runs'];
+    $sources = $reading['sources'];
+    $source = $current ? $sources[$current['source']] : null;
+    $whole = $reading['whole'];
+    $hide = $reading['hide'];
+    $to = fn (array $other) => $link(array_filter([...$asked, ...$other], fn ($value) => $value !== null && $value !== [] && $value !== ''));
+    $n = $reading['number'];
+    // Each part of the script: in a run, hidden or altered, left out, or plain.
+    $why = ['given' => 'of the brief or a template', 'quotation' => 'a quotation', 'bibliography' => 'the bibliography', 'passage' => 'taken off by a reader'];
+    $mark = function (array $part) use ($runs, $sources, $to, $why): string {
+        $text = e($part['text']);
+        if ($part['run'] > 0) {
+            $said = "Run {$part['run']}, source {$part['letter']}".($part['kind'] === 'close' ? ', close wording' : '').($part['hidden'] === '' ? '' : " · {$part['hidden']}");
+            $class = implode(' ', array_filter(['run', 'h'.$sources[$runs[$part['run'] - 1]['source']]['hatch'], $part['kind'], $part['same'] ? 'same' : '', $part['now'] ? 'now' : '', $part['hidden'] === '' ? '' : 'tampered']));
+
+            return '<a class="'.$class.'" data-run="'.$part['run'].'"'.($part['same'] ? ' data-same' : '').' href="'.e($to(['run' => $part['run']])).'" title="'.e($said).'">'.$text.'</a>';
+        }
+
+        return match (true) {
+            $part['hidden'] !== '' => '<span class="tampered" title="'.e($part['hidden']).'">'.$text.'</span>',
+            $part['left'] !== '' => '<span class="left-out" title="'.e($why[$part['left']]).': left out">'.$text.'</span>',
+            default => $text,
+        };
+    };
+    $per = fn (int $word) => round(100 * $word / max(1, $reading['words']), 2);
+@endphp
+<x-hatches />
+<div class="chips" role="group" aria-label="Sources">
+    @forelse ($sources as $one)
+        @php($off = in_array($one['letter'], $hide, true))
+        <span @class(['chip', 'off' => $off, 'here' => $source && $source['letter'] === $one['letter']])>
+            <a href="{{ $to(['run' => $one['first'] ?? 1, 'hide' => array_values(array_diff($hide, [$one['letter']]))]) }}" title="{{ $one['label'] }}{{ $one['where'] === '' ? '' : ' · '.$one['where'] }}"><svg width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg> <b>{{ $one['letter'] }}</b> <span class="name">{{ $one['label'] }}</span> <span class="quiet whitespace-nowrap">{{ number_format($one['words']) }} words{{ $one['close'] > 0 ? ' + close' : '' }}</span></a>
+            <a class="toggle" href="{{ $to(['hide' => $off ? array_values(array_diff($hide, [$one['letter']])) : [...$hide, $one['letter']], 'run' => 1]) }}" aria-label="{{ $off ? 'Show' : 'Hide' }} the marks of source {{ $one['letter'] }}">{{ $off ? 'show' : 'hide' }}</a>
+        </span>
+    @empty
+        <span class="quiet">No source shares a run of {{ $assignment->overlap_min_words }} words or more with this text.</span>
+    @endforelse
+</div>
+<div class="reading" data-threads>
+    <svg class="staff" viewBox="0 0 34 100" preserveAspectRatio="none" role="group" aria-label="Where in the text the runs lie">
+        <rect x="2" y="0" width="18" height="100" fill="var(--sheet)" stroke="var(--quiet)" stroke-width="1" vector-effect="non-scaling-stroke" />
+        @foreach ($figures->places as $place)<rect x="2" y="{{ $per($place->from) }}" width="18" height="{{ max(0.3, $per($place->to) - $per($place->from)) }}" fill="var(--rule)" />@endforeach
+        @foreach ($runs as $run)
+            <a href="{{ $to(['run' => $run['number']]) }}" aria-label="Run {{ $run['number'] }}, source {{ $run['letter'] }}, {{ $run['words'] }} words"><rect x="{{ $run['kind'] === 'close' ? 12 : 2 }}" y="{{ $per($run['from']) }}" width="{{ $run['kind'] === 'close' ? 8 : 18 }}" height="{{ max(0.9, $per($run['to']) - $per($run['from'])) }}" fill="{{ ['var(--deep)', 'var(--ink)', 'var(--quiet)', 'var(--kelp)'][$sources[$run['source']]['hatch']] }}" fill-opacity="{{ $run['kind'] === 'close' ? 0.55 : 0.85 }}" />
+            @if ($run['number'] === $n)<rect x="24" y="{{ $per($run['from']) }}" width="6" height="{{ max(1.2, $per($run['to']) - $per($run['from'])) }}" fill="var(--ink)" />@endif</a>
+        @endforeach
+    </svg>
+    <section class="pane" aria-label="{{ $student ? 'Your text' : 'The script' }}" tabindex="0" data-pane="here"><div class="text whitespace-pre-line">@foreach ($reading['script'] as $part){!! $mark($part) !!}@endforeach</div></section>
+    <svg class="threads" aria-hidden="true"></svg>
+    <section class="pane" aria-label="The source" tabindex="0" data-pane="there">
+        @if ($current === null)
+            <div class="p-2"><h2>Nothing to compare</h2><p class="quiet mt-1">{{ $hide === [] ? 'No run of '.$assignment->overlap_min_words.' words or more was found where this assignment looks. That says nothing about anywhere else.' : 'The marks of every source are hidden.' }}</p></div>
+        @elseif ($current['there'] === null)
+            <div class="p-2">
+                <p class="mb-2"><b>{{ $source['letter'] }}</b> · {{ $source['label'] }}</p>
+                @if ($student)
+                    <p class="quiet">Nobody is shown what others have written, so you see your own words only: {{ $current['words'] }} of them also stand there{{ $current['kind'] === 'close' ? ', in the same order and with changes between them' : '' }}.</p>
+                @else
+                    <p class="quiet">The text of this source is no longer there as it was. Compare this script again.</p>
+                @endif
+            </div>
+        @else
+            <p class="small quiet mb-2"><b class="text-ink">{{ $source['letter'] }}</b> · {{ $source['label'] }}@if ($source['where'] !== '') · {{ $source['where'] }}@endif @if ($source['url']) · <a href="{{ $source['url'] }}" target="_blank" rel="noreferrer noopener">open the page</a>@endif
+                · <a href="{{ $to(['whole' => $whole ? null : '1']) }}" data-key="w">{{ $whole ? 'only around this run' : 'the whole source' }} <kbd>w</kbd></a></p>
+            <div class="text whitespace-pre-line">{{ $current['there']['before'] ? '… ' : '' }}@foreach ($current['there']['parts'] as $part){!! $part['run'] > 0 ? '<mark class="run h'.$source['hatch'].' same'.($part['now'] ? ' now '.$current['kind'] : '').'" data-run="'.$part['run'].'" data-same>'.e($part['text']).'</mark>' : e($part['text']) !!}@endforeach{{ $current['there']['after'] ? ' …' : '' }}</div>
+        @endif
+    </section>
+</div>
