@@ -35,13 +35,19 @@ final class Files
     /** A one-page PDF with lines of text; none gives a page like a scan, without any. */
     public static function pdf(string ...$lines): string
     {
-        $content = "BT /F1 11 Tf 60 780 Td 14 TL\n".implode('', array_map(fn (string $line) => '('.addcslashes($line, '()\\').") Tj T*\n", $lines)).'ET';
-        $objects = [
-            '<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
-            '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595 842] /Contents 4 0 R /Resources << /Font << /F1 5 0 R >> >> >>',
-            '<< /Length '.strlen($content).">>\nstream\n{$content}\nendstream",
-            '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>',
-        ];
+        return self::pdfOf('/F1 11 Tf 60 780 Td 14 TL '.implode('', array_map(fn (string $line) => '('.addcslashes($line, '()\\').") Tj T*\n", $lines)));
+    }
+
+    /** A PDF of pages, each as the operators that set its text. */
+    public static function pdfOf(string ...$pages): string
+    {
+        $count = count($pages);
+        $objects = ['<< /Type /Catalog /Pages 2 0 R >>', '<< /Type /Pages /Kids ['.implode(' ', array_map(fn (int $n) => (4 + 2 * $n).' 0 R', array_keys(array_values($pages))))."] /Count {$count} >>", '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>'];
+        foreach (array_values($pages) as $n => $page) {
+            $content = "BT {$page}\nET";
+            $objects[] = '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 595 842] /Contents '.(5 + 2 * $n).' 0 R /Resources << /Font << /F1 3 0 R >> >> >>';
+            $objects[] = '<< /Length '.strlen($content).">>\nstream\n{$content}\nendstream";
+        }
         $pdf = "%PDF-1.4\n";
         $offsets = [];
         foreach ($objects as $n => $object) {
@@ -49,9 +55,10 @@ final class Files
             $pdf .= ($n + 1)." 0 obj\n{$object}\nendobj\n";
         }
         $start = strlen($pdf);
-        $pdf .= "xref\n0 6\n0000000000 65535 f \n".implode('', array_map(fn (int $at) => sprintf("%010d 00000 n \n", $at), $offsets));
+        $size = count($objects) + 1;
+        $pdf .= "xref\n0 {$size}\n0000000000 65535 f \n".implode('', array_map(fn (int $at) => sprintf("%010d 00000 n \n", $at), $offsets));
 
-        return $pdf."trailer << /Size 6 /Root 1 0 R >>\nstartxref\n{$start}\n%%EOF";
+        return $pdf."trailer << /Size {$size} /Root 1 0 R >>\nstartxref\n{$start}\n%%EOF";
     }
 
     /**

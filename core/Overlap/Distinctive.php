@@ -14,8 +14,8 @@ final class Distinctive
 {
     public const LENGTH = 9;
 
-    /** One sequence for so many words, so that a passage of twice as many is met. */
-    private const EVERY = 35;
+    /** One sequence for so many words. */
+    private const EVERY = 20;
 
     /** Letters of a word past these make it no rarer. */
     private const LONGEST = 12;

@@ -47,7 +47,7 @@ final class Grams
         $grams = [$hash & PHP_INT_MAX];
         $left = 64 - $k % 64;
         $turn = $k % 64;
-        $mask = (1 << $turn) - 1;
+        $mask = ~(-1 << $turn);
         for ($i = $k; $i < $count; $i++) {
             $out = $words[$i - $k];
             $hash = ($hash << 1 | ($hash >> 63 & 1)) ^ ($out << $turn | ($out >> $left & $mask)) ^ $words[$i];

@@ -15,6 +15,8 @@ final readonly class Network
 
     private const MARGIN = 62;
 
+    private const ABOVE = 34;
+
     /**
      * @param  array<string, array{float, float}>  $places  by name
      * @param  list<array{from: string, to: string, words: int}>  $links  strongest last, so that they are drawn on top
@@ -100,7 +102,8 @@ final readonly class Network
             $count = count($group);
             $radius = $count === 2 ? self::APART / 2 : max(self::APART / 1.6, $count * self::APART / (2 * M_PI));
             $size = 2 * ($radius + self::MARGIN);
-            $tall = $count === 2 ? 2.0 * self::MARGIN : $size;
+            // A triangle does not reach down to the circle's foot.
+            $tall = match ($count) { 2 => 0.0, 3 => 1.5 * $radius, default => 2 * $radius } + 2 * self::ABOVE;
             if ($x > 0 && $x + $size > $width) {
                 $x = 0.0;
                 $y += $row;
@@ -108,7 +111,7 @@ final readonly class Network
             }
             foreach ($group as $n => $name) {
                 $angle = $count === 2 ? M_PI * (1 - $n) : 2 * M_PI * $n / $count - M_PI / 2;
-                $places[$name] = [round($x + $size / 2 + $radius * cos($angle), 1), round($y + $tall / 2 + ($count === 2 ? 0 : $radius * sin($angle)), 1)];
+                $places[$name] = [round($x + $size / 2 + $radius * cos($angle), 1), round($y + self::ABOVE + ($count === 2 ? 0 : $radius * (1 + sin($angle))), 1)];
             }
             $x += $size;
             $row = max($row, $tall);

@@ -11,6 +11,9 @@ use App\Models\DraftCheck;
 use App\Models\GradeScale;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\OverlapChoice;
+use App\Models\OverlapReport;
+use App\Models\OverlapSource;
 use App\Models\Result;
 use App\Models\RosterImport;
 use App\Models\Upload;
@@ -41,7 +44,7 @@ final class RoutesTest extends TestCase
         'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
         'collect.index' => 'coordinator', 'collect.csv' => 'coordinator', 'collect.arrivals' => 'coordinator', 'collect.zip' => 'coordinator', 'messages.create' => 'coordinator', 'messages.store' => 'coordinator', 'uploads.store' => 'student', 'uploads.update' => 'student', 'typed.update' => 'student', 'typed.begin' => 'student', 'receipts.text' => 'student', 'receipts.choose' => 'student', 'mark.zip' => 'coordinator tutor', 'mark.file' => 'tutor', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
-        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.show' => 'coordinator tutor',
+        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator', 'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student', 'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor', 'screen.record' => 'coordinator tutor', 'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
         'share-out.index' => 'coordinator', 'share-out.store' => 'coordinator', 'scripts.name' => 'coordinator',
         'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',
         'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner', 'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
@@ -57,6 +60,7 @@ final class RoutesTest extends TestCase
     {
         $this->module(2, 2);
         $assignment = $this->released();
+        $assignment->update(['overlap_students' => true]);
         $people = [
             'coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Part::First)->marker,
             'examiner' => $this->member(Role::Examiner), 'student' => $this->students[0],
@@ -104,7 +108,10 @@ final class RoutesTest extends TestCase
         $template = $assignment->templates()->firstOrCreate(['name' => 'cover.docx'], ['path' => 'templates/none', 'bytes' => 1, 'sha256' => str_repeat('0', 64), 'text' => '']);
         Storage::put('templates/none', '');
         $scale = GradeScale::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Own'], ['document' => config('harbor.bands.pass'), 'saved_by' => $this->coordinator->id]);
+        $report = OverlapReport::query()->firstOrCreate(['handin_id' => $script->current_handin_id]);
         $values = [
+            'choice' => OverlapChoice::query()->firstOrCreate(['overlap_report_id' => $report->id, 'what' => 'short'], ['from_word' => 9, 'reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
+            'source' => OverlapSource::query()->firstOrCreate(['kind' => 'archive', 'module_id' => $this->module->id], ['shelf' => 0, 'words' => 0, 'numbers' => '', 'text' => ''])->public_id,
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
             'draft' => DraftCheck::query()->firstOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['words' => 1, 'text' => 'Words.', 'notes' => []])->public_id, 'template' => $template->public_id, 'scale' => $scale->public_id, 'member' => Membership::query()->where('user_id', $script->student_id)->sole()->public_id, 'import' => $this->import()->public_id,

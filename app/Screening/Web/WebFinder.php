@@ -18,7 +18,7 @@ use YoungHarbor\Core\Text\Words;
 final class WebFinder
 {
     /** Sequences asked for of one text, at most. */
-    private const PHRASES = 40;
+    private const PHRASES = 60;
 
     private const PAGES = 20;
 

@@ -41,12 +41,12 @@
     @endforelse
 </div>
 <div class="reading" data-threads>
-    <svg class="staff" viewBox="0 0 34 100" preserveAspectRatio="none" role="group" aria-label="Where in the text the runs lie">
-        <rect x="2" y="0" width="18" height="100" fill="var(--sheet)" stroke="var(--quiet)" stroke-width="1" vector-effect="non-scaling-stroke" />
-        @foreach ($figures->places as $place)<rect x="2" y="{{ $per($place->from) }}" width="18" height="{{ max(0.3, $per($place->to) - $per($place->from)) }}" fill="var(--rule)" />@endforeach
+    <svg class="staff" role="group" aria-label="Where in the text the runs lie">
+        <rect x="0.5" y="0" width="20" height="100%" fill="var(--sheet)" stroke="var(--quiet)" />
+        @foreach ($figures->places as $place)<rect x="1" y="{{ $per($place->from) }}%" width="19" height="{{ max(0.3, $per($place->to) - $per($place->from)) }}%" fill="var(--rule)" />@endforeach
         @foreach ($runs as $run)
-            <a href="{{ $to(['run' => $run['number']]) }}" aria-label="Run {{ $run['number'] }}, source {{ $run['letter'] }}, {{ $run['words'] }} words"><rect x="{{ $run['kind'] === 'close' ? 12 : 2 }}" y="{{ $per($run['from']) }}" width="{{ $run['kind'] === 'close' ? 8 : 18 }}" height="{{ max(0.9, $per($run['to']) - $per($run['from'])) }}" fill="{{ ['var(--deep)', 'var(--ink)', 'var(--quiet)', 'var(--kelp)'][$sources[$run['source']]['hatch']] }}" fill-opacity="{{ $run['kind'] === 'close' ? 0.55 : 0.85 }}" />
-            @if ($run['number'] === $n)<rect x="24" y="{{ $per($run['from']) }}" width="6" height="{{ max(1.2, $per($run['to']) - $per($run['from'])) }}" fill="var(--ink)" />@endif</a>
+            <a href="{{ $to(['run' => $run['number']]) }}" aria-label="Run {{ $run['number'] }}, source {{ $run['letter'] }}, {{ $run['words'] }} words{{ $run['kind'] === 'close' ? ', close wording' : '' }}"><rect x="{{ $run['kind'] === 'close' ? 11 : 0.5 }}" y="{{ $per($run['from']) }}%" width="{{ $run['kind'] === 'close' ? 9.5 : 20 }}" height="{{ max(0.9, $per($run['to']) - $per($run['from'])) }}%" fill="url(#hatch-{{ $sources[$run['source']]['hatch'] }})" stroke="var(--deep)" /></a>
+            @if ($run['number'] === $n)<svg x="23" y="{{ $per(intdiv($run['from'] + $run['to'], 2)) }}%" width="10" height="12" overflow="visible"><path d="M0 0 L9 -5 V5 Z" fill="var(--ink)" /></svg>@endif
         @endforeach
     </svg>
     <section class="pane" aria-label="{{ $student ? 'Your text' : 'The script' }}" tabindex="0" data-pane="here"><div class="text whitespace-pre-line">@foreach ($reading['script'] as $part){!! $mark($part) !!}@endforeach</div></section>
@@ -70,3 +70,4 @@
         @endif
     </section>
 </div>
+<p class="legend"><span><i class="key run h0 same"></i> identical words</span><span><i class="key run h0 close same"></i> close wording: words in common</span><span><i class="key left-out-key"></i> left out</span>@if ($reading['hiding'] !== [])<span><i class="key tampered"></i> hidden or altered</span>@endif</p>

@@ -53,7 +53,7 @@
         <div class="under">
             @if ($current)
                 <div class="acts">
-                    <span class="quiet">Run {{ $reading['number'] }}: {{ $current['words'] }} {{ $current['kind'] === 'close' ? 'words in common, close wording' : 'words' }}, source {{ $source['letter'] }}</span>
+                    <span class="quiet pt-2">Run {{ $reading['number'] }}: {{ $current['words'] }} {{ $current['kind'] === 'close' ? 'words in common, close wording' : 'words' }}, source {{ $source['letter'] }}</span>
                     <details class="drop" name="act"><summary class="button">Leave this run out …</summary>
                         <form method="post" action="{{ $post('screen.leave-out') }}" class="panel">@csrf
                             <input type="hidden" name="what" value="{{ LeftOutBy::Passage->value }}"><input type="hidden" name="from" value="{{ $current['from'] }}"><input type="hidden" name="to" value="{{ $current['to'] }}">
@@ -87,10 +87,10 @@
                             <tr><td>Words in all</td><td class="num">{{ number_format($figures->words) }}</td><td></td></tr>
                             @foreach (['given' => 'of the brief and the templates', 'quotation' => 'in quotations', 'bibliography' => 'in the bibliography', 'passage' => 'in passages left out here'] as $why => $label)
                                 @php($is = $figures->leftOut[$why] ?? 0)
-                                @if ($is > 0 || in_array($why, ['quotation', 'bibliography'], true))
-                                    <tr><td>− {{ $label }}</td><td class="num">{{ number_format($is) }}</td>
+                                @php($out = match ($why) { 'quotation' => $made->quotations, 'bibliography' => $made->bibliography, default => true })
+                                @if ($is > 0 || ! $out)
+                                    <tr><td>{{ $out ? '− '.$label : Str::ucfirst($label).': counted' }}</td><td class="num">{{ $out ? number_format($is) : '' }}</td>
                                         <td class="num">@if ($why === 'quotation' || $why === 'bibliography')
-                                            @php($out = $why === 'quotation' ? $made->quotations : $made->bibliography)
                                             <form method="post" action="{{ $post('screen.leave-out') }}">@csrf<input type="hidden" name="what" value="{{ $why === 'quotation' ? 'quotations' : 'bibliography' }}"><input type="hidden" name="leave_out" value="{{ $out ? 0 : 1 }}">
                                                 <button class="link" name="reason" value="{{ $out ? 'To see the figures with them' : 'Quoted and cited words are normal' }}">{{ $out ? 'let them count' : 'leave them out' }}</button></form>
                                         @endif</td></tr>
@@ -132,10 +132,10 @@
                             @foreach ($reading['sources'] as $one)
                                 <tr><td><svg width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg></td>
                                     <td><b>{{ $one['letter'] }}</b> @if ($one['first'])<a href="{{ $link([...$asked, 'run' => $one['first']]) }}">{{ $one['label'] }}</a>@else{{ $one['label'] }}@endif<br><span class="quiet small">{{ $one['where'] }}{{ $one['close'] > 0 ? " · close wording: {$one['close_words']} words in common" : '' }}</span></td>
-                                    <td class="num">{{ number_format($one['words']) }}</td><td class="num">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] + $one['close'] }}</td></tr>
+                                    <td class="num">{{ number_format($one['words']) }}</td><td class="num whitespace-nowrap">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] + $one['close'] }}</td></tr>
                             @endforeach
                         </tbody>
-                        <tfoot><tr><td></td><td>Together, no word counted twice</td><td class="num font-bold">{{ number_format($figures->report->matched()) }}</td><td class="num font-bold">{{ $figures->report->share() }} %</td><td class="num">{{ count($figures->report->runs) + count($figures->close) }}</td></tr></tfoot>
+                        <tfoot><tr><td></td><td>Together, no word counted twice</td><td class="num font-bold">{{ number_format($figures->report->matched()) }}</td><td class="num font-bold whitespace-nowrap">{{ $figures->report->share() }} %</td><td class="num">{{ count($figures->report->runs) + count($figures->close) }}</td></tr></tfoot>
                     </table></div>@endif
                     <p class="mt-3"><a class="button" hx-boost="false" href="{{ route('screen.pdf', $script) }}" download>The report as PDF</a></p>
                 </section>

@@ -30,7 +30,7 @@ final class DraftCheckTest extends TestCase
         $this->module(1, 3);
         $this->assignment = $this->assignment(['self_checks' => $checks]);
         $handin = app(TakeHandIn::class)($this->assignment, $this->students[1], 'Before that. '.self::SHARED.'. '.$this->prose(60, 1));
-        app(CompareHandin::class)($handin, true);
+        app(CompareHandin::class)($handin);
     }
 
     private function check(User $student, string $text): DraftCheck
@@ -49,8 +49,8 @@ final class DraftCheckTest extends TestCase
         $this->begun();
         // 15 of 20 words: 75 %.
         $draft = $this->check($this->students[0], 'As I see it, '.self::SHARED.'. Mine.');
-        self::assertSame(['75.0', [[4, 19]]], [$draft->share, $draft->pieces]);
-        $this->get(route('drafts.show', $draft))->assertOk()->assertSee('<mark class="same">the women who mended', false)->assertSee('75.0 %')->assertSee('This is not handed in.')->assertSee('one check left')
+        self::assertSame(['75.0', [[[4, 2, 15]]]], [$draft->share, $draft->found['matches'][0][1] ?? null]);
+        $this->get(route('drafts.show', $draft))->assertOk()->assertSee('>the women who mended', false)->assertSee('75.0 %')->assertSee('Work that another student has handed in')->assertSee('What to do about a passage')->assertSee('This is not handed in.')->assertSee('one check left')
             ->assertDontSee($this->students[1]->name)->assertDontSee($this->script($this->assignment, 1)->code);
     }
 
@@ -64,10 +64,10 @@ final class DraftCheckTest extends TestCase
         }
         self::assertSame([$prints, 1, 0], [DB::table('overlap_prints')->count(), Handin::query()->count(), $this->script($this->assignment, 0)->handins()->count()]);
         $later = app(TakeHandIn::class)($this->assignment, $this->students[2], 'My very own draft about salt pans and the tax that was laid upon them in the end.');
-        app(CompareHandin::class)($later, true);
-        self::assertSame(0, $later->report()->sole()->runs()->count());
+        app(CompareHandin::class)($later);
+        self::assertSame(0, $later->report()->sole()->matches()->count());
         $own = app(TakeHandIn::class)($this->assignment, $this->students[0], $draft->text);
-        app(CompareHandin::class)($own, true);
+        app(CompareHandin::class)($own);
         self::assertSame('0.0', $this->check($this->students[2], 'Nothing here stands anywhere else at all, I should think and hope.')->share);
         self::assertSame('100.0', $this->check($this->students[0], $draft->text)->share, 'the other student handed in the same words');
     }

@@ -154,7 +154,7 @@ final class HandInTest extends TestCase
         foreach ([[$one, 44, $two], [$two, 43, $one]] as [$handin, $counted, $source]) {
             $report = OverlapReport::query()->where('handin_id', $handin->id)->sole();
             self::assertSame(['ready', $counted, 40], [$report->state->value, $report->counted, $report->matched]);
-            self::assertSame([$source->id], $report->runs->pluck('source_handin_id')->all());
+            self::assertSame([$source->id], $report->matches->map(fn ($match) => $match->source->handin_id)->all());
         }
 
         // The first student replaces the text by one of their own: the second's report forgets the old attempt.

@@ -9,6 +9,7 @@ use App\Exceptions\Refused;
 use App\Jobs\CompareHandin;
 use App\Models\Handin;
 use App\Models\OverlapReport;
+use App\Models\OverlapSource;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -61,7 +62,7 @@ final class SimultaneousTest extends TestCase
         (new CompareHandin($new->id))->handle(app(\App\Actions\Screen\CompareHandin::class));
         (new CompareHandin($old->id))->handle(app(\App\Actions\Screen\CompareHandin::class));
         self::assertSame([$new->id], OverlapReport::query()->pluck('handin_id')->all());
-        self::assertSame([$new->id], DB::table('overlap_prints')->distinct()->pluck('handin_id')->all());
+        self::assertSame([$new->id], OverlapSource::query()->pluck('handin_id')->all());
         (new CompareHandin(999_999))->handle(app(\App\Actions\Screen\CompareHandin::class));
     }
 
