@@ -57,7 +57,7 @@ final class HiddenTextTest extends TestCase
         return $changed;
     }
 
-    private static function run(string $properties, string $words = self::HIDDEN): string
+    private static function letters(string $properties, string $words = self::HIDDEN): string
     {
         return "<w:r><w:rPr>{$properties}</w:rPr><w:t xml:space=\"preserve\">{$words}</w:t></w:r>";
     }
@@ -70,7 +70,7 @@ final class HiddenTextTest extends TestCase
         $assignment = $this->assignment();
         [$bytes, $name] = $file();
         $handin = app(TakeHandIn::class)($assignment, $this->students[0], [Files::upload($bytes, $name)]);
-        self::assertSame([['kind' => $kind, 'words' => self::HIDDEN]], $handin->hidden);
+        self::assertEquals([['kind' => $kind, 'words' => self::HIDDEN]], $handin->hidden);
         self::assertStringContainsString('Some words in this file cannot be seen', implode(' ', $handin->notes), 'its student is told at once');
         $report = OverlapReport::query()->where('handin_id', $handin->id)->sole();
         $found = array_values(array_filter($report->hiding ?? [], fn (array $one) => $one['kind'] === $kind));
@@ -84,12 +84,12 @@ final class HiddenTextTest extends TestCase
     public static function hiding(): iterable
     {
         $odt = fn (string $properties): array => self::odt("<style:style xmlns:style=\"urn:oasis:names:tc:opendocument:xmlns:style:1.0\" xmlns:fo=\"urn:oasis:names:tc:opendocument:xmlns:xsl-fo-compatible:1.0\" xmlns:text=\"urn:oasis:names:tc:opendocument:xmlns:text:1.0\" style:name=\"H9\" style:family=\"text\"><style:text-properties {$properties}/></style:style>", '<text:p>Then <text:span text:style-name="H9">'.self::HIDDEN.'</text:span> ended.</text:p>');
-        yield 'docx, white' => [fn () => self::docx('<w:p>'.self::run('<w:color w:val="FFFFFF"/>').'</w:p>'), HiddenText::WHITE];
-        yield 'docx, nearly white' => [fn () => self::docx('<w:p>'.self::run('<w:color w:val="FDFDFE"/>').'</w:p>'), HiddenText::WHITE];
-        yield 'docx, white by a style' => [fn () => self::docx('<w:p>'.self::run('<w:rStyle w:val="Gone"/>').'</w:p>', '<w:style w:type="character" w:styleId="Base9"><w:name w:val="Base9"/><w:rPr><w:color w:val="FFFFFF"/></w:rPr></w:style><w:style w:type="character" w:styleId="Gone"><w:name w:val="Gone"/><w:basedOn w:val="Base9"/></w:style>'), HiddenText::WHITE];
-        yield 'docx, in two runs' => [fn () => self::docx('<w:p>'.self::run('<w:color w:val="FFFFFF"/>', 'discuss credit ').self::run('<w:color w:val="FFFFFF"/><w:b/>', 'wages and debt').'</w:p>'), HiddenText::WHITE];
-        yield 'docx, tiny' => [fn () => self::docx('<w:p>'.self::run('<w:sz w:val="2"/>').'</w:p>'), HiddenText::TINY];
-        yield 'docx, marked as hidden' => [fn () => self::docx('<w:p>'.self::run('<w:vanish w:val="false"/>', 'Seen. ').self::run('<w:specVanish/><w:color w:val="FFFFFF"/>').'</w:p>'), HiddenText::WHITE];
+        yield 'docx, white' => [fn () => self::docx('<w:p>'.self::letters('<w:color w:val="FFFFFF"/>').'</w:p>'), HiddenText::WHITE];
+        yield 'docx, nearly white' => [fn () => self::docx('<w:p>'.self::letters('<w:color w:val="FDFDFE"/>').'</w:p>'), HiddenText::WHITE];
+        yield 'docx, white by a style' => [fn () => self::docx('<w:p>'.self::letters('<w:rStyle w:val="Gone"/>').'</w:p>', '<w:style w:type="character" w:styleId="Base9"><w:name w:val="Base9"/><w:rPr><w:color w:val="FFFFFF"/></w:rPr></w:style><w:style w:type="character" w:styleId="Gone"><w:name w:val="Gone"/><w:basedOn w:val="Base9"/></w:style>'), HiddenText::WHITE];
+        yield 'docx, in two runs' => [fn () => self::docx('<w:p>'.self::letters('<w:color w:val="FFFFFF"/>', 'discuss credit ').self::letters('<w:color w:val="FFFFFF"/><w:b/>', 'wages and debt').'</w:p>'), HiddenText::WHITE];
+        yield 'docx, tiny' => [fn () => self::docx('<w:p>'.self::letters('<w:sz w:val="2"/>').'</w:p>'), HiddenText::TINY];
+        yield 'docx, marked as hidden' => [fn () => self::docx('<w:p>'.self::letters('<w:vanish w:val="false"/>', 'Seen. ').self::letters('<w:specVanish/><w:color w:val="FFFFFF"/>').'</w:p>'), HiddenText::WHITE];
         yield 'odt, white' => [fn () => $odt('fo:color="#ffffff"'), HiddenText::WHITE];
         yield 'odt, tiny' => [fn () => $odt('fo:font-size="1pt"'), HiddenText::TINY];
         yield 'html, white by a declaration' => [fn () => ['<html><body><p>'.self::SEEN.'</p><p>Then <span style="color: #FFF">'.self::HIDDEN.'</span> ended.</p></body></html>', 'essay.html'], HiddenText::WHITE];
@@ -117,11 +117,11 @@ final class HiddenTextTest extends TestCase
      */
     public static function honest(): iterable
     {
-        yield 'docx, white on a dark shade of the letters' => [fn () => self::docx('<w:p>'.self::run('<w:color w:val="FFFFFF"/><w:shd w:val="clear" w:fill="1F3864"/>').'</w:p>')];
-        yield 'docx, white on a highlight' => [fn () => self::docx('<w:p>'.self::run('<w:color w:val="FFFFFF"/><w:highlight w:val="darkBlue"/>').'</w:p>')];
-        yield 'docx, white in a dark cell of a table' => [fn () => self::docx('<w:tbl><w:tr><w:tc><w:tcPr><w:shd w:val="clear" w:fill="000000"/></w:tcPr><w:p>'.self::run('<w:color w:val="FFFFFF"/>').'</w:p></w:tc></w:tr></w:tbl>')];
-        yield 'docx, a colour' => [fn () => self::docx('<w:p>'.self::run('<w:color w:val="FF0000"/>').self::run('<w:color w:val="auto"/>').'</w:p>')];
-        yield 'docx, a footnote’s size' => [fn () => self::docx('<w:p>'.self::run('<w:sz w:val="14"/>').'</w:p>')];
+        yield 'docx, white on a dark shade of the letters' => [fn () => self::docx('<w:p>'.self::letters('<w:color w:val="FFFFFF"/><w:shd w:val="clear" w:fill="1F3864"/>').'</w:p>')];
+        yield 'docx, white on a highlight' => [fn () => self::docx('<w:p>'.self::letters('<w:color w:val="FFFFFF"/><w:highlight w:val="darkBlue"/>').'</w:p>')];
+        yield 'docx, white in a dark cell of a table' => [fn () => self::docx('<w:tbl><w:tr><w:tc><w:tcPr><w:shd w:val="clear" w:fill="000000"/></w:tcPr><w:p>'.self::letters('<w:color w:val="FFFFFF"/>').'</w:p></w:tc></w:tr></w:tbl>')];
+        yield 'docx, a colour' => [fn () => self::docx('<w:p>'.self::letters('<w:color w:val="FF0000"/>').self::letters('<w:color w:val="auto"/>').'</w:p>')];
+        yield 'docx, a footnote’s size' => [fn () => self::docx('<w:p>'.self::letters('<w:sz w:val="14"/>').'</w:p>')];
         yield 'html, white on black' => [fn () => ['<html><body><div style="background: #000"><p style="color: white">'.self::SEEN.'</p></div></body></html>', 'essay.html']];
         yield 'html, small print' => [fn () => ['<html><body><p style="font-size: 9px">'.self::SEEN.'</p></body></html>', 'essay.html']];
         yield 'pdf, plain' => [fn () => [Files::pdf(self::SEEN), 'essay.pdf']];
