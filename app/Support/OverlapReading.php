@@ -11,6 +11,7 @@ use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
 use App\Screening\Figured;
+use Illuminate\Support\Facades\Auth;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Piece;
 use YoungHarbor\Core\Overlap\Report;
@@ -167,6 +168,7 @@ final class OverlapReading
         uksort($found, fn (int $a, int $b) => [$found[$b]['words'], $found[$b]['close_words'], $a] <=> [$found[$a]['words'], $found[$a]['close_words'], $b]);
         $models = OverlapSource::query()->select(['id', 'public_id', 'kind', 'shelf', 'handin_id', 'title', 'cohort', 'url', 'fetched_at', 'created_at'])->with('handin:id,script_id', 'handin.script:id,code,assignment_id,student_id')->whereKey(array_keys($found))->get()->keyBy('id');
         $letter = 'A';
+        $dated = $script->assignment->namesRevealed() || Auth::user()?->can('coordinate', $script) !== false;
         $sources = [];
         foreach ($found as $id => $of) {
             $source = $models[$id] ?? null;
@@ -176,7 +178,7 @@ final class OverlapReading
             $own = $source->handin?->script->student_id === $script->student_id;
             $sources[$id] = [
                 ...$of, 'letter' => $letter, 'hatch' => (count($sources)) % 4, 'id' => $source->public_id, 'share' => (string) Report::percent($of['words'], $figures->report->counted),
-                'label' => $forStudent ? OverlapWords::forStudent($source, $script) : OverlapWords::source($source, $script), 'where' => $forStudent ? '' : OverlapWords::where($source, $script),
+                'label' => $forStudent ? OverlapWords::forStudent($source, $script) : OverlapWords::source($source, $script), 'where' => $forStudent ? '' : OverlapWords::where($source, $script, $dated),
                 'kind' => $source->kind, 'url' => $source->url, 'first' => null, 'own' => $own, 'readable' => ! $forStudent || $source->kind === SourceKind::Web || $own,
             ];
             $letter++;

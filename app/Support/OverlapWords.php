@@ -58,11 +58,15 @@ final class OverlapWords
         };
     }
 
-    /** Where a source stands, in a word or two. */
-    public static function where(OverlapSource $source, Script $reader): string
+    /**
+     * Where a source stands, in a word or two.
+     *
+     * @param  bool  $dated  with the day a page was fetched: close to when the script came in, so not for its markers
+     */
+    public static function where(OverlapSource $source, Script $reader, bool $dated): string
     {
         return match ($source->kind) {
-            SourceKind::Web => 'open web, '.parse_url((string) $source->url, PHP_URL_HOST).', fetched '.Clock::shown($source->fetched_at ?? $source->created_at),
+            SourceKind::Web => 'open web, '.parse_url((string) $source->url, PHP_URL_HOST).($dated ? ', fetched '.Clock::day($source->fetched_at ?? $source->created_at) : ''),
             SourceKind::Archive => 'archive, an earlier cohort',
             SourceKind::Handin => $source->shelf === $reader->assignment_id ? 'another hand-in of this assignment' : 'another assignment of this module',
         };

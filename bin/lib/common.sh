@@ -167,7 +167,7 @@ database_start() { # database_start FOLDER FIRST_PORT: sets DB_* for the applica
     port=$(free_port "$2") || fail "no free port for the database from $2 on"
     in_background "$folder/server.log" "$mariadbd" --no-defaults "${as_root[@]}" --datadir="$folder/data" --bind-address=127.0.0.1 --port="$port" \
         --socket="$folder/socket" --pid-file="$folder/pid" --character-set-server=utf8mb4 \
-        --collation-server=utf8mb4_unicode_ci --max-connections=80 --innodb-buffer-pool-size=256M \
+        --collation-server=utf8mb4_unicode_ci --max-connections=80 --innodb-buffer-pool-size="${DB_POOL:-256M}" \
         --innodb-flush-log-at-trx-commit="${DB_FLUSH:-1}" --max-allowed-packet=64M \
         --skip-name-resolve --default-time-zone=+00:00
     wait_for_port "$port" 60 "the database (its log is $folder/server.log)"

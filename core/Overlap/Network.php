@@ -103,7 +103,9 @@ final readonly class Network
             $radius = $count === 2 ? self::APART / 2 : max(self::APART / 1.6, $count * self::APART / (2 * M_PI));
             $size = 2 * ($radius + self::MARGIN);
             // A triangle does not reach down to the circle's foot.
-            $tall = match ($count) { 2 => 0.0, 3 => 1.5 * $radius, default => 2 * $radius } + 2 * self::ABOVE;
+            $tall = match ($count) {
+                2 => 0.0, 3 => 1.5 * $radius, default => 2 * $radius
+            } + 2 * self::ABOVE;
             if ($x > 0 && $x + $size > $width) {
                 $x = 0.0;
                 $y += $row;

@@ -75,8 +75,12 @@ final readonly class Prints
      */
     private static function triples(array $words): array
     {
-        $long = array_values(array_filter($words, fn (string $word) => strlen($word) >= self::LONG
-            && (mb_strlen($word) >= self::LONG || (mb_strlen($word) >= self::LONG_ELSEWHERE && preg_match('/\p{Latin}/u', $word) !== 1))));
+        $long = [];
+        foreach ($words as $word) {
+            if (strlen($word) >= self::LONG && (($length = mb_strlen($word)) >= self::LONG || ($length >= self::LONG_ELSEWHERE && preg_match('/\p{Latin}/u', $word) !== 1))) {
+                $long[] = $word;
+            }
+        }
 
         return array_map(fn (int $hash) => $hash ^ self::SALT, Grams::of(Grams::numbers($long), 3));
     }

@@ -274,7 +274,7 @@ final class DatabaseSeeder extends Seeder
         app(ChangeAllowance::class)($member('yusuf.alkhatib'), 3, 25, 'Learning support plan of September.', $this->coordinator);
         app(ChangeAllowance::class)($member('zoe.ng'), 2, 0, 'Learning support plan of September.', $this->coordinator);
         app(ChangeExtension::class)($script('priya.raghunathan'), $this->day(19, 12), 'A week at home after a death in the family.', $this->coordinator);
-        foreach (['dafydd.aprhys' => 'light-dues', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
+        foreach (['dafydd.aprhys' => 'coal-and-blankets', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
             $this->at(-1, 11, $this->students[$who]);
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
             app(CompareDraft::class)($draft);

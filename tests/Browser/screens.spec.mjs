@@ -26,6 +26,8 @@ const screens = {
         'closure days': async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Closure days' }).click(); },
         screen: stage('Screen'),
         overlap: async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); },
+        'overlap with hidden words': async (page) => { await stage('Screen')(page); await page.getByRole('row', { name: /lookalike letters/ }).locator('.code').first().click(); },
+        archive: async (page) => { await stage('Screen')(page); await page.getByRole('link', { name: 'Archive' }).click(); },
         'share out': stage('Share out'), mark: stage('Mark'), moderate: stage('Moderate'), release: stage('Release'),
         'grade book': (page) => page.getByRole('link', { name: 'Grade book' }).first().click(),
         logbook: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Logbook' }).click(); },

@@ -22,7 +22,7 @@ const views = {
     collect: ['coordinator', stage('Collect')],
     member: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Essay: After the water' }).first().click(); await page.getByRole('link', { name: 'Priya Raghunathan' }).click(); }],
     screen: ['coordinator', stage('Screen')],
-    overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); }],
+    overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); await page.waitForLoadState('networkidle'); await page.keyboard.press('j'); await page.waitForTimeout(600); }],
     'share-out': ['coordinator', stage('Share out')],
     queue: ['tutor', async (page) => { await page.getByRole('link', { name: essay }).first().click(); }],
     desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); }],

@@ -6,11 +6,11 @@
                 <x-empty title="No text of this module is in the archive">Scripts join it when their assignment says so under Screening; texts of earlier years can be added as files.</x-empty>
             @else
                 <div class="sheet scroll" tabindex="0"><table class="table">
-                    <thead><tr><th>Written for</th><th>Cohort</th><th class="num">Words</th><th>There since</th><th></th></tr></thead>
+                    <thead><tr><th>Written for</th><th>Cohort</th><th class="num">Words</th><th>How it came</th><th></th></tr></thead>
                     <tbody>
                         @foreach ($texts as $text)
                             <tr>
-                                <td>{{ $text->title }} @if ($text->handin)<span class="code quiet">{{ $text->handin->script->code }}</span>@endif</td><td>{{ $text->cohort }}</td><td class="num">{{ number_format($text->words) }}</td><td class="whitespace-nowrap">{{ App\Support\Clock::shown($text->created_at) }}</td>
+                                <td>{{ $text->title }} @if ($text->handin)<span class="code quiet">{{ $text->handin->script->code }}</span>@endif</td><td>{{ $text->cohort }}</td><td class="num">{{ number_format($text->words) }}</td><td class="whitespace-nowrap">{{-- when a hand-in came beside its code would tell whose it is --}}{{ $text->handin_id === null ? App\Support\Clock::shown($text->created_at) : 'handed in here' }}</td>
                                 <td>@if ($text->taken_out_at)<span class="quiet small">taken out {{ App\Support\Clock::shown($text->taken_out_at) }}: {{ $text->taken_out_reason }}</span>
                                     @else<details class="drop"><summary class="link">Take out …</summary><form class="panel" method="post" action="{{ route('archive.take-out', $text) }}">@csrf<label class="small">Why <input class="input" name="reason" maxlength="300" required></label><p class="quiet small my-2">Nothing is compared with it any more, and reports that name it are worked out without it.</p><button class="button">Take it out</button></form></details>@endif</td>
                             </tr>

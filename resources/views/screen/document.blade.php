@@ -13,7 +13,7 @@
     .same { text-decoration: underline; } .left { color: #4B5A6E; } .script { font-size: 9pt; white-space: pre-line; }
 </style></head><body>
 <h1>Overlap report {{ $script->code }}</h1>
-<p class="quiet">{{ $assignment->title }} · {{ $assignment->module->fullTitle() }} · {{ config('harbor.institution') }}<br>Attempt {{ $report->handin->attempt }}, compared {{ Clock::shown($report->finished_at) }}, printed {{ Clock::shown(now()) }}</p>
+<p class="quiet">{{ $assignment->title }} · {{ $assignment->module->fullTitle() }} · {{ config('harbor.institution') }}<br>Printed {{ Clock::shown(now()) }}</p>
 <p><b>{{ $figures->report->share() }} %</b> {{ OverlapWords::sum($figures) }} {{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</p>
 <p class="quiet">It shows where words of this text also stand. What that means, people decide: quoted and cited words are normal, and nearly every honest essay shares some. Lines to look at: from {{ (float) $assignment->overlap_look }} %, closely from {{ (float) $assignment->overlap_look_closely }} %. Runs of {{ $assignment->overlap_min_words }} words or more.@if ($report->web_failure) Open web: {{ $report->web_failure }}@endif</p>
 @foreach ($reading['hiding'] as $one)<p><b>{{ Str::ucfirst($one['kind']) }}</b>: {{ $one['note'] !== '' ? $one['note'] : $one['words'].' words, '.($one['times'] === 1 ? 'one place' : $one['times'].' places') }}@if ($one['example'] !== ''), such as “{{ $one['example'] }}”@endif</p>@endforeach

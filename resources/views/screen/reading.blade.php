@@ -59,6 +59,12 @@
                 <p class="mb-2"><b>{{ $source['letter'] }}</b> · {{ $source['label'] }}</p>
                 @if ($student)
                     <p class="quiet">Nobody is shown what others have written, so you see your own words only: {{ $current['words'] }} of them also stand there{{ $current['kind'] === 'close' ? ', in the same order and with changes between them' : '' }}.</p>
+                    <h2 class="mt-5 mb-1">Whose wording is it?</h2>
+                    <ul class="list-disc ml-5 grid gap-1">
+                        <li>From a source you both used: put quotation marks round it and name the source. It is then no longer counted.</li>
+                        <li>Your own, or what everyone in the subject says: leave it.</li>
+                        <li>From someone else’s work: write the point anew, without their text in front of you.</li>
+                    </ul>
                 @else
                     <p class="quiet">The text of this source is no longer there as it was. Compare this script again.</p>
                 @endif

@@ -196,7 +196,9 @@ final class WebTest extends TestCase
     public function test_a_page_that_changes_is_kept_as_it_was_and_as_it_is(): void
     {
         $text = self::PAGE;
-        $script = $this->handedIn(['*/pages/*' => function () use (&$text) { return Http::response($text, 200, ['Content-Type' => 'text/plain']); }] + self::web());
+        $script = $this->handedIn(['*/pages/*' => function () use (&$text) {
+            return Http::response($text, 200, ['Content-Type' => 'text/plain']);
+        }] + self::web());
         $text = 'Something else altogether stands here now and shares no words with what was there.';
         $this->travel(3)->days();
         $this->actingAs($this->coordinator)->post(route('screen.rerun', $this->work), ['which' => 'all']);

@@ -26,7 +26,7 @@ final class ArchiveController extends Controller
     {
         $this->authorize('coordinate', $module);
         $texts = OverlapSource::query()->select(['id', 'public_id', 'title', 'cohort', 'words', 'handin_id', 'created_at', 'taken_out_at', 'taken_out_reason'])
-            ->where('kind', SourceKind::Archive)->where('module_id', $module->id)->with('handin:id,script_id', 'handin.script:id,code')->orderByRaw('taken_out_at IS NOT NULL')->orderBy('title')->orderBy('id')->paginate(self::PAGE);
+            ->where('kind', SourceKind::Archive)->where('module_id', $module->id)->with('handin:id,script_id', 'handin.script:id,code')->orderByRaw('taken_out_at IS NOT NULL')->orderBy('title')->orderBy('public_id')->paginate(self::PAGE);
 
         return view('screen.archive', ['module' => $module, 'texts' => $texts]);
     }

@@ -1,0 +1,98 @@
+// Screening, as a coordinator reads it and as a student checks a draft.
+import { expect, signedIn, test } from './people.mjs';
+
+const stage = async (page, assignment, name) => {
+    await page.goto('/');
+    await page.getByRole('link', { name: assignment }).first().click();
+    await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${name} ,`) }).click();
+};
+const essay = 'Essay: A living from the edge';
+
+test('a coordinator finds who shares text, reads it beside its source, argues with it and writes down what they found', async ({ browser }) => {
+    test.setTimeout(120_000);
+    const page = await signedIn(browser, 'maren.oduya');
+    await stage(page, essay, 'Screen');
+    await expect(page.getByRole('img', { name: /Scripts joined by lines/ })).toBeVisible();
+    await page.getByLabel('Show', { exact: true }).selectOption('closely');
+    await expect(page.locator('#screen-table tbody tr')).toHaveCount(4);
+    await page.getByRole('link', { name: 'Words', exact: true }).click();
+    await expect(page.locator('#screen-table tbody tr')).toHaveCount(4); // sorting keeps the filter
+    await page.getByLabel('Show', { exact: true }).selectOption('');
+    await page.getByRole('row', { name: /Trades of the shore/ }).locator('.code').first().click();
+
+    const figures = page.locator('.figures');
+    await expect(figures).toContainText('78 of 576 counted words also stand elsewhere.');
+    await expect(figures).toContainText('Close wording besides, not in the share');
+    await expect(figures).toContainText('run 1 of 3');
+    await expect(page.locator('.thread.now')).toHaveCount(1);
+    await page.keyboard.press('j');
+    await expect(figures).toContainText('run 2 of 3');
+    await expect(page).toHaveURL(/run=2/);
+    await page.keyboard.press('j');
+    await expect(figures).toContainText('run 3 of 3');
+    // The open run is in view on both sides.
+    for (const pane of ['here', 'there']) {
+        await expect(page.locator(`[data-pane=${pane}] .now`).first()).toBeInViewport();
+    }
+    await page.keyboard.press('w');
+    await expect(page.getByRole('link', { name: /only around this run/ })).toBeVisible();
+
+    await page.getByText('Leave this run out …').click();
+    await page.getByRole('button', { name: 'Quoted and cited properly' }).click();
+    await expect(figures).toContainText('passages taken off here');
+    await expect(figures).not.toContainText('78 of 576');
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(figures).toContainText('78 of 576 counted words');
+    await page.getByText('Leave this run out …').click();
+    await page.locator('.acts').getByLabel('Another reason').first().fill('   ');
+    await page.locator('.acts').getByRole('button', { name: 'Leave it out' }).first().click();
+    await expect(page.getByRole('alert')).toContainText('Say in a few words why');
+    await expect(figures).toContainText('78 of 576 counted words');
+
+    const download = page.waitForEvent('download');
+    await page.getByRole('link', { name: 'The report as PDF' }).click();
+    expect((await download).suggestedFilename()).toMatch(/^overlap [A-Z]+-\d{3}\.pdf$/);
+
+    await page.getByLabel('Needs a talk with the student').check();
+    await page.getByLabel('Why', { exact: true }).fill('One passage of an earlier year, word for word, another reworded.');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByRole('article').filter({ hasText: 'One passage of an earlier year' })).toBeVisible();
+    await stage(page, essay, 'Release');
+    await expect(page.locator('main')).toContainText('is held'); // the demo's conversation holds one
+});
+
+test('an open web that is down is told, and asked again when it is back', async ({ browser }) => {
+    test.setTimeout(240_000);
+    const web = process.env.HARBOR_WEB_SEARCH.replace(/search$/, '');
+    const page = await signedIn(browser, 'maren.oduya');
+    await fetch(`${web}behave?as=down`);
+    try {
+        await stage(page, 'Essay: After the water', 'Screen');
+        await page.getByRole('button', { name: 'Compare all again' }).click();
+        await expect(page.getByText('open web: not answered').first()).toBeVisible({ timeout: 60_000 });
+        await expect(page.getByRole('button', { name: 'Ask the open web again' })).toBeVisible({ timeout: 60_000 });
+    } finally {
+        await fetch(`${web}behave?as=well`);
+    }
+    await page.locator('#screen-table .code').first().click();
+    await expect(page.locator('.findings')).toContainText('The rest of this report stands.');
+    await page.goBack();
+    await page.getByRole('button', { name: 'Ask the open web again' }).click();
+    await expect(page.getByText('open web: not answered')).toHaveCount(0, { timeout: 60_000 });
+    await expect(page.getByRole('button', { name: 'Ask the open web again' })).toHaveCount(0);
+});
+
+test('a student on a phone checks a draft, reads where its words stand and what to do', async ({ browser }) => {
+    test.setTimeout(120_000);
+    const page = await signedIn(browser, 'siobhan.darcy-quill', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+    await page.getByRole('link', { name: 'Essay: After the water' }).first().click();
+    await page.getByText('or paste its text').click();
+    await page.getByLabel('Text of the draft').fill('My own beginning about a flood and its lists, written on the train. Relief was given by the bag and the blanket. Lists were drawn up of the deserving, and neighbours who had lost as much but gone less often to church were not on them. My own ending, with a thought of mine in it that nobody has had before, I hope.');
+    await page.getByRole('button', { name: 'Check it' }).click();
+    await expect(page.getByText('counted words also stand elsewhere.')).toBeVisible({ timeout: 60_000 });
+    await expect(page.locator('.figures')).toContainText('passage 1 of 1');
+    await expect(page.getByRole('heading', { name: 'What is normal' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'open the page' })).toBeVisible(); // a page of the open web may be read
+    await expect(page.getByText('This is not handed in.')).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
