@@ -34,7 +34,9 @@ final class Candidates
         $prints = Prints::of($words->normalForms(), $assignment->givenWords());
         $shelves = $this->shelves($assignment);
         $same = $this->index->sharing($shelves, $prints->same);
-        $loose = array_filter($this->index->sharing($shelves, $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH);
+        $near = array_filter($this->index->sharing(array_values(array_diff($shelves, [OverlapSource::ARCHIVE])), $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH);
+        $far = array_filter($this->index->sharing(array_values(array_intersect($shelves, [OverlapSource::ARCHIVE])), $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH_FAR);
+        $loose = $near + $far;
         $candidates = [];
         foreach (array_chunk(array_keys($same + $loose), self::CHUNK) as $ids) {
             foreach ($this->allowed($script, $shelves, $ids) as $id) {

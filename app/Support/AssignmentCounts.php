@@ -34,6 +34,7 @@ final class AssignmentCounts
         $rows = DB::table('scripts as s')
             ->when($led, fn ($query) => $query->leftJoin('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)')))
             ->leftJoin('overlap_reports as o', 'o.handin_id', '=', "{$l}.current_handin_id")
+            ->join('assignments as a', 'a.id', '=', 's.assignment_id')
             ->when($shared, fn ($query) => $query
                 ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', "{$l}.id")->where('f.part', 'first'))
                 ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', "{$l}.id")->where('m.part', 'second'))
@@ -46,7 +47,8 @@ final class AssignmentCounts
             ->selectRaw("s.assignment_id, COUNT(*) AS expected,
                 COALESCE(SUM(s.current_handin_id IS NOT NULL), 0) AS handed_in,
                 COALESCE(SUM(o.state = 'ready'), 0) AS screened,
-                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed".(! $shared ? ', COALESCE(SUM(s.held), 0) AS held' : ',
+                COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed,
+                COALESCE(SUM(o.state = 'ready' AND s.lead_id IS NULL AND o.share >= a.overlap_look AND NOT EXISTS (SELECT 1 FROM conversation_entries e WHERE e.script_id = s.id)), 0) AS to_look".(! $shared ? ', COALESCE(SUM(s.held), 0) AS held' : ',
                 COALESCE(SUM(f.id IS NOT NULL), 0) AS shared_out,
                 COUNT(DISTINCT f.marker_id) AS tutors,
                 COALESCE(SUM(f.done_at IS NOT NULL), 0) AS first_done,
@@ -78,6 +80,7 @@ final class AssignmentCounts
             secondDone: $n('second_done'),
             toSettle: $n('to_settle'),
             agreed: $n('agreed'),
+            toLook: $n('to_look'),
             held: $n('held'),
             released: $n('released'),
         );

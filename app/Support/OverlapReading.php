@@ -11,7 +11,7 @@ use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
 use App\Screening\Figured;
-use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Gate;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Piece;
 use YoungHarbor\Core\Overlap\Report;
@@ -168,7 +168,7 @@ final class OverlapReading
         uksort($found, fn (int $a, int $b) => [$found[$b]['words'], $found[$b]['close_words'], $a] <=> [$found[$a]['words'], $found[$a]['close_words'], $b]);
         $models = OverlapSource::query()->select(['id', 'public_id', 'kind', 'shelf', 'handin_id', 'title', 'cohort', 'url', 'fetched_at', 'created_at'])->with('handin:id,script_id', 'handin.script:id,code,assignment_id,student_id')->whereKey(array_keys($found))->get()->keyBy('id');
         $letter = 'A';
-        $dated = $script->assignment->namesRevealed() || Auth::user()?->can('coordinate', $script) !== false;
+        $dated = $script->assignment->namesRevealed() || Gate::allows('coordinate', $script);
         $sources = [];
         foreach ($found as $id => $of) {
             $source = $models[$id] ?? null;

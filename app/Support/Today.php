@@ -66,6 +66,9 @@ final class Today
         if ($n->screeningFailed > 0) {
             $items[] = $item($n->screeningFailed === 1 ? '1 comparison failed' : "{$n->screeningFailed} comparisons failed", 'screen.index', 'See why');
         }
+        if ($n->pastDue && $n->toLook > 0 && $n->released < $n->handedIn) {
+            $items[] = $item($n->toLook === 1 ? '1 script is past a line for overlap, with nothing recorded' : "{$n->toLook} scripts are past a line for overlap, with nothing recorded", 'screen.index', 'Look at them', byWhat: 'promised');
+        }
         if ($n->pastDue && $open > 0) {
             $items[] = $item($open === 1 ? '1 script is not shared out' : "{$open} scripts are not shared out", 'share-out.index', 'Share out', byWhat: 'promised');
         }

@@ -25,6 +25,7 @@ final readonly class Counts
         public int $agreed,
         public int $held,
         public int $released,
+        public int $toLook = 0,
     ) {
     }
 }

@@ -40,9 +40,14 @@ final class Fairway
 
     private static function screen(Counts $n): Mark
     {
-        $note = $n->screeningFailed > 0 ? "{$n->screeningFailed} failed" : "{$n->screened} of {$n->handedIn} compared";
+        $note = match (true) {
+            $n->screeningFailed > 0 => "{$n->screeningFailed} failed",
+            // Past a line, and nothing is in the conversation record yet.
+            $n->toLook > 0 && $n->screened === $n->handedIn => "{$n->toLook} to look at",
+            default => "{$n->screened} of {$n->handedIn} compared",
+        };
 
-        return new Mark(Stage::Screen, Progress::of($n->screened, $n->handedIn), $note, $n->screeningFailed > 0);
+        return new Mark(Stage::Screen, Progress::of($n->screened, $n->handedIn), $note, $n->screeningFailed > 0 || ($n->toLook > 0 && $n->pastDue));
     }
 
     private static function shareOut(Counts $n): Mark

@@ -14,8 +14,10 @@ namespace YoungHarbor\Core\Overlap;
  */
 final readonly class Prints
 {
-    /** So many loose prints in common make a text worth aligning. */
-    public const LOOSE_ENOUGH = 3;
+    /** So many loose prints in common make a text worth aligning; in a large archive, where chance meets more often, so many. */
+    public const LOOSE_ENOUGH = 2;
+
+    public const LOOSE_ENOUGH_FAR = 3;
 
     private const LONG = 5;
 
@@ -40,7 +42,7 @@ final readonly class Prints
     public static function of(array $words, array $given = []): self
     {
         $winnowing = new Winnowing;
-        $thinned = new Winnowing(1, 2);
+        $thinned = new Winnowing(1, 3);
         $skipped = $skippedLoose = [];
         foreach ($given as $text) {
             $skipped += array_fill_keys(Grams::of(Grams::numbers($text), $winnowing->k), true);

@@ -49,7 +49,7 @@ $check = function (string $essay) use ($index): array {
     $words = Words::of($essay);
     $prints = Prints::of($words->normalForms());
     $same = $index->sharing([0], $prints->same);
-    $loose = array_filter($index->sharing([0], $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH);
+    $loose = array_filter($index->sharing([0], $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH_FAR);
     $comparison = new Comparison($words, new Alignment);
     $found = [];
     foreach (array_chunk(array_keys($same + $loose), 10) as $ids) {
@@ -103,6 +103,11 @@ $fill = function (int $from, int $to) use ($text): array {
     passthru('LC_ALL=C sort -t "	" -k2,2n -S 1G -o '.escapeshellarg($file).' '.escapeshellarg($file));
     passthru('mariadb --no-defaults --protocol=tcp --local-infile=1 -h 127.0.0.1 -P '.escapeshellarg((string) config('database.connections.mariadb.port')).' -u root '.escapeshellarg((string) config('database.connections.mariadb.database')).' -e '.escapeshellarg("SET unique_checks=0; LOAD DATA LOCAL INFILE '{$file}' INTO TABLE overlap_prints (shelf, hash, source_id)"));
     unlink($file);
+    // What was just written goes to disk first: an archive grows slowly, and is not read while it is filled.
+    DB::statement('SET GLOBAL innodb_max_dirty_pages_pct = 0');
+    for ($n = 0; $n < 180 && (int) DB::selectOne("SHOW GLOBAL STATUS LIKE 'Innodb_buffer_pool_pages_dirty'")->Value > 500; $n++) {
+        sleep(1);
+    }
 
     return [$prints];
 };

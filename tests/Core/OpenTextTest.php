@@ -138,7 +138,7 @@ final class OpenTextTest extends TestCase
             }
             $found += 2 * $covered >= count($planted) ? 1 : 0;
             [$one, $two] = [Prints::of($script), Prints::of($from)];
-            $met += count(array_intersect($one->loose, $two->loose)) >= Prints::LOOSE_ENOUGH || array_intersect($one->same, $two->same) !== [] ? 1 : 0;
+            $met += count(array_intersect($one->loose, $two->loose)) >= Prints::LOOSE_ENOUGH_FAR || array_intersect($one->same, $two->same) !== [] ? 1 : 0;
         }
         fwrite(STDERR, sprintf("\n  reworded at %d %%: %.1f %% found, %.1f %% met through prints\n", $percent, 100 * $found / $rounds, 100 * $met / $rounds));
         self::assertGreaterThanOrEqual($least, intdiv(100 * $found, $rounds));
@@ -153,6 +153,35 @@ final class OpenTextTest extends TestCase
         yield '10 %' => [10, 99];
         yield '20 %' => [20, 97];
         yield '30 %' => [30, 90];
+    }
+
+    /**
+     * The hardest case: every fifth word of 60 changed, so that no more than four stand together. The aligner finds all
+     * of them; the loose prints lead to it this often.
+     */
+    public function test_passages_changed_evenly_are_met_through_loose_prints(): void
+    {
+        mt_srand(60);
+        $rounds = 300;
+        $near = $far = $found = 0;
+        for ($round = 0; $round < $rounds; $round++) {
+            [$host, $source] = self::pair();
+            $from = Words::of($source)->normalForms();
+            $script = array_slice(Words::of($host)->normalForms(), 0, 1200);
+            $planted = array_slice($from, mt_rand(0, count($from) - 60), 60);
+            foreach (range(2, 59, 5) as $i) {
+                $planted[$i] = $script[mt_rand(0, 1199)];
+            }
+            array_splice($script, 600, 0, $planted);
+            $shared = count(array_intersect(Prints::of($script)->loose, Prints::of($from)->loose));
+            $near += $shared >= Prints::LOOSE_ENOUGH ? 1 : 0;
+            $far += $shared >= Prints::LOOSE_ENOUGH_FAR ? 1 : 0;
+            $found += array_filter((new CloseWording)->passages($script, $from, 's'), fn (Run $run) => $run->from() < 660 && $run->to() > 600) === [] ? 0 : 1;
+        }
+        fwrite(STDERR, sprintf("\n  every fifth of 60 words changed: %.0f %% found when aligned; met through prints %.0f %% near, %.0f %% in an archive\n", 100 * $found / $rounds, 100 * $near / $rounds, 100 * $far / $rounds));
+        self::assertGreaterThanOrEqual(95, intdiv(100 * $found, $rounds));
+        self::assertGreaterThanOrEqual(65, intdiv(100 * $near, $rounds));
+        self::assertGreaterThanOrEqual(45, intdiv(100 * $far, $rounds));
     }
 
     /** Clean text against speeches it shares no passage with: close wording that is none, per 10,000 words and source. */

@@ -38,6 +38,10 @@
 <h2>Conversation record</h2>
 @foreach ($entries as $entry)<p><b>{{ Str::ucfirst($entry->found->short()) }}</b> <span class="quiet">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span><br>{{ $entry->why }}</p>@endforeach
 @endif
+@if ($figures->words <= 20000)
 <h2>The script</h2>
 <div class="script">@foreach ($reading['script'] as $part){!! $part['same'] ? '<span class="same">'.e($part['text']).'</span>' : ($part['left'] !== '' && $part['run'] === 0 ? '<span class="left">'.e($part['text']).'</span>' : e($part['text'])) !!}@endforeach</div>
+@else
+<p class="quiet">The script has {{ number_format($figures->words) }} words and is not printed in full; every run of it is above.</p>
+@endif
 </body></html>

@@ -308,8 +308,13 @@ final class ScreenTest extends TestCase
             $this->post(route('screen.leave-out', $script), ['what' => 'short', 'from' => 9, 'reason' => 'x'])->assertStatus($mine($script) ? 302 : 403);
             $this->post(route('screen.record', $script), ['found' => 'note', 'why' => 'x', 'hold' => '1'])->assertForbidden(); // to hold is the coordinator's
         }
-        $assignment->update(['overlap_seen' => 'never']);
         $own = $assignment->scripts()->with('marks')->get()->first($mine);
+        $assignment->update(['overlap_seen' => 'after']);
+        $mark = $own->marks->firstWhere('marker_id', $this->tutors[0]->id);
+        $this->get(route('screen.show', $own))->assertForbidden(); // a share does not colour a mark that is open
+        $mark->forceFill(['done_at' => now()])->save();
+        $this->get(route('screen.show', $own))->assertOk();
+        $assignment->update(['overlap_seen' => 'never']);
         foreach (['screen.show', 'screen.pdf'] as $route) {
             $this->get(route($route, $own))->assertForbidden();
         }
