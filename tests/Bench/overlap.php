@@ -45,11 +45,15 @@ $text = function (int $seed) use ($vocabulary): array {
 
 /** The pipeline of the application, from a text to what it shares with which texts. */
 $index = new DatabaseIndex;
-$check = function (string $essay) use ($index): array {
+$spent = [0.0, 0.0, 0.0];
+$check = function (string $essay) use ($index, &$spent): array {
+    $start = hrtime(true);
     $words = Words::of($essay);
     $prints = Prints::of($words->normalForms());
+    $read = hrtime(true);
     $same = $index->sharing([0], $prints->same);
     $loose = array_filter($index->sharing([0], $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH_FAR);
+    $looked = hrtime(true);
     $comparison = new Comparison($words, new Alignment);
     $found = [];
     foreach (array_chunk(array_keys($same + $loose), 10) as $ids) {
@@ -60,6 +64,8 @@ $check = function (string $essay) use ($index): array {
             }
         }
     }
+
+    $spent = [$spent[0] + $read - $start, $spent[1] + $looked - $read, $spent[2] + hrtime(true) - $looked];
 
     return [array_keys($found), count($same + $loose)];
 };
@@ -112,10 +118,11 @@ $fill = function (int $from, int $to) use ($text): array {
     return [$prints];
 };
 
-$measure = function () use ($check, $essays, $true): array {
+$measure = function () use ($check, $essays, $true, &$spent): array {
     foreach (array_slice($essays, 0, 5) as $essay) { // warm
         $check($essay);
     }
+    $spent = [0.0, 0.0, 0.0];
     $times = [];
     $hits = $candidates = 0;
     foreach ($essays as $e => $essay) {
@@ -126,6 +133,8 @@ $measure = function () use ($check, $essays, $true): array {
         $candidates += $aligned;
     }
     sort($times);
+    $all = array_sum($spent);
+    printf("  of an essay's time: %.0f %% reading it, %.0f %% looking up, %.0f %% aligning\n", 100 * $spent[0] / $all, 100 * $spent[1] / $all, 100 * $spent[2] / $all);
 
     return [$times[intdiv(count($times), 2)], $hits / (5 * ESSAYS), $candidates / ESSAYS, array_sum($times)];
 };
