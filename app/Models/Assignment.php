@@ -22,7 +22,10 @@ use YoungHarbor\Core\Moderation\Settlement as Rule;
 use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Attention;
+use YoungHarbor\Core\Overlap\Bibliography;
+use YoungHarbor\Core\Overlap\Interval;
 use YoungHarbor\Core\Overlap\LeftOut;
+use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -136,6 +139,16 @@ final class Assignment extends Model
     public function leftOut(array $words): LeftOut
     {
         return LeftOut::given($words, $this->givenWords(), new Alignment(max(1, $this->overlap_min_words), 0));
+    }
+
+    /**
+     * @return list<Interval> passages of a text that were given, its quotations and its bibliography
+     */
+    public function places(Words $words): array
+    {
+        $given = array_map(fn (array $interval) => new Interval('given', $interval[0], $interval[1]), $this->leftOut($words->normalForms())->intervals);
+
+        return [...$given, ...Quotations::of($words), ...Bibliography::of($words)];
     }
 
     /**

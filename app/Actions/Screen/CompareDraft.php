@@ -10,11 +10,9 @@ use App\Models\OverlapSource;
 use App\Screening\Candidates;
 use App\Screening\Web\WebFinder;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Bibliography;
 use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Interval;
 use YoungHarbor\Core\Overlap\Matched;
-use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -36,8 +34,7 @@ final class CompareDraft
         $candidates = $this->candidates->of($draft->script, $words);
         $draft->update(['state' => ReportState::Running, 'compared' => 0, 'to_compare' => count($candidates)]);
         $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
-        $given = array_map(fn (array $interval) => new Interval('given', $interval[0], $interval[1]), $assignment->leftOut($words->normalForms())->intervals);
-        $places = [...$given, ...Quotations::of($words), ...Bibliography::of($words)];
+        $places = $assignment->places($words);
         $found = [];
         foreach (array_keys($candidates) as $n => $id) {
             $found[] = $this->matched($comparison, $id, $candidates[$id]);

@@ -16,13 +16,11 @@ use App\Screening\Candidates;
 use App\Screening\Figured;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Bibliography;
 use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Hiding;
 use YoungHarbor\Core\Overlap\Interval;
 use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Overlap\Matched;
-use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -65,7 +63,7 @@ final class CompareHandin
         $words = Words::of($handin->text);
         ($this->shelve)($handin, $script, $words);
         $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))->pluck('overlap_source_id')->all();
-        $places = $this->places($words, $assignment);
+        $places = $assignment->places($words);
         $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
         $found = $this->found($report, $this->candidates->of($script, $words), $comparison, $handin, self::given($places));
         if ($found === null) {
@@ -147,16 +145,6 @@ final class CompareHandin
                 $report->update(Figured::columns(Figured::of($report)));
             }
         });
-    }
-
-    /**
-     * @return list<Interval> passages that were given, quotations, the bibliography
-     */
-    private function places(Words $words, Assignment $assignment): array
-    {
-        $given = array_map(fn (array $interval) => new Interval('given', $interval[0], $interval[1]), $assignment->leftOut($words->normalForms())->intervals);
-
-        return [...$given, ...Quotations::of($words), ...Bibliography::of($words)];
     }
 
     /**
