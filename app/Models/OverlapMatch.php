@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Overlap\Matched;
 
 /**
@@ -37,6 +38,15 @@ final class OverlapMatch extends Model
     public function source(): BelongsTo
     {
         return $this->belongsTo(OverlapSource::class, 'overlap_source_id');
+    }
+
+    /** Puts what one report shares with one source in place of what it shared before. */
+    public static function keep(int $reportId, int $sourceId, Matched $matched, LeftOut $given): void
+    {
+        self::query()->upsert([[
+            'overlap_report_id' => $reportId, 'overlap_source_id' => $sourceId, 'words' => $matched->words($given), 'close_words' => $matched->closeWords($given),
+            'runs' => json_encode(Matched::keep($matched->runs), JSON_THROW_ON_ERROR), 'close' => json_encode(Matched::keep($matched->close), JSON_THROW_ON_ERROR),
+        ]], ['overlap_report_id', 'overlap_source_id'], ['words', 'close_words', 'runs', 'close']);
     }
 
     public function toCore(): Matched

@@ -17,7 +17,12 @@ final class DatabaseIndex implements SourceIndex
     /** Texts counted for one hash on one shelf. */
     public const MOST = 100;
 
+    /** Hashes a query asks for, rows it expects of each, and how many that run over are asked for together. */
     private const HASHES = 250;
+
+    private const USUAL = 8;
+
+    private const COMMON = 50;
 
     private const ROWS = 2000;
 
@@ -50,27 +55,39 @@ final class DatabaseIndex implements SourceIndex
     }
 
     /**
-     * @param  list<int>  $hashes
+     * One query for what stands in a few texts each, which is nearly everything; where that runs over, the hashes it did
+     * not reach are asked for one by one, each up to the most, in the same round trip.
+     *
+     * @param  list<int>  $hashes  in order
      * @param  array<int, int>  $found
      */
     private function count(int $shelf, array $hashes, array &$found): void
     {
-        $limit = max(2 * self::MOST, count($hashes) * 8);
-        $rows = DB::connection()->getPdo()->query('SELECT hash, source_id FROM overlap_prints WHERE shelf = '.$shelf.' AND hash IN ('.implode(',', $hashes).") ORDER BY hash, source_id LIMIT {$limit}");
-        $pairs = $rows === false ? [] : $rows->fetchAll(PDO::FETCH_NUM);
-        if (count($pairs) === $limit && count($hashes) > 1) {
-            // Something here stands in very many texts: halves, until it is alone.
-            $half = intdiv(count($hashes), 2);
-            $this->count($shelf, array_slice($hashes, 0, $half), $found);
-            $this->count($shelf, array_slice($hashes, $half), $found);
-
-            return;
+        $limit = count($hashes) * self::USUAL;
+        $pairs = $this->pairs('SELECT hash, source_id FROM overlap_prints WHERE shelf = '.$shelf.' AND hash IN ('.implode(',', $hashes).") ORDER BY hash, source_id LIMIT {$limit}");
+        if (count($pairs) === $limit) {
+            $reached = $pairs[$limit - 1][0];
+            $pairs = array_filter($pairs, fn (array $pair) => $pair[0] < $reached);
+            foreach (array_chunk(array_filter($hashes, fn (int $hash) => $hash >= $reached), self::COMMON) as $common) {
+                $each = array_map(fn (int $hash) => "(SELECT hash, source_id FROM overlap_prints WHERE shelf = {$shelf} AND hash = {$hash} ORDER BY source_id LIMIT ".self::MOST.')', $common);
+                array_push($pairs, ...$this->pairs(implode(' UNION ALL ', $each)));
+            }
         }
         $of = [];
         foreach ($pairs as [$hash, $source]) {
             if (($of[$hash] = ($of[$hash] ?? 0) + 1) <= self::MOST) {
-                $found[(int) $source] = ($found[(int) $source] ?? 0) + 1;
+                $found[$source] = ($found[$source] ?? 0) + 1;
             }
         }
+    }
+
+    /**
+     * @return list<array{int, int}> hash and source
+     */
+    private function pairs(string $query): array
+    {
+        $rows = DB::connection()->getPdo()->query($query);
+
+        return array_map(fn (array $row): array => [(int) $row[0], (int) $row[1]], $rows === false ? [] : $rows->fetchAll(PDO::FETCH_NUM));
     }
 }

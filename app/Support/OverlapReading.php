@@ -62,11 +62,13 @@ final class OverlapReading
      */
     public function passages(array $reading): array
     {
+        // The texts of all sources in one query; words are taken from one at a time.
+        $sources = OverlapSource::query()->with('handin:id,text')->whereKey(array_unique(array_column($reading['runs'], 'source')))->get()->keyBy('id');
         $texts = [];
         $passages = [];
         $script = Words::of(implode('', array_column($reading['script'], 'text')));
         foreach ($reading['runs'] as $run) {
-            $words = $texts[$run['source']] ??= Words::of(OverlapSource::query()->with('handin:id,text')->find($run['source'])?->fullText() ?? '');
+            $words = $texts[$run['source']] ??= Words::of($sources->get($run['source'])?->fullText() ?? '');
             $passages[] = ['here' => $script->slice($run['from'], $run['to']), 'there' => $words->count() < $run['source_to'] ? '' : $words->slice($run['source_from'], $run['source_to'])];
         }
 
@@ -234,7 +236,7 @@ final class OverlapReading
      * The source, whole or around the run that is open, with what it shares marked.
      *
      * @param  list<array<string, mixed>>  $runs  of this source
-     * @return array{before: bool, after: bool, parts: list<array{text: string, run: int, same: bool, now: bool}>, from: int, to: int}|null
+     * @return array{before: bool, after: bool, parts: list<array{text: string, run: int, kind: string, now: bool}>, from: int, to: int}|null
      */
     private function source(int $id, array $runs, int $number, bool $whole): ?array
     {
@@ -246,17 +248,17 @@ final class OverlapReading
         }
         $from = $whole ? 0 : max(0, $now['source_from'] - self::CONTEXT);
         $to = $whole ? $words->count() : min($words->count(), $now['source_to'] + self::CONTEXT);
-        $of = array_fill(0, $words->count(), [0, false]);
+        $of = array_fill(0, $words->count(), [0, false, '']);
         foreach ([...array_filter($runs, fn (array $run) => $run['number'] !== $number), $now] as $run) {
             foreach ($run['pieces'] as $piece) {
                 for ($i = $piece->sourceFrom; $i < $piece->sourceTo(); $i++) {
-                    $of[$i] = [(int) $run['number'], true];
+                    $of[$i] = [(int) $run['number'], true, (string) $run['kind']];
                 }
             }
         }
         $parts = [];
-        foreach ($this->grouped($words, $of, $from, $to) as [$text, [$run, $same]]) {
-            $parts[] = ['text' => $text, 'run' => $run, 'same' => $same, 'now' => $run === $number];
+        foreach ($this->grouped($words, $of, $from, $to) as [$text, $said]) {
+            $parts[] = ['text' => $text, 'run' => $said[0], 'kind' => $said[2] ?? '', 'now' => $said[0] === $number];
         }
 
         return ['before' => $from > 0, 'after' => $to < $words->count(), 'parts' => $parts, 'from' => $now['source_from'], 'to' => $now['source_to']];

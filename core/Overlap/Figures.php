@@ -91,7 +91,8 @@ final readonly class Figures
     }
 
     /**
-     * Close wording without the words that stand in identical runs: those are counted there.
+     * Close wording without the words that stand in identical runs: those are counted there, and a passage that an
+     * identical run cuts in two is two.
      *
      * @param  list<Run>  $close
      * @param  list<Run>  $same
@@ -105,9 +106,29 @@ final readonly class Figures
                 $taken[] = new Interval('same', $piece->from, $piece->to());
             }
         }
-        $remaining = $left->from(LeftOut::of($taken)->from($close));
+        $same = LeftOut::of($taken);
+        $remaining = array_merge(...array_map(fn (Run $run) => self::cut($run, $same), $left->from($same->from($close))));
 
         return array_values(array_filter(Credit::share(self::large($remaining)), fn (Run $run) => $run->words() >= self::LEAST_CLOSE));
+    }
+
+    /**
+     * @return list<Run> the parts of a run between the identical runs that lie inside it
+     */
+    private static function cut(Run $run, LeftOut $same): array
+    {
+        $parts = [];
+        $pieces = [];
+        foreach ($run->pieces as $piece) {
+            $to = $pieces === [] ? $piece->from : end($pieces)->to();
+            if ($pieces !== [] && $same->within($to, $piece->from)) {
+                $parts[] = new Run($run->source, $pieces);
+                $pieces = [];
+            }
+            $pieces[] = $piece;
+        }
+
+        return $pieces === [] ? $parts : [...$parts, new Run($run->source, $pieces)];
     }
 
     /**

@@ -44,6 +44,16 @@ final readonly class LeftOut
     }
 
     /**
+     * Only what is left out for one reason, as "given" or "quotation".
+     *
+     * @param  list<Interval>  $intervals
+     */
+    public static function because(string $why, array $intervals): self
+    {
+        return self::of(array_values(array_filter($intervals, fn (Interval $interval) => $interval->why === $why)));
+    }
+
+    /**
      * @param  list<array{int, int}>  $found
      * @return list<array{int, int}>
      */
@@ -66,6 +76,18 @@ final readonly class LeftOut
     public function words(): int
     {
         return array_sum(array_map(fn (array $interval) => $interval[1] - $interval[0], $this->intervals));
+    }
+
+    /** Whether one of the places that are left out lies wholly between two words. */
+    public function within(int $from, int $to): bool
+    {
+        foreach ($this->intervals as $interval) {
+            if ($interval[0] >= $from && $interval[1] <= $to) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

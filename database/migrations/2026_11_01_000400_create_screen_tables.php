@@ -38,9 +38,9 @@ return new class extends Migration
         DB::statement('ALTER TABLE overlap_sources MODIFY numbers MEDIUMBLOB NOT NULL');
         // The prints of a shelf lie together, those of a hash beside each other: a look-up reads what it needs and no more.
         Schema::create('overlap_prints', function (Blueprint $table): void {
-            $table->unsignedBigInteger('shelf');
+            $table->unsignedInteger('shelf');
             $table->unsignedBigInteger('hash');
-            $table->unsignedBigInteger('source_id');
+            $table->unsignedInteger('source_id');
             $table->primary(['shelf', 'hash', 'source_id']);
         });
         Schema::create('overlap_reports', function (Blueprint $table): void {

@@ -238,7 +238,7 @@ final class DatabaseSeeder extends Seeder
             'title' => 'Field record: the harbour walk', 'rubric_version_id' => $rubric->id,
             'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
             'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
-            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start,
+            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start, 'overlap_students' => true,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed', 'link'], 'handin_by' => HandInBy::GroupOneMark, 'max_files' => 3,
         ], null);
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";

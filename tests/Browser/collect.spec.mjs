@@ -35,7 +35,7 @@ test('a group hands in two files and each member has the receipt', async ({ brow
     await coordinator.getByLabel('Title').fill('Two hands on one rope');
     await coordinator.getByLabel('Brief').fill('Write it together.');
     await coordinator.getByLabel('Rubric').selectOption({ label: 'Argued essay, version 1 (Merrow Coast College)' });
-    await coordinator.getByLabel('Due').fill('2030-01-15T12:00');
+    await coordinator.getByLabel('Due', { exact: true }).fill('2030-01-15T12:00');
     await coordinator.getByText('What is handed in', { exact: true }).click();
     await coordinator.getByLabel('Handed in by').selectOption('a group, with one mark');
     await coordinator.getByLabel('Files, at most').fill('2');

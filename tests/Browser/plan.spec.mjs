@@ -65,7 +65,7 @@ test('an assignment says what late work costs, where students will read it', asy
     await page.getByRole('button', { name: 'Copy it' }).click();
     await page.getByRole('button', { name: 'Make the copy' }).click();
     await expect(page.getByRole('heading', { name: 'Field record: the harbour walk (copy)' })).toBeVisible();
-    await expect(page.getByLabel('Due')).toHaveValue('');
+    await expect(page.getByLabel('Due', { exact: true })).toHaveValue('');
     await expect(page.getByRole('link', { name: 'map grid.txt' })).toBeVisible();
 });
 

@@ -18,7 +18,8 @@ use YoungHarbor\Core\Text\Words;
 
 final class OverlapTest extends TestCase
 {
-    /** Schleimer, Wilkerson, Aiken, "Winnowing: Local Algorithms for Document Fingerprinting", SIGMOD 2003, figure 2. */
+    use CommonRuns;
+
     public function test_words_that_were_given_are_taken_off_after_the_runs_are_found(): void
     {
         $words = fn (string $text): array => explode(' ', $text);
@@ -35,6 +36,7 @@ final class OverlapTest extends TestCase
         self::assertSame([], LeftOut::given($script, [], $alignment)->intervals);
     }
 
+    /** Schleimer, Wilkerson, Aiken, "Winnowing: Local Algorithms for Document Fingerprinting", SIGMOD 2003, figure 2. */
     public function test_the_published_winnowing_example(): void
     {
         $selected = (new Winnowing(5, 4))->select([77, 74, 42, 17, 98, 50, 17, 98, 8, 88, 67, 39, 77, 74, 42, 17, 98]);
@@ -164,39 +166,5 @@ final class OverlapTest extends TestCase
         $words = Words::of('“Où est l’île?” — Là-bas.');
         self::assertSame('Où est l’île', $words->slice(0, 3));
         self::assertSame('l’île?” — Là-bas', $words->slice(2, 4));
-    }
-
-    /**
-     * @return list<string>
-     */
-    private static function words(int $count, int $vocabulary): array
-    {
-        $words = [];
-        while (count($words) < $count) {
-            $words[] = 'w'.mt_rand(1, $vocabulary);
-        }
-
-        return $words;
-    }
-
-    /**
-     * @param  list<string>  $script
-     * @param  list<string>  $source
-     * @return list<int> places of the script inside some common run of at least $least words
-     */
-    private static function bruteForce(array $script, array $source, int $least): array
-    {
-        $covered = [];
-        foreach (array_keys($script) as $i) {
-            foreach (array_keys($source) as $j) {
-                for ($length = 0; isset($script[$i + $length], $source[$j + $length]) && $script[$i + $length] === $source[$j + $length]; $length++);
-                if ($length >= $least) {
-                    $covered += array_fill_keys(range($i, $i + $length - 1), true);
-                }
-            }
-        }
-        ksort($covered);
-
-        return array_keys($covered);
     }
 }

@@ -30,6 +30,8 @@ use YoungHarbor\Core\Text\Words;
  */
 final class ScreeningTest extends TestCase
 {
+    use CommonRuns;
+
     /** Each gram's hash is that of its words alone, wherever it stands. */
     public function test_a_gram_has_the_same_hash_wherever_it_stands(): void
     {
@@ -126,6 +128,7 @@ final class ScreeningTest extends TestCase
             self::assertSame(count(array_filter($out)), $figures->leftOutWords());
             foreach ($figures->close as $run) {
                 self::assertGreaterThanOrEqual(8, $run->words());
+                self::assertSame([], array_intersect(array_keys($of), range($run->from(), $run->to() - 1)), 'a passage reaches over an identical run');
                 foreach ($run->pieces as $piece) {
                     for ($i = $piece->from; $i < $piece->to(); $i++) {
                         self::assertFalse($out[$i], 'close wording in what is left out');
@@ -290,19 +293,6 @@ final class ScreeningTest extends TestCase
     }
 
     /**
-     * @return list<string>
-     */
-    private static function words(int $count, int $vocabulary): array
-    {
-        $words = [];
-        while (count($words) < $count) {
-            $words[] = 'word'.mt_rand(1, $vocabulary);
-        }
-
-        return $words;
-    }
-
-    /**
      * @param  list<Run>  $runs
      * @param  list<string>  $script
      * @param  list<string>  $source
@@ -339,26 +329,5 @@ final class ScreeningTest extends TestCase
         }
 
         return $runs;
-    }
-
-    /**
-     * @param  list<string>  $script
-     * @param  list<string>  $source
-     * @return list<int> places of the script inside some common run of at least $least words
-     */
-    private static function bruteForce(array $script, array $source, int $least): array
-    {
-        $covered = [];
-        foreach (array_keys($script) as $i) {
-            foreach (array_keys($source) as $j) {
-                for ($length = 0; isset($script[$i + $length], $source[$j + $length]) && $script[$i + $length] === $source[$j + $length]; $length++);
-                if ($length >= $least) {
-                    $covered += array_fill_keys(range($i, $i + $length - 1), true);
-                }
-            }
-        }
-        ksort($covered);
-
-        return array_keys($covered);
     }
 }

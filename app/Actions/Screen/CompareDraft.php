@@ -36,19 +36,16 @@ final class CompareDraft
         $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
         $places = $assignment->places($words);
         $found = [];
-        foreach (array_keys($candidates) as $n => $id) {
-            $found[] = $this->matched($comparison, $id, $candidates[$id]);
-            $draft->update(['compared' => $n + 1]);
+        foreach (array_chunk($candidates, CompareHandin::STEP, true) as $chunk) {
+            array_push($found, ...$this->matched($comparison, $chunk));
+            $draft->update(['compared' => $draft->compared + count($chunk)]);
         }
         $failure = null;
         if ($assignment->overlap_web) {
             $outcome = $this->finder->find($words, $places, fn (): bool => true);
             $failure = $outcome->failure;
-            foreach ($outcome->sources as $id) {
-                $found[] = $this->matched($comparison, $id, true);
-            }
+            array_push($found, ...$this->matched($comparison, array_fill_keys($outcome->sources, true)));
         }
-        $found = array_values(array_filter($found, fn (Matched $one) => ! $one->isEmpty()));
         $draft->found = [
             'words' => $words->count(), 'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places),
             'matches' => array_map(fn (Matched $one) => [(int) $one->source, Matched::keep($one->runs), Matched::keep($one->close)], $found),
@@ -56,10 +53,14 @@ final class CompareDraft
         $draft->fill(['state' => ReportState::Ready, 'failure' => $failure, 'share' => (string) $draft->figures()->report->share()])->save();
     }
 
-    private function matched(Comparison $comparison, int $id, bool $close): Matched
+    /**
+     * @param  array<int, bool>  $sources  ids, and whether close wording is looked for in each
+     * @return list<Matched> what the draft shares with each that it shares something with
+     */
+    private function matched(Comparison $comparison, array $sources): array
     {
-        $source = OverlapSource::query()->findOrFail($id);
+        $matched = OverlapSource::query()->whereKey(array_keys($sources))->orderBy('id')->get()->map(fn (OverlapSource $source) => $comparison->with($source->unpacked(), $source->name(), $sources[$source->id]));
 
-        return $comparison->with($source->unpacked(), $source->name(), $close);
+        return array_values($matched->reject(fn (Matched $one) => $one->isEmpty())->all());
     }
 }

@@ -33,7 +33,7 @@ use YoungHarbor\Core\Text\Words;
 final class CompareHandin
 {
     /** Progress is written this often, in compared texts; a stop is noticed then. */
-    private const STEP = 10;
+    public const STEP = 10;
 
     public function __construct(
         private readonly ShelveHandin $shelve,
@@ -65,7 +65,7 @@ final class CompareHandin
         $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))->pluck('overlap_source_id')->all();
         $places = $assignment->places($words);
         $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
-        $found = $this->found($report, $this->candidates->of($script, $words), $comparison, $handin, self::given($places));
+        $found = $this->found($report, $this->candidates->of($script, $words), $comparison, $handin, LeftOut::because('given', $places));
         if ($found === null) {
             return false;
         }
@@ -89,7 +89,7 @@ final class CompareHandin
                 $matched = $comparison->with($numbers, $source->name(), $chunk[$source->id]);
                 if (! $matched->isEmpty()) {
                     $found[] = $source->id;
-                    self::keep($report->id, $source->id, $matched, $given);
+                    OverlapMatch::keep($report->id, $source->id, $matched, $given);
                 }
                 if ($source->kind === SourceKind::Handin && $source->handin_id !== null) {
                     $this->tell($source->handin_id, $own, $matched->isEmpty() ? $matched : $comparison->mirrored($numbers, $matched, OverlapSource::nameOf($own)));
@@ -111,22 +111,6 @@ final class CompareHandin
             || OverlapReport::query()->whereKey($report->id)->where('state', ReportState::Running)->exists();
     }
 
-    public static function keep(int $reportId, int $sourceId, Matched $matched, LeftOut $given): void
-    {
-        OverlapMatch::query()->upsert([[
-            'overlap_report_id' => $reportId, 'overlap_source_id' => $sourceId, 'words' => $matched->words($given), 'close_words' => $matched->closeWords($given),
-            'runs' => json_encode(Matched::keep($matched->runs), JSON_THROW_ON_ERROR), 'close' => json_encode(Matched::keep($matched->close), JSON_THROW_ON_ERROR),
-        ]], ['overlap_report_id', 'overlap_source_id'], ['words', 'close_words', 'runs', 'close']);
-    }
-
-    /**
-     * @param  list<Interval>  $places
-     */
-    public static function given(array $places): LeftOut
-    {
-        return LeftOut::of(array_values(array_filter($places, fn (Interval $place) => $place->why === 'given')));
-    }
-
     /** Lets another hand-in's report know, if it is past the point where it would find this one by itself. */
     private function tell(int $handinId, int $own, Matched $matched): void
     {
@@ -139,7 +123,7 @@ final class CompareHandin
             if ($matched->isEmpty()) {
                 $report->matches()->where('overlap_source_id', $own)->delete();
             } else {
-                self::keep($report->id, $own, $matched, self::given($report->intervals()));
+                OverlapMatch::keep($report->id, $own, $matched, LeftOut::because('given', $report->intervals()));
             }
             if ($report->state === ReportState::Ready && ($had || ! $matched->isEmpty())) {
                 $report->update(Figured::columns(Figured::of($report)));

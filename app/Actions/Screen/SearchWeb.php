@@ -7,6 +7,7 @@ namespace App\Actions\Screen;
 use App\Enums\ReportState;
 use App\Enums\SourceKind;
 use App\Enums\WebState;
+use App\Models\OverlapMatch;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Screening\Figured;
@@ -14,6 +15,7 @@ use App\Screening\Web\WebFinder;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Comparison;
+use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -42,11 +44,10 @@ final class SearchWeb
         });
         $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
         $found = [];
-        foreach ($outcome->sources as $id) {
-            $source = OverlapSource::query()->findOrFail($id);
+        foreach (OverlapSource::query()->whereKey($outcome->sources)->get() as $source) {
             $matched = $comparison->with($source->unpacked(), $source->name());
             if (! $matched->isEmpty()) {
-                $found[$id] = $matched;
+                $found[$source->id] = $matched;
             }
         }
         DB::transaction(function () use ($report, $before, $found, $outcome): void {
@@ -57,7 +58,7 @@ final class SearchWeb
             // What was found before stays when the web could not be asked this time.
             $outcome->state === WebState::Ready && $stored->matches()->whereIn('overlap_source_id', array_diff($before, array_keys($found)))->delete();
             foreach ($found as $id => $matched) {
-                CompareHandin::keep($stored->id, $id, $matched, CompareHandin::given($stored->intervals()));
+                OverlapMatch::keep($stored->id, $id, $matched, LeftOut::because('given', $stored->intervals()));
             }
             $stored->fill(['web_state' => $outcome->state, 'web_failure' => $outcome->failure, ...Figured::columns(Figured::of($stored))])->save();
         });

@@ -20,8 +20,8 @@
 <h2>Sources</h2>
 @if ($reading['sources'] === [])<p>None.</p>@else
 <table><thead><tr><th></th><th>Source</th><th class="num">Words</th><th class="num">Share</th><th class="num">Runs</th></tr></thead><tbody>
-@foreach ($reading['sources'] as $one)<tr><td class="letter">{{ $one['letter'] }}</td><td>{{ $one['label'] }}<br><span class="quiet">{{ $one['where'] }}@if ($one['url']) · {{ $one['url'] }}@endif</span></td><td class="num">{{ number_format($one['words']) }}</td><td class="num">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] + $one['close'] }}</td></tr>@endforeach
-<tr><td></td><td>Together, no word counted twice</td><td class="num"><b>{{ number_format($figures->report->matched()) }}</b></td><td class="num"><b>{{ $figures->report->share() }} %</b></td><td class="num">{{ count($reading['runs']) }}</td></tr>
+@foreach ($reading['sources'] as $one)<tr><td class="letter">{{ $one['letter'] }}</td><td>{{ $one['label'] }}<br><span class="quiet">{{ $one['where'] }}@if ($one['url']) · {{ $one['url'] }}@endif</span></td><td class="num">{{ number_format($one['words']) }}</td><td class="num">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] }}{{ $one['close'] > 0 ? " + {$one['close']} close" : '' }}</td></tr>@endforeach
+<tr><td></td><td>Together, no word counted twice</td><td class="num"><b>{{ number_format($figures->report->matched()) }}</b></td><td class="num"><b>{{ $figures->report->share() }} %</b></td><td class="num">{{ count($figures->report->runs) }}{{ $figures->close === [] ? '' : ' + '.count($figures->close).' close' }}</td></tr>
 </tbody></table>@endif
 @if ($choices->isNotEmpty())
 <h2>Chosen on this report</h2>

@@ -3,7 +3,7 @@
 <div id="overlap" hx-boost="true" hx-select="#overlap" hx-target="#overlap" hx-swap="outerHTML show:none" data-overlap>
     <div class="figures">
         <b class="text-xl">{{ $figures->report->share() }} %</b>
-        <span class="min-w-0 flex-1">{{ App\Support\OverlapWords::sum($figures) }} <span class="quiet small">{{ App\Support\OverlapWords::leftOut($figures) }} {{ App\Support\OverlapWords::close($figures) }}</span></span>
+        <span class="sum">{{ App\Support\OverlapWords::sum($figures) }} <span class="quiet small">{{ App\Support\OverlapWords::leftOut($figures) }} {{ App\Support\OverlapWords::close($figures) }}</span></span>
         @if ($reading['runs'] !== [])
             <span class="whitespace-nowrap">passage {{ $reading['number'] }} of {{ count($reading['runs']) }}
                 @if ($reading['number'] > 1)<a data-key="k" href="{{ $link([...$asked, 'run' => $reading['number'] - 1]) }}">‹ <kbd>k</kbd></a>@endif
@@ -15,8 +15,15 @@
     <div class="under grid lg:grid-cols-3 gap-6">
         <section class="panel"><h2 class="mb-1">What is normal</h2>
             <p>Nearly every honest essay shares some words with others: quotations, titles, names of laws, phrases the subject always uses. Quotations you marked and your bibliography are {{ $assignment->overlap_quotations && $assignment->overlap_bibliography ? 'left out of the figure' : 'counted here, as your coordinator chose' }}. The figure is no verdict, and no mark follows from it: people read the passages.</p></section>
-        <section class="panel"><h2 class="mb-1">What to do about a passage</h2>
-            <p>Is it someone else’s wording? Put quotation marks round it and say whose it is, or close the source and write the point in your own words, and name the source all the same. Did you write it yourself, or is it a phrase everyone uses? Then leave it. Changing a word here and there does not make a passage yours: that is shown as close wording.</p></section>
+        <section class="panel">
+            @if ($draft)
+            <h2 class="mb-1">What to do about a passage</h2>
+            <p>Is it someone else’s wording? Put quotation marks round it and say whose it is, or close the source and write the point in your own words, and name the source all the same. Did you write it yourself, or is it a phrase everyone uses? Then leave it. Changing a word here and there does not make a passage yours: that is shown as close wording.</p>
+            @else
+            <h2 class="mb-1">What happens now</h2>
+            <p>A person reads every passage beside its source before anything is said about it. Most need nothing. If something has to be talked about you are asked first, and what you say is written down. Until then there is nothing for you to do.</p>
+            @endif
+        </section>
         <section class="panel">
             @if ($draft)
                 <p class="signal font-bold mb-1">This is not handed in.</p>

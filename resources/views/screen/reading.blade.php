@@ -29,11 +29,11 @@
     $per = fn (int $word) => round(100 * $word / max(1, $reading['words']), 2);
 @endphp
 <x-hatches />
-<div class="chips" role="group" aria-label="Sources">
+<div class="sources" role="group" aria-label="Sources">
     @forelse ($sources as $one)
         @php($off = in_array($one['letter'], $hide, true))
         <span @class(['chip', 'off' => $off, 'here' => $source && $source['letter'] === $one['letter']])>
-            <a href="{{ $to(['run' => $one['first'] ?? 1, 'hide' => array_values(array_diff($hide, [$one['letter']]))]) }}" title="{{ $one['label'] }}{{ $one['where'] === '' ? '' : ' · '.$one['where'] }}"><svg width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg> <b>{{ $one['letter'] }}</b> <span class="name">{{ $one['label'] }}</span> <span class="quiet whitespace-nowrap">{{ number_format($one['words']) }} words{{ $one['close'] > 0 ? ' + close' : '' }}</span></a>
+            <a href="{{ $to(['run' => $one['first'] ?? 1, 'hide' => array_values(array_diff($hide, [$one['letter']]))]) }}" title="{{ $one['label'] }}{{ $one['where'] === '' ? '' : ' · '.$one['where'] }}"><svg class="shrink-0" width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg> <b>{{ $one['letter'] }}</b> <span class="name">{{ $one['label'] }}</span> <span class="quiet whitespace-nowrap">{{ number_format($one['words']) }} words{{ $one['close'] > 0 ? ' + close' : '' }}</span></a>
             <a class="toggle" href="{{ $to(['hide' => $off ? array_values(array_diff($hide, [$one['letter']])) : [...$hide, $one['letter']], 'run' => 1]) }}" aria-label="{{ $off ? 'Show' : 'Hide' }} the marks of source {{ $one['letter'] }}">{{ $off ? 'show' : 'hide' }}</a>
         </span>
     @empty
@@ -61,9 +61,15 @@
                     <p class="quiet">Nobody is shown what others have written, so you see your own words only: {{ $current['words'] }} of them also stand there{{ $current['kind'] === 'close' ? ', in the same order and with changes between them' : '' }}.</p>
                     <h2 class="mt-5 mb-1">Whose wording is it?</h2>
                     <ul class="list-disc ml-5 grid gap-1">
+                        @if ($draft)
                         <li>From a source you both used: put quotation marks round it and name the source. It is then no longer counted.</li>
                         <li>Your own, or what everyone in the subject says: leave it.</li>
                         <li>From someone else’s work: write the point anew, without their text in front of you.</li>
+                        @else
+                        <li>From a source you both used, named beside it: that is how sources are used.</li>
+                        <li>Your own, or what everyone in the subject says: nothing to explain.</li>
+                        <li>From someone else’s work, or you are not sure: say so to your module coordinator before they ask, and bring your notes.</li>
+                        @endif
                     </ul>
                 @else
                     <p class="quiet">The text of this source is no longer there as it was. Compare this script again.</p>
@@ -72,7 +78,7 @@
         @else
             <p class="small quiet mb-2"><b class="text-ink">{{ $source['letter'] }}</b> · {{ $source['label'] }}@if ($source['where'] !== '') · {{ $source['where'] }}@endif @if ($source['url']) · <a href="{{ $source['url'] }}" target="_blank" rel="noreferrer noopener">open the page</a>@endif
                 · <a href="{{ $to(['whole' => $whole ? null : '1']) }}" data-key="w">{{ $whole ? 'only around this run' : 'the whole source' }} <kbd>w</kbd></a></p>
-            <div class="text whitespace-pre-line">{{ $current['there']['before'] ? '… ' : '' }}@foreach ($current['there']['parts'] as $part){!! $part['run'] > 0 ? '<mark class="run h'.$source['hatch'].' same'.($part['now'] ? ' now '.$current['kind'] : '').'" data-run="'.$part['run'].'" data-same>'.e($part['text']).'</mark>' : e($part['text']) !!}@endforeach{{ $current['there']['after'] ? ' …' : '' }}</div>
+            <div class="text whitespace-pre-line">{{ $current['there']['before'] ? '… ' : '' }}@foreach ($current['there']['parts'] as $part){!! $part['run'] > 0 ? '<mark class="run h'.$source['hatch'].' same '.$part['kind'].($part['now'] ? ' now' : '').'" data-run="'.$part['run'].'" data-same>'.e($part['text']).'</mark>' : e($part['text']) !!}@endforeach{{ $current['there']['after'] ? ' …' : '' }}</div>
         @endif
     </section>
 </div>

@@ -23,7 +23,7 @@
             <b class="text-xl">{{ $figures->report->share() }} %</b>
             <x-staff :share="(string) $figures->report->share()" :assignment="$assignment" width="120" />
             <x-attention :assignment="$assignment" :share="(string) $figures->report->share()" />
-            <span class="min-w-0 flex-1"><span id="sum">{{ OverlapWords::sum($figures) }}</span> <span class="quiet small">{{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</span></span>
+            <span class="sum"><span id="sum">{{ OverlapWords::sum($figures) }}</span> <span class="quiet small">{{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</span></span>
             @if ($reading['runs'] !== [])
                 <span class="whitespace-nowrap">run {{ $reading['number'] }} of {{ count($reading['runs']) }}
                     @if ($reading['number'] > 1)<a data-key="k" href="{{ $link([...$asked, 'run' => $reading['number'] - 1]) }}">‹ <kbd>k</kbd></a>@endif
@@ -49,7 +49,7 @@
                 @if ($report->settings !== $assignment->overlapSettings())<p><b>Compared with other settings</b> than the assignment has now. Compare again on the Screen page.</p>@endif
             </div>
         @endif
-        @include('screen.reading', ['student' => false])
+        @include('screen.reading', ['draft' => false, 'student' => false])
         <div class="under">
             @if ($current)
                 <div class="acts">

@@ -4,7 +4,7 @@
     $head = ['script' => ['Script', ''], 'words' => ['Words', 'num'], 'share' => ['Share', 'num'], 'runs' => ['Runs', 'num'], 'close' => ['Close wording', 'num'], 'largest' => ['Largest source', ''], 'hidden' => ['Hidden or altered', '']];
 @endphp
 <div id="screen-table" class="sheet scroll" tabindex="0" @if ($working) hx-get="{{ route('screen.index', [$assignment, ...$screened->asked()]) }}" hx-trigger="load delay:1500ms" hx-swap="outerHTML" @endif>
-    @if ($working)<p class="px-3 py-2 quiet" role="status">{{ $counts['s_ready'] }} of {{ $counts['f_'] }} compared{{ $counts['s_web'] > 0 ? "; {$counts['s_web']} still looked for in the open web" : '' }}. This page keeps itself up to date.</p>@endif
+    <p class="px-3 pt-2 quiet small" role="status">{{ $counts['s_ready'] }} of {{ $counts['f_'] }} compared{{ $counts['s_web'] > 0 ? "; {$counts['s_web']} still looked for in the open web" : '' }}.{{ $working ? ' This page keeps itself up to date.' : '' }}</p>
     @if ($rows->isEmpty())
         <p class="px-4 py-4 quiet">No script is like that. <a href="{{ route('screen.index', $assignment) }}">Show all</a></p>
     @else

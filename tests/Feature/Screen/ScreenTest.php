@@ -9,6 +9,7 @@ use App\Actions\Plan\SaveAssignment;
 use App\Actions\Screen\CompareHandin as Compare;
 use App\Actions\Screen\StopScreening;
 use App\Enums\ReportState;
+use App\Enums\SourceKind;
 use App\Jobs\CompareHandin;
 use App\Models\Assignment;
 use App\Models\Handin;
@@ -22,6 +23,7 @@ use Illuminate\Support\Facades\Queue;
 use RuntimeException;
 use Tests\Files;
 use Tests\TestCase;
+use YoungHarbor\Core\Overlap\Prints;
 
 /**
  * Screening a cohort: what is compared with what, how far it is, what stops and restarts it.
@@ -247,6 +249,31 @@ final class ScreenTest extends TestCase
         self::assertArrayNotHasKey(2, $index->sharing([5], [1002, ...$hashes]));
         $index->put(5, 1, $hashes);
         self::assertSame(1, DB::table('overlap_prints')->where('shelf', 5)->where('hash', 7)->where('source_id', 1)->count());
+    }
+
+    public function test_a_thousand_texts_that_share_a_page_hide_no_real_copy(): void
+    {
+        // A page that nobody was given by the assignment, so that nothing leaves it out, and one true copy among them all.
+        mt_srand(7);
+        $random = fn (int $count): array => array_map(fn () => 'w'.mt_rand(1, 5000), range(1, $count));
+        [$page, $copied] = [$random(120), $random(30)];
+        $this->module();
+        $assignment = $this->assignment(['overlap_archive' => true]);
+        app(TakeHandIn::class)($assignment, $this->students[0], implode(' ', [...$random(200), ...$page, ...$random(50), ...$copied, ...$random(100)]));
+        $index = app(DatabaseIndex::class);
+        $copy = 0;
+        for ($n = 1; $n <= 1000; $n++) {
+            $words = [...$random(60), ...$page, ...($n === 990 ? $copied : $random(30))];
+            $source = OverlapSource::query()->create(['kind' => SourceKind::Archive, 'shelf' => OverlapSource::ARCHIVE, 'title' => "Essay {$n}", 'text' => implode(' ', $words), 'words' => count($words), 'numbers' => OverlapSource::packed($words)]);
+            $index->put(OverlapSource::ARCHIVE, $source->id, Prints::of($words)->all());
+            $copy = $n === 990 ? $source->id : $copy;
+        }
+        $script = $this->script($assignment, 0);
+        app(Compare::class)($this->report($script)->handin);
+        $report = $this->report($script);
+        self::assertSame(150, $report->matched, 'the page and the copied words, each once');
+        self::assertSame(30, OverlapMatch::query()->where('overlap_report_id', $report->id)->where('overlap_source_id', $copy)->value('words') - 120);
+        self::assertLessThanOrEqual(2 * DatabaseIndex::MOST, $report->to_compare, 'what everyone shares does not have everyone compared');
     }
 
     public function test_the_cohort_is_filtered_searched_and_sorted(): void
