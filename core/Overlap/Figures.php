@@ -128,7 +128,7 @@ final readonly class Figures
             $pieces[] = $piece;
         }
 
-        return $pieces === [] ? $parts : [...$parts, new Run($run->source, $pieces)];
+        return [...$parts, new Run($run->source, $pieces)];
     }
 
     /**

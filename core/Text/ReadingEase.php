@@ -32,6 +32,16 @@ final class ReadingEase
             return null;
         }
         $sentences = max(1, preg_match_all('/[^\s.!?…;:]\S*\s*(?:[.!?…;:]+(?=\s|\z)|\n|\z)/u', trim($text)));
+
+        return self::from($words, $sentences);
+    }
+
+    /**
+     * @param  non-empty-list<string>  $words
+     * @param  int<1, max>  $sentences
+     */
+    public static function from(array $words, int $sentences): float
+    {
         $syllables = 0;
         foreach (array_count_values($words) as $word => $times) {
             $syllables += $times * (self::$counted[$word] ?? self::remembered((string) $word));

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Extraction\Reader;
-use App\Extraction\Refusal;
+use App\Console\TextFiles;
 use Illuminate\Console\Command;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -30,10 +29,10 @@ final class CheckOverlap extends Command
 
     protected $description = 'Show which words of a text also stand in others';
 
-    public function handle(Reader $reader): int
+    public function handle(TextFiles $files): int
     {
         try {
-            $this->output->writeln(json_encode($this->check($reader), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+            $this->output->writeln(json_encode($this->check($files), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
         } catch (InvalidInput $e) {
             fwrite(STDERR, implode("\n", array_map(strval(...), $e->faults))."\n");
 
@@ -48,7 +47,7 @@ final class CheckOverlap extends Command
      *
      * @throws InvalidInput
      */
-    private function check(Reader $reader): array
+    private function check(TextFiles $files): array
     {
         $faults = [];
         $alignment = new Alignment(max(1, $this->whole('min-words', 1, 1000, $faults)), max(0, $this->whole('gap', 0, 100, $faults)));
@@ -58,8 +57,8 @@ final class CheckOverlap extends Command
         }
         $file = (string) $this->argument('file');
         $sources = $this->sources($file, $faults);
-        $text = $this->text($reader, $file, 'FILE', $faults);
-        $texts = array_map(fn (string $path) => $this->text($reader, $path, '--against', $faults), $sources);
+        $text = $files->text($file, 'FILE', $faults);
+        $texts = array_map(fn (string $path) => $files->text($path, '--against', $faults), $sources);
         foreach (array_diff((array) $this->option('exclude-source'), array_keys($sources)) as $unknown) {
             $faults[] = new Fault('--exclude-source', "there is no source “{$unknown}”");
         }
@@ -130,30 +129,5 @@ final class CheckOverlap extends Command
         ksort($sources, SORT_STRING);
 
         return $sources;
-    }
-
-    /**
-     * @param  list<Fault>  $faults
-     */
-    private function text(Reader $reader, string $path, string $place, array &$faults): string
-    {
-        if ($path !== '-' && ! is_file($path)) {
-            $faults[] = new Fault($place, "there is no file {$path}");
-
-            return '';
-        }
-        if ($path === '-' || in_array(strtolower(pathinfo($path, PATHINFO_EXTENSION)), ['txt', 'md', 'text', 'markdown', ''], true)) {
-            $text = (string) file_get_contents($path === '-' ? 'php://stdin' : $path);
-            mb_check_encoding($text, 'UTF-8') || $faults[] = new Fault($place, "{$path} is not in UTF-8");
-
-            return mb_check_encoding($text, 'UTF-8') ? $text : '';
-        }
-        try {
-            return $reader->read($path, basename($path))->text;
-        } catch (Refusal $e) {
-            $faults[] = new Fault($place, "{$path}: {$e->getMessage()}");
-
-            return '';
-        }
     }
 }

@@ -132,10 +132,10 @@
                             @foreach ($reading['sources'] as $one)
                                 <tr><td><svg width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg></td>
                                     <td><b>{{ $one['letter'] }}</b> @if ($one['first'])<a href="{{ $link([...$asked, 'run' => $one['first']]) }}">{{ $one['label'] }}</a>@else{{ $one['label'] }}@endif<br><span class="quiet small">{{ $one['where'] }}{{ $one['close'] > 0 ? " · close wording: {$one['close_words']} words in common" : '' }}</span></td>
-                                    <td class="num">{{ number_format($one['words']) }}</td><td class="num whitespace-nowrap">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] + $one['close'] }}</td></tr>
+                                    <td class="num">{{ number_format($one['words']) }}</td><td class="num whitespace-nowrap">{{ $one['share'] }} %</td><td class="num whitespace-nowrap">{{ $one['runs'] }}{{ $one['close'] > 0 ? " + {$one['close']} close" : '' }}</td></tr>
                             @endforeach
                         </tbody>
-                        <tfoot><tr><td></td><td>Together, no word counted twice</td><td class="num font-bold">{{ number_format($figures->report->matched()) }}</td><td class="num font-bold whitespace-nowrap">{{ $figures->report->share() }} %</td><td class="num">{{ count($figures->report->runs) + count($figures->close) }}</td></tr></tfoot>
+                        <tfoot><tr><td></td><td>Together, no word counted twice</td><td class="num font-bold">{{ number_format($figures->report->matched()) }}</td><td class="num font-bold whitespace-nowrap">{{ $figures->report->share() }} %</td><td class="num whitespace-nowrap">{{ count($figures->report->runs) }}{{ $figures->close === [] ? '' : ' + '.count($figures->close).' close' }}</td></tr></tfoot>
                     </table></div>@endif
                     <p class="mt-3"><a class="button" hx-boost="false" href="{{ route('screen.pdf', $script) }}" download>The report as PDF</a></p>
                 </section>

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Writing;
+
+/**
+ * Trusted texts that others are compared with. Each of the n + 1 texts, the one asked about among them, is scored against
+ * the other n by the same rule.
+ */
+final class Baseline
+{
+    /** Words whose proportions are compared. */
+    private const FREQUENT = 100;
+
+    private readonly Vocabulary $vocabulary;
+
+    private readonly BigramModel $model;
+
+    /** @var list<Sample> */
+    private array $samples = [];
+
+    /** @var array<string, int> */
+    private array $counts = [];
+
+    /**
+     * @param  list<Prose>  $texts  those that belong: see BaselineTexts
+     */
+    public function __construct(array $texts)
+    {
+        $this->vocabulary = new Vocabulary;
+        $this->model = new BigramModel;
+        foreach ($texts as $text) {
+            $sample = Sample::of($text, $this->vocabulary);
+            $this->samples[] = $sample;
+            $this->model->add($sample);
+            foreach ($sample->counts as $word => $times) {
+                $this->counts[$word] = ($this->counts[$word] ?? 0) + $times;
+            }
+        }
+    }
+
+    public function size(): int
+    {
+        return count($this->samples);
+    }
+
+    /** Scores a text against the baseline, and each text of the baseline against the others and it. */
+    public function compared(Prose $text): Compared
+    {
+        $asked = Sample::of($text, $this->vocabulary);
+        $this->model->add($asked);
+        $all = [...$this->samples, $asked];
+        $rows = $strips = [];
+        foreach ($all as $sample) {
+            $bits = $this->model->bits($sample);
+            $strips[] = $bits;
+            $rows[] = $sample->measures + [Signal::Predictability->value => self::mean($bits, $sample), Signal::PredictabilityVariation->value => self::spread($bits)];
+        }
+        $this->model->takeOut($asked);
+        foreach ($this->functionWords($all, $asked) as $i => $distance) {
+            $rows[$i][Signal::FunctionWords->value] = $distance;
+        }
+        $scores = Unusualness::of($rows);
+        $own = $scores[count($scores) - 1];
+
+        return new Compared($own, array_slice($scores, 0, -1), array_pop($rows), $rows, array_pop($strips), self::range(array_merge(...$strips)));
+    }
+
+    /**
+     * @param  list<Sample>  $all
+     * @return list<float> how far the proportions of frequent words lie from those of the others
+     */
+    private function functionWords(array $all, Sample $asked): array
+    {
+        $counts = $this->counts;
+        foreach ($asked->counts as $word => $times) {
+            $counts[$word] = ($counts[$word] ?? 0) + $times;
+        }
+        $words = FrequentWords::of($counts, self::FREQUENT);
+        $profiles = array_map(fn (Sample $sample) => FrequentWords::profile($sample->counts, $words), $all);
+        $n = count($all);
+        $sums = $squares = array_fill(0, count($words), 0.0);
+        foreach ($profiles as $profile) {
+            foreach ($profile as $j => $value) {
+                $sums[$j] += $value;
+                $squares[$j] += $value ** 2;
+            }
+        }
+
+        return array_map(function (array $profile) use ($sums, $squares, $n): float {
+            $distance = 0.0;
+            foreach ($profile as $j => $value) {
+                $mean = ($sums[$j] - $value) / max(1, $n - 1);
+                $spread = sqrt(max(1e-12, ($squares[$j] - $value ** 2) / max(1, $n - 1) - $mean ** 2));
+                $distance += min(10, abs($value - $mean) / $spread);
+            }
+
+            return $distance / max(1, count($profile));
+        }, $profiles);
+    }
+
+    /**
+     * @param  list<float>  $bits
+     */
+    private static function mean(array $bits, Sample $sample): ?float
+    {
+        $sum = 0.0;
+        foreach ($sample->sentences as $n => $pairs) {
+            $sum += $bits[$n] * array_sum($pairs);
+        }
+
+        return $sample->words === 0 ? null : $sum / $sample->words;
+    }
+
+    /**
+     * @param  list<float>  $bits
+     */
+    private static function spread(array $bits): ?float
+    {
+        $n = count($bits);
+        if ($n < 2) {
+            return null;
+        }
+        $mean = array_sum($bits) / $n;
+
+        return sqrt(array_sum(array_map(fn (float $one) => ($one - $mean) ** 2, $bits)) / ($n - 1));
+    }
+
+    /**
+     * @param  list<float>  $values
+     * @return array{float, float} between which nine in ten lie
+     */
+    private static function range(array $values): array
+    {
+        return [Quantile::of($values, 0.05), Quantile::of($values, 0.95)];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Writing;
+
+/**
+ * Numbers for words, given as they come; 0 stands for the start of a sentence. One vocabulary goes with one baseline.
+ */
+final class Vocabulary
+{
+    public const START = 0;
+
+    /** A pair of words is one number: the first, shifted by so many bits, and the second. */
+    public const BITS = 31;
+
+    /** @var array<string, int> */
+    private array $numbers = [];
+
+    public function number(string $word): int
+    {
+        return $this->numbers[$word] ??= count($this->numbers) + 1;
+    }
+}
