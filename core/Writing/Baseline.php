@@ -50,31 +50,63 @@ final class Baseline
     {
         $asked = Sample::of($text, $this->vocabulary);
         $this->model->add($asked);
-        $all = [...$this->samples, $asked];
-        $rows = $strips = [];
-        foreach ($all as $sample) {
-            $bits = $this->model->bits($sample);
-            $strips[] = $bits;
-            $rows[] = $sample->measures + [Signal::Predictability->value => self::mean($bits, $sample), Signal::PredictabilityVariation->value => self::spread($bits)];
-        }
+        [$rows, $strips] = $this->measured([...$this->samples, $asked], $asked);
         $this->model->takeOut($asked);
-        foreach ($this->functionWords($all, $asked) as $i => $distance) {
-            $rows[$i][Signal::FunctionWords->value] = $distance;
-        }
         $scores = Unusualness::of($rows);
         $own = $scores[count($scores) - 1];
 
-        return new Compared($own, array_slice($scores, 0, -1), array_pop($rows), $rows, array_pop($strips), self::range(array_merge(...$strips)));
+        $last = count($rows) - 1;
+
+        return new Compared($own, array_slice($scores, 0, -1), $rows[$last], array_slice($rows, 0, -1), $strips[$last], self::range(array_merge([], ...array_slice($strips, 0, -1))));
+    }
+
+    /**
+     * How its texts spread, each measured against the others.
+     *
+     * @return array<string, array{low: float, middle: float, high: float}> by signal: nine in ten texts lie from low to high
+     */
+    public function spread(): array
+    {
+        if ($this->samples === []) {
+            return [];
+        }
+        [$rows] = $this->measured($this->samples, null);
+        $spread = [];
+        foreach (Signal::cases() as $signal) {
+            $values = array_values(array_filter(array_column($rows, $signal->value), fn (?float $value) => $value !== null));
+            if ($values !== []) {
+                $spread[$signal->value] = ['low' => Quantile::of($values, 0.05), 'middle' => Quantile::of($values, 0.5), 'high' => Quantile::of($values, 0.95)];
+            }
+        }
+
+        return $spread;
+    }
+
+    /**
+     * @param  non-empty-list<Sample>  $all  every text of which is in the model
+     * @return array{non-empty-list<array<string, float|null>>, non-empty-list<list<float>>} by signal, and bits a word by sentence
+     */
+    private function measured(array $all, ?Sample $asked): array
+    {
+        $rows = $strips = [];
+        $distances = $this->functionWords($all, $asked);
+        foreach ($all as $i => $sample) {
+            $bits = $this->model->bits($sample);
+            $strips[] = $bits;
+            $rows[] = $sample->measures + [Signal::Predictability->value => self::mean($bits, $sample), Signal::PredictabilityVariation->value => self::deviation($bits), Signal::FunctionWords->value => $distances[$i]];
+        }
+
+        return [$rows, $strips];
     }
 
     /**
      * @param  list<Sample>  $all
      * @return list<float> how far the proportions of frequent words lie from those of the others
      */
-    private function functionWords(array $all, Sample $asked): array
+    private function functionWords(array $all, ?Sample $asked): array
     {
         $counts = $this->counts;
-        foreach ($asked->counts as $word => $times) {
+        foreach ($asked->counts ?? [] as $word => $times) {
             $counts[$word] = ($counts[$word] ?? 0) + $times;
         }
         $words = FrequentWords::of($counts, self::FREQUENT);
@@ -116,7 +148,7 @@ final class Baseline
     /**
      * @param  list<float>  $bits
      */
-    private static function spread(array $bits): ?float
+    private static function deviation(array $bits): ?float
     {
         $n = count($bits);
         if ($n < 2) {
