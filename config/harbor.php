@@ -40,5 +40,11 @@ return [
         'kilobytes' => 2048,
     ],
 
+    // An outside detector of machine-written text (docs/operations.md); none, and the choice is not offered.
+    'detector' => [
+        'address' => env('HARBOR_DETECTOR', ''),
+        'seconds' => 15,
+    ],
+
     'bands' => require __DIR__.'/harbor.bands.php',
 ];

@@ -11,6 +11,9 @@ enum Found: string
 {
     case Attributed = 'attributed';
     case Talk = 'talk';
+    case Said = 'said';
+    case Nothing = 'nothing';
+    case Support = 'support';
     case Referred = 'referred';
     case Note = 'note';
 
@@ -19,7 +22,10 @@ enum Found: string
         return match ($this) {
             self::Attributed => 'Properly attributed, or nothing to it',
             self::Talk => 'Needs a talk with the student',
-            self::Referred => 'Referred, as the institution’s rules say',
+            self::Said => 'What the student said',
+            self::Nothing => 'Decided: nothing further',
+            self::Support => 'Decided: learning support',
+            self::Referred => 'Decided: referred, as the institution’s rules say',
             self::Note => 'A note, nothing found yet',
         };
     }
@@ -29,6 +35,9 @@ enum Found: string
         return match ($this) {
             self::Attributed => 'properly attributed',
             self::Talk => 'needs a talk',
+            self::Said => 'what the student said',
+            self::Nothing => 'nothing further',
+            self::Support => 'learning support',
             self::Referred => 'referred',
             self::Note => 'a note',
         };

@@ -59,6 +59,12 @@ use YoungHarbor\Core\Text\Words;
  * @property bool $overlap_web looked for in the open web
  * @property bool $joins_archive
  * @property bool $overlap_students students see the report of their own script after the due time
+ * @property int|null $writing_baseline_id null: writing is not measured
+ * @property string $writing_alarm share of honest texts that may be called unusual, 0 to 0.5
+ * @property int $writing_least_words
+ * @property bool $writing_detector texts go to the outside detector
+ * @property Carbon|null $writing_detector_since since when students were told
+ * @property-read WritingBaseline|null $writingBaseline
  * @property array<string, mixed>|null $late_rule
  * @property array<string, mixed>|null $length_rule
  * @property string|null $cap
@@ -94,7 +100,7 @@ final class Assignment extends Model
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime', 'results_out_at' => 'datetime', 'bands' => 'array',
-            'second_marking' => 'boolean', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
+            'second_marking' => 'boolean', 'writing_detector' => 'boolean', 'writing_detector_since' => 'datetime', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
             'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }
@@ -121,6 +127,14 @@ final class Assignment extends Model
     public function scripts(): HasMany
     {
         return $this->hasMany(Script::class);
+    }
+
+    /**
+     * @return BelongsTo<WritingBaseline, $this>
+     */
+    public function writingBaseline(): BelongsTo
+    {
+        return $this->belongsTo(WritingBaseline::class);
     }
 
     /**
@@ -177,6 +191,12 @@ final class Assignment extends Model
     private function givenTexts(): array
     {
         return array_values(array_filter([$this->brief, ...$this->templates->pluck('text')->all()], fn (mixed $text) => is_string($text) && $text !== ''));
+    }
+
+    /** Whether a hand-in may go to the outside detector: only what was handed in by people who had been told. */
+    public function mayAskDetector(Handin $handin): bool
+    {
+        return $this->writing_detector && $this->writing_detector_since !== null && $handin->received_at->gte($this->writing_detector_since);
     }
 
     /** What happens to a settled mark before it is rounded. */

@@ -19,7 +19,9 @@ use Illuminate\Support\Carbon;
  * @property int $handin_id
  * @property Found $found
  * @property string $why
- * @property array{sum: string, close: string, sources: list<string>, passage: string|null} $seen
+ * @property array{sum?: string, close?: string, sources?: list<string>, passage?: string|null, writing?: list<string>} $seen
+ * @property string|null $questions prepared for a talk
+ * @property bool $student_sees
  * @property bool $held
  * @property Carbon $created_at
  * @property-read User $by
@@ -33,7 +35,7 @@ final class ConversationEntry extends Model
 
     protected function casts(): array
     {
-        return ['found' => Found::class, 'seen' => 'array', 'held' => 'boolean'];
+        return ['found' => Found::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean'];
     }
 
     /**

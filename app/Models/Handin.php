@@ -36,6 +36,7 @@ use Illuminate\Support\Carbon;
  * @property-read Collection<int, HandinFile> $files
  * @property-read Script $script
  * @property-read OverlapReport|null $report
+ * @property-read WritingReport|null $writing
  * @property-read User $by
  */
 final class Handin extends Model
@@ -77,6 +78,14 @@ final class Handin extends Model
     public function names(): string
     {
         return $this->files->pluck('original_name')->implode(', ');
+    }
+
+    /**
+     * @return HasOne<WritingReport, $this>
+     */
+    public function writing(): HasOne
+    {
+        return $this->hasOne(WritingReport::class);
     }
 
     /**

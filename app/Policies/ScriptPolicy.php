@@ -6,10 +6,12 @@ namespace App\Policies;
 
 use App\Enums\OverlapSeen;
 use App\Enums\Role;
+use App\Models\ConversationEntry;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
+use Illuminate\Support\Facades\DB;
 
 final class ScriptPolicy
 {
@@ -28,6 +30,19 @@ final class ScriptPolicy
             OverlapSeen::After => $mark?->isDone() === true,
             OverlapSeen::Never => false,
         };
+    }
+
+    /** Coordinators, and those who are named in it: whoever wrote in it, or was let. */
+    public function viewConversation(User $user, Script $script): bool
+    {
+        return $user->coordinates($script->assignment->module_id)
+            || ($user->roleIn($script->assignment->module_id) === Role::Tutor && DB::table('conversation_people')->where('script_id', $script->id)->where('user_id', $user->id)->exists());
+    }
+
+    /** What a coordinator decided that its student may read. */
+    public function viewOwnConversation(User $user, Script $script): bool
+    {
+        return $script->student_id === $user->id && ConversationEntry::query()->where('script_id', $script->id)->where('student_sees', true)->exists();
     }
 
     /** A student's own script, after its due time, when the assignment shows it; a draft is checked elsewhere. */

@@ -6,6 +6,8 @@ namespace App\Providers;
 
 use App\Logbook\Logbook;
 use App\Screening\DatabaseIndex;
+use App\Screening\Detector\Detector;
+use App\Screening\Detector\HttpDetector;
 use App\Screening\Web\HttpWebSearch;
 use App\Screening\Web\WebSearch;
 use App\Support\Receipts;
@@ -27,6 +29,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')));
         $this->app->bind(SourceIndex::class, DatabaseIndex::class);
         $this->app->bind(WebSearch::class, HttpWebSearch::class);
+        $this->app->bind(Detector::class, HttpDetector::class);
         $this->app->singleton(Logbook::class, fn (Application $app) => new Logbook(
             $app->make(Chain::class),
             config('harbor.files').'/logbook/head.json',

@@ -191,6 +191,16 @@ open_web_start() { # open_web_start LOG_FOLDER: the simulated open web, which sc
     php -r 'file_get_contents($argv[1]);' "http://127.0.0.1:$port/behave?as=well"
 }
 
+detector_start() { # detector_start LOG_FOLDER: the simulated outside detector
+    local port
+    port=$(free_port 2740) || fail "no free port for the simulated detector"
+    mkdir -p "$1"
+    in_background "$1/detector.log" env PHP_CLI_SERVER_WORKERS=2 php -S "127.0.0.1:$port" services/detector/index.php
+    wait_for_port "$port" 20 "the simulated detector"
+    export HARBOR_DETECTOR="http://127.0.0.1:$port/judge"
+    php -r 'file_get_contents($argv[1]);' "http://127.0.0.1:$port/behave?as=well"
+}
+
 application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail sink, worker, web server
     local web="$1" mail="$2" logs="$3"
     mkdir -p "$logs"

@@ -8,12 +8,16 @@ use YoungHarbor\Core\Text\Words;
 
 /**
  * The bibliography of a text: what follows its heading, up to a heading that is not part of it; without a heading, the
- * last paragraphs when three or more of them have the shape of entries. Headings and shapes are common practice, no
+ * last paragraph when it begins with such a word ("Sources."), or the last paragraphs when three or more of them have the
+ * shape of entries. Headings and shapes are common practice, no
  * source.
  */
 final class Bibliography
 {
     private const HEADING = '/\A\s*(?:#{1,6}\s*)?(?:\d+\.?\s*)?(?:select(?:ed)?\s+)?(?:bibliograph(?:y|ie|ies)|references?(?:\s+list)?|list\s+of\s+references|works?\s+(?:cited|consulted)|reading\s+list|(?:primary|secondary)\s+sources|sources|literature(?:\s+cited)?|literatur(?:verzeichnis)?|quellen(?:verzeichnis)?|quellen\s+und\s+literatur|références(?:\s+bibliographiques)?|referencias(?:\s+bibliográficas)?|bibliografía|bibliografia|referências(?:\s+bibliográficas)?|riferimenti(?:\s+bibliografici)?|literatura|litteratur(?:liste|förteckning)?|källor|kilder|bronnen|literatuur(?:lijst)?|lähteet|список\s+литературы|литература|βιβλιογραφία)\s*:?\s*\z/iu';
+
+    /** The same at the beginning of a paragraph. */
+    private const RUN_IN = '/\A\s*[*_]{0,2}(?:bibliography|references|works?\s+cited|(?:primary\s+)?sources|quellen|literatur|références|bibliographie|referencias|bibliografía|fuentes|källor|kilder|bronnen)\s*[.:][*_]{0,2}\s+\S/iu';
 
     /** Headings that come after one. */
     private const NEXT = '/\A\s*(?:#{1,6}\s*)?(?:appendi(?:x|ces)|annex(?:es)?|notes?|endnotes|acknowledgements?|anhang|annexe|apéndice|allegato|bijlage|word\s+count|declaration)\b.{0,60}\z/iu';
@@ -50,7 +54,10 @@ final class Bibliography
                 continue;
             }
             if ($to - $from < self::LEAST_ENTRIES) {
-                return [];
+                $from = $to - 1;
+                if ($from < 1 || preg_match(self::RUN_IN, $paragraphs[$from][1]) !== 1 || preg_match_all('/\p{L}+/u', $paragraphs[$from][1]) > self::LONGEST_ENTRY) {
+                    return [];
+                }
             }
         }
 

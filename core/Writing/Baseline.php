@@ -6,16 +6,20 @@ namespace YoungHarbor\Core\Writing;
 
 /**
  * Trusted texts that others are compared with. Each of the n + 1 texts, the one asked about among them, is scored against
- * the other n by the same rule.
+ * the other n by the same rule, and over the same length: the first words of each, as many as the shortest of them has,
+ * rounded down to one of a few lengths. Most of what is measured would otherwise differ with length alone.
  */
 final class Baseline
 {
     /** Words whose proportions are compared. */
     private const FREQUENT = 100;
 
-    private readonly Vocabulary $vocabulary;
+    /** Lengths over which texts are measured. */
+    private const LENGTHS = [3000, 2500, 2000, 1600, 1300, 1000, 800, 650, 500, 400, 350, 300, 250, 200, 150, 100, 50];
 
-    private readonly BigramModel $model;
+    private Vocabulary $vocabulary;
+
+    private BigramModel $model;
 
     /** @var list<Sample> */
     private array $samples = [];
@@ -23,15 +27,42 @@ final class Baseline
     /** @var array<string, int> */
     private array $counts = [];
 
+    /** Words over which the samples were taken. */
+    private int $length = 0;
+
     /**
-     * @param  list<Prose>  $texts  those that belong: see BaselineTexts
+     * @param  list<Prose>  $texts  those that belong: see Trusted
      */
-    public function __construct(array $texts)
+    public function __construct(private readonly array $texts)
     {
+        $this->prepare($this->length());
+    }
+
+    /** Words over which a text is measured that is as long, or over all of them without one. */
+    public function length(?int $words = null): int
+    {
+        $shortest = min([$words ?? PHP_INT_MAX, ...array_map(fn (Prose $text) => $text->count(), $this->texts)]);
+
+        foreach (self::LENGTHS as $length) {
+            if ($length <= $shortest) {
+                return $length;
+            }
+        }
+
+        return self::LENGTHS[count(self::LENGTHS) - 1];
+    }
+
+    private function prepare(int $length): void
+    {
+        if ($this->length === $length) {
+            return;
+        }
+        $this->length = $length;
         $this->vocabulary = new Vocabulary;
         $this->model = new BigramModel;
-        foreach ($texts as $text) {
-            $sample = Sample::of($text, $this->vocabulary);
+        $this->samples = $this->counts = [];
+        foreach ($this->texts as $text) {
+            $sample = Sample::of($text->first($length), $this->vocabulary);
             $this->samples[] = $sample;
             $this->model->add($sample);
             foreach ($sample->counts as $word => $times) {
@@ -48,7 +79,12 @@ final class Baseline
     /** Scores a text against the baseline, and each text of the baseline against the others and it. */
     public function compared(Prose $text): Compared
     {
-        $asked = Sample::of($text, $this->vocabulary);
+        $this->prepare($this->length($text->count()));
+        $asked = Sample::of($text->first($this->length), $this->vocabulary);
+        $whole = Sample::of($text, $this->vocabulary);
+        $this->model->add($whole);
+        $bits = $this->model->bits($whole);
+        $this->model->takeOut($whole);
         $this->model->add($asked);
         [$rows, $strips] = $this->measured([...$this->samples, $asked], $asked);
         $this->model->takeOut($asked);
@@ -57,7 +93,7 @@ final class Baseline
 
         $last = count($rows) - 1;
 
-        return new Compared($own, array_slice($scores, 0, -1), $rows[$last], array_slice($rows, 0, -1), $strips[$last], self::range(array_merge([], ...array_slice($strips, 0, -1))));
+        return new Compared($own, array_slice($scores, 0, -1), $rows[$last], array_slice($rows, 0, -1), $bits, self::range(array_merge([], ...array_slice($strips, 0, -1))));
     }
 
     /**

@@ -60,8 +60,8 @@ final class BigramModel
         $rest = $different > 0 ? self::DISCOUNT * $known / $different : 1.0;
         $bits = [];
         foreach ($sample->pairs as $pair => $own) {
-            $first = $pair >> Vocabulary::BITS;
-            $second = $pair & ((1 << Vocabulary::BITS) - 1);
+            $first = intdiv($pair, Vocabulary::FACTOR);
+            $second = $pair % Vocabulary::FACTOR;
             $lower = $rest * $uniform;
             if ($different > 0 && ($contexts = $this->before[$second] - ($before[$second] ?? 0)) > 0) {
                 $lower += ($contexts - self::DISCOUNT) / $different;
@@ -94,13 +94,13 @@ final class BigramModel
     {
         $firsts = $after = $before = [];
         $gone = 0;
-        $mask = (1 << Vocabulary::BITS) - 1;
         foreach ($sample->pairs as $pair => $own) {
-            $first = $pair >> Vocabulary::BITS;
+            $first = intdiv($pair, Vocabulary::FACTOR);
             $firsts[$first] = ($firsts[$first] ?? 0) + $own;
             if ($this->pairs[$pair] === $own) {
                 $after[$first] = ($after[$first] ?? 0) + 1;
-                $before[$pair & $mask] = ($before[$pair & $mask] ?? 0) + 1;
+                $second = $pair % Vocabulary::FACTOR;
+                $before[$second] = ($before[$second] ?? 0) + 1;
                 $gone++;
             }
         }
@@ -110,8 +110,8 @@ final class BigramModel
 
     private function change(int $pair, int $by): void
     {
-        $first = $pair >> Vocabulary::BITS;
-        $second = $pair & ((1 << Vocabulary::BITS) - 1);
+        $first = intdiv($pair, Vocabulary::FACTOR);
+        $second = $pair % Vocabulary::FACTOR;
         $had = $this->pairs[$pair] ?? 0;
         $has = $had + $by;
         $this->firsts[$first] = ($this->firsts[$first] ?? 0) + $by;

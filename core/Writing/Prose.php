@@ -23,7 +23,7 @@ final readonly class Prose
 
     /**
      * @param  list<string>  $words  normalised, those of the sentences in a row
-     * @param  list<array{from: int, words: int, paragraph: int, at: int, to: int}>  $sentences  `from` counts in $words; `at` and `to` (exclusive) in the words of the text
+     * @param  list<array{from: int, words: int, paragraph: int, at: int, to: int, marks: array<string, int>}>  $sentences  `from` counts in $words; `at` and `to` (exclusive) in the words of the text
      * @param  list<int>  $paragraphs  words of each paragraph
      * @param  array<string, int>  $marks  punctuation inside the sentences: comma, semicolon, colon, dash, bracket, question, exclamation
      * @param  int  $all  words of the whole text
@@ -55,23 +55,28 @@ final readonly class Prose
             $out += array_fill_keys(range($from, $to - 1), true);
         }
         $words = $sentences = $paragraphs = [];
-        $marks = array_fill_keys(['comma', 'semicolon', 'colon', 'dash', 'bracket', 'question', 'exclamation'], 0);
+        $none = array_fill_keys(['comma', 'semicolon', 'colon', 'dash', 'bracket', 'question', 'exclamation'], 0);
+        $marks = $none;
         $verse = self::lines($text);
         foreach (Sentences::of($text) as $sentence) {
             if ((! $sentence->closed && $sentence->words() < self::HEADING) || isset($verse[$sentence->from])) {
                 continue;
             }
             $from = count($words);
+            $own = $none;
             for ($i = $sentence->from; $i < $sentence->to; $i++) {
                 if (isset($out[$i])) {
                     continue;
                 }
                 $words[] = $text->list[$i]->normal;
                 $after = $text->list[$i + 1]->start ?? strlen($text->text);
-                self::tally(substr($text->text, $text->list[$i]->end, min($after - $text->list[$i]->end, 40)), $marks);
+                self::tally(substr($text->text, $text->list[$i]->end, min($after - $text->list[$i]->end, 40)), $own);
             }
             if (count($words) > $from) {
-                $sentences[] = ['from' => $from, 'words' => count($words) - $from, 'paragraph' => $sentence->paragraph, 'at' => $sentence->from, 'to' => $sentence->to];
+                $sentences[] = ['from' => $from, 'words' => count($words) - $from, 'paragraph' => $sentence->paragraph, 'at' => $sentence->from, 'to' => $sentence->to, 'marks' => $own];
+                foreach ($own as $mark => $times) {
+                    $marks[$mark] += $times;
+                }
                 $paragraphs[$sentence->paragraph] = ($paragraphs[$sentence->paragraph] ?? 0) + count($words) - $from;
             }
         }
@@ -82,6 +87,32 @@ final readonly class Prose
     public function count(): int
     {
         return count($this->words);
+    }
+
+    /** Its first sentences, up to so many words; one sentence at least. */
+    public function first(int $words): self
+    {
+        if ($this->count() <= $words) {
+            return $this;
+        }
+        $last = 0;
+        foreach ($this->sentences as $n => $sentence) {
+            if ($words < $sentence['from'] + $sentence['words']) {
+                break;
+            }
+            $last = $n;
+        }
+        $sentences = array_slice($this->sentences, 0, $last + 1);
+        $paragraphs = $marks = [];
+        foreach ($sentences as $sentence) {
+            $paragraphs[$sentence['paragraph']] = ($paragraphs[$sentence['paragraph']] ?? 0) + $sentence['words'];
+            foreach ($sentence['marks'] as $mark => $times) {
+                $marks[$mark] = ($marks[$mark] ?? 0) + $times;
+            }
+        }
+        $end = $sentences[$last]['from'] + $sentences[$last]['words'];
+
+        return new self(array_slice($this->words, 0, $end), $sentences, array_values($paragraphs), $marks, $this->all);
     }
 
     /**

@@ -33,7 +33,7 @@ final readonly class Sample
             $before = Vocabulary::START;
             foreach ($prose->sentence($n) as $word) {
                 $number = $vocabulary->number($word);
-                $pair = ($before << Vocabulary::BITS) | $number;
+                $pair = $before * Vocabulary::FACTOR + $number;
                 $of[$pair] = ($of[$pair] ?? 0) + 1;
                 $pairs[$pair] = ($pairs[$pair] ?? 0) + 1;
                 $before = $number;

@@ -31,7 +31,7 @@ final readonly class Turns
 
     private const LEAST_BLOCK = 50;
 
-    private const LEAST_BLOCKS = 5;
+    private const LEAST_BLOCKS = 4;
 
     private const ORDERS = 199;
 

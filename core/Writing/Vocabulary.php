@@ -11,8 +11,11 @@ final class Vocabulary
 {
     public const START = 0;
 
-    /** A pair of words is one number: the first, shifted by so many bits, and the second. */
-    public const BITS = 31;
+    /**
+     * A pair of words is one number: the first times this, and the second. Odd, so that the low bits tell pairs apart: by
+     * those a hash table finds them.
+     */
+    public const FACTOR = 10_000_019;
 
     /** @var array<string, int> */
     private array $numbers = [];

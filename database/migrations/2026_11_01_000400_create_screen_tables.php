@@ -101,13 +101,23 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->foreignId('handin_id')->constrained()->restrictOnDelete()->comment('the attempt that was read');
-            $table->enum('found', ['attributed', 'talk', 'referred', 'note']);
+            $table->enum('found', ['attributed', 'talk', 'said', 'nothing', 'support', 'referred', 'note']);
             $table->text('why');
+            $table->text('questions')->nullable()->comment('prepared for a talk');
+            $table->boolean('student_sees')->default(false)->comment('decided by a coordinator, entry by entry');
             $table->json('seen')->comment('the figures and passages as they stood when it was written');
             $table->boolean('held')->default(false)->comment('whether the result was held with it');
             $table->foreignId('written_by')->constrained('users')->restrictOnDelete();
             $table->timestamps();
             $table->index(['script_id', 'created_at']);
+        });
+        Schema::create('conversation_people', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('script_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('user_id')->constrained()->restrictOnDelete();
+            $table->foreignId('named_by')->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+            $table->unique(['script_id', 'user_id']);
         });
     }
 };

@@ -25,10 +25,14 @@ use App\Actions\Release\RecordReading;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Actions\Screen\AddToArchive;
+use App\Actions\Screen\AskDetector;
+use App\Actions\Screen\ChangeBaseline;
 use App\Actions\Screen\CompareDraft;
 use App\Actions\Screen\CompareHandin;
+use App\Actions\Screen\MeasureWriting;
 use App\Actions\Screen\RecordConversation;
 use App\Actions\Screen\SearchWeb;
+use App\Actions\Screen\WorkOutBaseline;
 use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Found;
 use App\Enums\HandInBy;
@@ -43,6 +47,8 @@ use App\Models\RubricVersion;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\User;
+use App\Models\WritingBaseline;
+use App\Models\WritingReport;
 use App\Support\Cohort;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Seeder;
@@ -166,7 +172,7 @@ final class DatabaseSeeder extends Seeder
     private function practice(RubricVersion $rubric): void
     {
         $assignment = $this->assignment([
-            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id,
+            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id, 'overlap_students' => true,
             'brief' => "Optional. Choose one document from the reader and say in about 200 words what it can and cannot tell us.\n\nYou will get a mark and comments, so that you know how the essay will be read.",
             'due_at' => $this->day(-40, 12), 'closes_at' => $this->day(-38, 12), 'promised_on' => $this->day(-30)->toDateString(),
         ], -55);
@@ -194,7 +200,7 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
-            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'joins_archive' => true,
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'joins_archive' => true, 'writing_detector' => true, 'writing_baseline_id' => $this->trusted()->id,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => true, 'closures' => false],
         ], -35);
         $handins = require database_path('demo/handins.php');
@@ -210,6 +216,12 @@ final class DatabaseSeeder extends Seeder
             app(TakeHandIn::class)($assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')], $this->declared($n));
         }
         $this->screen($assignment);
+        app(MeasureWriting::class)($assignment->refresh());
+        if (config('harbor.detector.address') !== '') {
+            foreach (WritingReport::query()->where('detector_state', 'waiting')->get() as $report) {
+                app(AskDetector::class)($report);
+            }
+        }
         $this->at(-7, as: $this->coordinator);
         app(WaiveLateness::class)(Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students['leila.haddad']->id)->sole(), 'The library’s network was down from 11:30 to 12:20.', $this->coordinator);
         $this->shareOut($assignment, $this->tutors, 4417, -5);
@@ -238,7 +250,7 @@ final class DatabaseSeeder extends Seeder
             'title' => 'Field record: the harbour walk', 'rubric_version_id' => $rubric->id,
             'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
             'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
-            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start, 'overlap_students' => true,
+            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed', 'link'], 'handin_by' => HandInBy::GroupOneMark, 'max_files' => 3,
         ], null);
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
@@ -334,6 +346,20 @@ final class DatabaseSeeder extends Seeder
         return $assignment->refresh();
     }
 
+    /** Essays written under supervision, which the writing of later ones is compared with. */
+    private function trusted(): WritingBaseline
+    {
+        $this->at(-47, as: $this->coordinator);
+        $change = app(ChangeBaseline::class);
+        $baseline = $change->make($this->module, 'Supervised writing, 2024 and 2025', 'English', $this->coordinator);
+        foreach (array_chunk(glob(database_path('demo/baseline/*.md')) ?: [], 10) as $year => $paths) {
+            $change->addFiles($baseline, array_map(fn (string $path) => new UploadedFile($path, basename($path), null, null, true), $paths), 'Supervised writing, October '.(2024 + $year), $this->coordinator);
+        }
+        app(WorkOutBaseline::class)($baseline->refresh());
+
+        return $baseline;
+    }
+
     /** Texts of earlier years, as a coordinator adds them. */
     private function archive(): void
     {
@@ -352,6 +378,7 @@ final class DatabaseSeeder extends Seeder
         app(RecordConversation::class)($script('bo.li'), Found::Talk, 'Nearly the whole text also stands in another hand-in, with single words changed. I do not know who wrote it first. I will see both, one after the other, and ask each to take me through the second section and its sources.', 1, true, $this->coordinator);
         $this->at(-4, 11, $this->coordinator);
         $weir = $script('mateus.araujo');
+        app(RecordConversation::class)($script('sven.akerlund'), Found::Talk, 'Hardly a sentence in it could not stand in another essay, and it uses none of what the two documents say against each other. That is a matter for the mark. How the text came about I do not know: many write like this when they are unsure of the subject. I will ask for notes and an earlier version.', null, false, $this->coordinator, ['writing'], "What did you read first, and what did you write down from it?\nWhich of the two documents changed your mind about something?\nWhat help did you have, from people or tools, and with what?");
         app(RecordConversation::class)($weir, Found::Attributed, 'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.', null, false, $this->coordinator);
     }
 

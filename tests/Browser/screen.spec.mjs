@@ -21,7 +21,7 @@ test('a coordinator finds who shares text, reads it beside its source, argues wi
     await page.getByRole('row', { name: /Trades of the shore/ }).locator('.code').first().click();
 
     const figures = page.locator('.figures');
-    await expect(figures).toContainText('78 of 576 counted words also stand elsewhere.');
+    await expect(figures).toContainText('78 of 555 counted words also stand elsewhere.');
     await expect(figures).toContainText('Close wording besides, not in the share');
     await expect(figures).toContainText('run 1 of 3');
     await expect(page.locator('.thread.now')).toHaveCount(1);
@@ -40,14 +40,14 @@ test('a coordinator finds who shares text, reads it beside its source, argues wi
     await page.getByText('Leave this run out …').click();
     await page.getByRole('button', { name: 'Quoted and cited properly' }).click();
     await expect(figures).toContainText('passages taken off here');
-    await expect(figures).not.toContainText('78 of 576');
+    await expect(figures).not.toContainText('78 of 555');
     await page.getByRole('button', { name: 'undo' }).click();
-    await expect(figures).toContainText('78 of 576 counted words');
+    await expect(figures).toContainText('78 of 555 counted words');
     await page.getByText('Leave this run out …').click();
     await page.locator('.acts').getByLabel('Another reason').first().fill('   ');
     await page.locator('.acts').getByRole('button', { name: 'Leave it out' }).first().click();
     await expect(page.getByRole('alert')).toContainText('Say in a few words why');
-    await expect(figures).toContainText('78 of 576 counted words');
+    await expect(figures).toContainText('78 of 555 counted words');
 
     const download = page.waitForEvent('download');
     await page.getByRole('link', { name: 'The report as PDF' }).click();
@@ -95,4 +95,42 @@ test('a student on a phone checks a draft, reads where its words stand and what 
     await expect(page.getByRole('link', { name: 'open the page' })).toBeVisible(); // a page of the open web may be read
     await expect(page.getByText('This is not handed in.')).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});
+
+test('a coordinator reads writing signals, opens their working, prepares questions and lets a tutor and the student read what they may', async ({ browser }) => {
+    test.setTimeout(120_000);
+    const page = await signedIn(browser, 'maren.oduya');
+    await stage(page, essay, 'Screen');
+    await page.getByRole('link', { name: 'Writing signals' }).click();
+    await expect(page.getByRole('heading', { name: /^About 1 expected, \d seen$/ })).toBeVisible();
+    await page.getByLabel('Show', { exact: true }).selectOption('unusual');
+    await page.getByRole('row', { name: /stock phrases/ }).filter({ hasText: 'needs a talk' }).locator('.code').click();
+    await expect(page.locator('.figures')).toContainText('it is the most unusual');
+    await page.locator('.signal-row').filter({ hasText: 'There are more stock phrases than in 20 of 20 trusted texts' }).locator('summary').click();
+    await expect(page.getByText('Connectives and set phrases from a list of ours, in 1,000 words. English only.')).toBeVisible();
+    await page.getByText('How these become one number').click();
+    await expect(page.getByText('1 ÷ 21 = 0.048')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'An outside detector (simulated)' })).toBeVisible();
+    await page.locator('svg.strip a').first().click();
+    await expect(page.locator('.sentence:target')).toBeInViewport();
+
+    await page.getByLabel('What the student said').check();
+    await page.getByLabel('Why', { exact: true }).fill('Brought four pages of notes, and an earlier version with the same sentences crossed out.');
+    await page.getByLabel('Questions for a talk').fill('');
+    await page.getByLabel('The student may read this entry').check();
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    const entry = page.getByRole('article').filter({ hasText: 'Brought four pages of notes' });
+    await expect(entry).toContainText('the student may read it');
+    await entry.getByText('What stood there then').click();
+    await expect(entry).toContainText('Of 21 texts');
+    await page.getByLabel('Let someone read this record').selectOption({ label: 'Lin Hui' });
+    await page.getByRole('button', { name: 'Let them' }).click();
+    await expect(page.getByText('Lin Hui can read this record now.')).toBeVisible();
+
+    const student = await signedIn(browser, 'sven.akerlund');
+    await student.goto('/');
+    await student.getByRole('link', { name: essay }).first().click();
+    await student.getByRole('link', { name: 'Your coordinator wrote to you about it' }).click();
+    await expect(student.getByText('Brought four pages of notes')).toBeVisible();
+    await expect(student.getByText('Hardly a sentence in it')).toHaveCount(0);
 });

@@ -84,6 +84,8 @@ final class QuotedTest extends TestCase
         }
         yield 'the word in a sentence is no heading' => [$body."References to salt are rare.\n\nThe end.", null];
         yield 'a heading with nothing like an entry under it' => [$body."Sources\n\nThe sources of the river lie high, and it runs to the sea past the pans.", null];
+        yield 'begun in the last paragraph' => [$body.'**Sources.** Letting cards of Marram Bay, 1759–1790 (reader, document 29); rate book of 1768.', 'Sources'];
+        yield 'a last paragraph about sources' => [$body.'Sources of this kind are silent about 1768, as I have said.', null];
         yield 'up to the appendix' => ["{$body}Bibliography\n\n{$entries}\n\nAppendix A\n\nA list of pans.", 'Bibliography', 'pp. 3–19'];
         yield 'author and date' => [$body."Ash, B. (2001). Rope. Tern.\n\nBirch, C. D. (1999). Net. Gull.\n\nCole, E., & Dun, F. (2010a). Tar. Auk.", 'Ash'];
         yield 'numbers in brackets' => [$body."[1] B. Ash, Rope, Tern Press, 2001.\n[2] C. Birch, Net, Gull Press, 1999.\n[3] E. Cole, Tar, Auk Press, 2010.", '1'];

@@ -94,7 +94,7 @@ final class WritingOpenTextTest extends TestCase
             fwrite(STDERR, sprintf("\n  alarm %.2f: %d of %d honest texts called unusual, %d of %d chapters of another book", $p, $unusual['honest'][$alarm], $splits, $unusual['other'][$alarm], $splits));
             self::assertLessThanOrEqual($splits * $p + 3.1 * sqrt($splits * $p * (1 - $p)), $unusual['honest'][$alarm]);
             self::assertGreaterThanOrEqual($splits * $p - 3.1 * sqrt($splits * $p * (1 - $p)), $unusual['honest'][$alarm], 'an alarm that never sounds holds nothing');
-            self::assertGreaterThan(0.8 * $splits, $unusual['other'][$alarm]);
+            self::assertGreaterThan(0.7 * $splits, $unusual['other'][$alarm]);
         }
         fwrite(STDERR, "\n");
     }

@@ -131,6 +131,27 @@ final class WritingTest extends TestCase
         self::assertEqualsWithDelta(1.0, $sum, 1e-9);
     }
 
+    /** A text that is twice as long is measured over the same words as one that ends there. */
+    public function test_length_alone_makes_no_difference(): void
+    {
+        $texts = array_map(fn (int $n) => Prose::of($this->text($n)), range(1, 12));
+        $baseline = new Baseline($texts);
+        $shortest = min(array_map(fn (Prose $text) => $text->count(), $texts));
+        self::assertSame([300, $baseline->length(), 200], [$baseline->length(min(349, $shortest)), $baseline->length(5000), $baseline->length(249)]);
+        self::assertLessThanOrEqual($shortest, $baseline->length());
+        $short = Prose::of($this->text(20));
+        $long = Prose::of($this->text(20).$this->text(21));
+        self::assertSame($baseline->compared($short)->measures, $baseline->compared($long)->measures);
+        self::assertSame($baseline->compared($short)->score, $baseline->compared($long)->score);
+        self::assertCount(60, $baseline->compared($long)->bits, 'the strip shows the whole text');
+        $first = $long->first(100);
+        self::assertLessThanOrEqual(100, $first->count());
+        self::assertSame(array_slice($long->words, 0, $first->count()), $first->words);
+        self::assertSame($first->count(), array_sum($first->paragraphs));
+        self::assertSame($short, $short->first(10_000));
+        self::assertCount(1, $long->first(1)->sentences, 'one sentence at least');
+    }
+
     /** Taking a text out leaves what was there before it, to the last count. */
     public function test_asking_changes_nothing(): void
     {

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\ConversationEntry;
 use App\Models\DraftCheck;
 use App\Models\GradeScale;
 use App\Models\Membership;
@@ -18,6 +19,8 @@ use App\Models\Result;
 use App\Models\RosterImport;
 use App\Models\Upload;
 use App\Models\User;
+use App\Models\WritingBaseline;
+use App\Models\WritingText;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Illuminate\Support\Facades\Storage;
@@ -44,7 +47,7 @@ final class RoutesTest extends TestCase
         'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
         'collect.index' => 'coordinator', 'collect.csv' => 'coordinator', 'collect.arrivals' => 'coordinator', 'collect.zip' => 'coordinator', 'messages.create' => 'coordinator', 'messages.store' => 'coordinator', 'uploads.store' => 'student', 'uploads.update' => 'student', 'typed.update' => 'student', 'typed.begin' => 'student', 'receipts.text' => 'student', 'receipts.choose' => 'student', 'mark.zip' => 'coordinator tutor', 'mark.file' => 'tutor', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
-        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator', 'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student', 'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor', 'screen.record' => 'coordinator tutor', 'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
+        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator', 'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student', 'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor', 'screen.record' => 'coordinator tutor', 'screen.name' => 'coordinator', 'screen.own-record' => 'student', 'writing.index' => 'coordinator', 'writing.measure' => 'coordinator', 'writing.show' => 'coordinator tutor', 'baselines.index' => 'coordinator', 'baselines.store' => 'coordinator', 'baselines.show' => 'coordinator', 'baselines.add' => 'coordinator', 'baselines.take-out' => 'coordinator', 'detector.show' => 'coordinator', 'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
         'share-out.index' => 'coordinator', 'share-out.store' => 'coordinator', 'scripts.name' => 'coordinator',
         'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',
         'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner', 'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
@@ -109,7 +112,11 @@ final class RoutesTest extends TestCase
         Storage::put('templates/none', '');
         $scale = GradeScale::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Own'], ['document' => config('harbor.bands.pass'), 'saved_by' => $this->coordinator->id]);
         $report = OverlapReport::query()->firstOrCreate(['handin_id' => $script->current_handin_id]);
+        $baseline = WritingBaseline::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Trusted'], ['language' => 'English', 'worked_out_version' => 1]);
+        $entry = ['script_id' => $script->id, 'student_sees' => true];
+        ConversationEntry::query()->firstOrCreate($entry, ['handin_id' => $script->current_handin_id, 'found' => 'note', 'why' => 'x', 'seen' => [], 'written_by' => $this->coordinator->id]);
         $values = [
+            'baseline' => $baseline->public_id, 'text' => WritingText::query()->firstOrCreate(['writing_baseline_id' => $baseline->id], ['title' => 'x', 'text' => 'x', 'sha256' => str_repeat('0', 64), 'words' => 1, 'added_version' => 1, 'added_by' => $this->coordinator->id])->public_id,
             'choice' => OverlapChoice::query()->firstOrCreate(['overlap_report_id' => $report->id, 'what' => 'short'], ['from_word' => 9, 'reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
             'source' => OverlapSource::query()->firstOrCreate(['kind' => 'archive', 'module_id' => $this->module->id], ['shelf' => 0, 'words' => 0, 'numbers' => '', 'text' => ''])->public_id,
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,

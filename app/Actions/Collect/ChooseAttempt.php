@@ -11,6 +11,7 @@ use App\Models\Handin;
 use App\Models\OverlapReport;
 use App\Models\Script;
 use App\Models\User;
+use App\Models\WritingReport;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -43,6 +44,7 @@ final class ChooseAttempt
                 if ($each->lead_id === null) {
                     OverlapReport::query()->firstOrCreate(['handin_id' => $attempt->id]);
                     CompareHandin::dispatch($attempt->id)->afterCommit();
+                    WritingReport::await($each->assignment, $attempt);
                 }
             }
             $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);

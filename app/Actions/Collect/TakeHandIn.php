@@ -17,6 +17,7 @@ use App\Models\Result;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\User;
+use App\Models\WritingReport;
 use App\Support\Clock;
 use App\Support\Receipts;
 use DateTimeImmutable;
@@ -166,6 +167,7 @@ final class TakeHandIn
         if ($script->lead_id === null) {
             OverlapReport::query()->create(['handin_id' => $handin->id]);
             CompareHandin::dispatch($handin->id)->afterCommit();
+            WritingReport::await($script->assignment, $handin);
         }
     }
 

@@ -8,6 +8,7 @@ use App\Actions\Collect\ExpectScripts;
 use App\Actions\Collect\SetDueTimes;
 use App\Actions\Collect\SetGroups;
 use App\Actions\Screen\RerunScreening;
+use App\Actions\Screen\WorkOutBaseline;
 use App\Exceptions\Refused;
 use App\Jobs\RecountReports;
 use App\Logbook\Logbook;
@@ -38,7 +39,7 @@ final class SaveAssignment
     {
         return DB::transaction(function () use ($module, $assignment, $fields, $seen): Assignment {
             if ($assignment === null) {
-                $made = Assignment::query()->create(['module_id' => $module->id, ...$fields])->refresh();
+                $made = Assignment::query()->create(['module_id' => $module->id, 'writing_detector_since' => ($fields['writing_detector'] ?? false) === true ? now() : null, ...$fields])->refresh();
                 $this->logbook->write('made an assignment', $made->title, [], $module, $made);
 
                 return $made;
@@ -52,6 +53,9 @@ final class SaveAssignment
             $changed = array_keys($stored->getDirty());
             if ($changed !== []) {
                 $stored->lock_version++;
+                if (in_array('writing_detector', $changed, true)) {
+                    $stored->writing_detector_since = $stored->writing_detector ? now() : null;
+                }
                 $stored->save();
                 if (in_array('handin_by', $changed, true)) {
                     SetGroups::lead($stored);
@@ -81,6 +85,9 @@ final class SaveAssignment
             $this->rerun->whenHandedIn($stored);
         } elseif (array_intersect($changed, ['overlap_quotations', 'overlap_bibliography']) !== []) {
             RecountReports::dispatch($stored->id)->afterCommit();
+        }
+        if ($stored->writing_baseline_id !== null && array_intersect($changed, ['writing_baseline_id', 'writing_alarm', 'writing_least_words', 'writing_detector']) !== []) {
+            WorkOutBaseline::again($stored->id);
         }
     }
 

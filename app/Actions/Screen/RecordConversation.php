@@ -6,12 +6,14 @@ namespace App\Actions\Screen;
 
 use App\Actions\Release\HoldScript;
 use App\Enums\Found;
+use App\Enums\WritingState;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\ConversationEntry;
 use App\Models\Script;
 use App\Models\User;
 use App\Support\OverlapReading;
+use App\Support\WritingWords;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -30,24 +32,55 @@ final class RecordConversation
     /**
      * @param  int|null  $run  the run that was open, by its number
      * @param  bool  $hold  keep the result back meanwhile
+     * @param  list<string>  $evidence  what is kept with it: overlap, writing
+     * @param  bool  $studentSees  whether the student may read this entry
      *
      * @throws Refused
      */
-    public function __invoke(Script $script, Found $found, string $why, ?int $run, bool $hold, User $by): ConversationEntry
+    public function __invoke(Script $script, Found $found, string $why, ?int $run, bool $hold, User $by, array $evidence = ['overlap'], string $questions = '', bool $studentSees = false): ConversationEntry
     {
         $handin = $script->currentHandin ?? throw new Refused('Nothing has been handed in for this script.');
 
-        return DB::transaction(function () use ($script, $handin, $found, $why, $run, $hold, $by): ConversationEntry {
+        return DB::transaction(function () use ($script, $handin, $found, $why, $run, $hold, $by, $evidence, $questions, $studentSees): ConversationEntry {
             $entry = ConversationEntry::query()->create([
                 'script_id' => $script->id, 'handin_id' => $handin->id, 'found' => $found, 'why' => $why, 'held' => $hold, 'written_by' => $by->id,
-                'seen' => $this->reading->evidence($script, $run),
+                'seen' => $this->seen($script, $run, $evidence), 'questions' => $questions === '' ? null : $questions, 'student_sees' => $studentSees,
             ]);
-            $this->logbook->write('wrote in the conversation record', $script->code, ['found' => $found->short(), 'held' => $hold], null, $script->assignment, $by);
+            $by->coordinates($script->assignment->module_id) || $this->name($script, $by, $by);
+            $this->logbook->write('wrote in the conversation record', $script->code, ['found' => $found->short(), 'held' => $hold, 'student may read it' => $studentSees], null, $script->assignment, $by);
             if ($hold && $script->held_reason === null) {
                 ($this->hold)($script, 'Conversation record: '.$found->short().'.');
             }
 
             return $entry;
         });
+    }
+
+    /** Lets someone on the staff see the record of a script. */
+    public function let(Script $script, User $person, User $by): void
+    {
+        DB::transaction(function () use ($script, $person, $by): void {
+            $this->name($script, $person, $by);
+            $this->logbook->write('named someone for a conversation record', $script->code, ['who' => $person->name], null, $script->assignment, $by);
+        });
+    }
+
+    private function name(Script $script, User $person, User $by): void
+    {
+        DB::table('conversation_people')->insertOrIgnore(['script_id' => $script->id, 'user_id' => $person->id, 'named_by' => $by->id, 'created_at' => now(), 'updated_at' => now()]);
+    }
+
+    /**
+     * @param  list<string>  $evidence
+     * @return array<string, mixed>
+     */
+    private function seen(Script $script, ?int $run, array $evidence): array
+    {
+        $writing = in_array('writing', $evidence, true) && $script->assignment->writing_baseline_id !== null ? $script->currentHandin?->writing : null;
+
+        return [
+            ...(in_array('overlap', $evidence, true) ? $this->reading->evidence($script, $run) : []),
+            ...($writing?->state === WritingState::Ready ? ['writing' => WritingWords::evidence($writing)] : []),
+        ];
     }
 }

@@ -36,6 +36,7 @@ final class RerunScreening
     {
         if ($assignment->scripts()->whereNotNull('current_handin_id')->exists()) {
             $this($assignment, self::ALL);
+            $assignment->writing_baseline_id === null || WorkOutBaseline::again($assignment->id);
         }
     }
 

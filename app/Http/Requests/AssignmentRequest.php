@@ -14,6 +14,7 @@ use App\Models\Module;
 use App\Models\Rubric;
 use App\Models\RubricVersion;
 use App\Models\User;
+use App\Models\WritingBaseline;
 use App\Support\Clock;
 use App\Support\RubricLibrary;
 use Closure;
@@ -36,7 +37,7 @@ use YoungHarbor\Core\Moderation\SettleRule;
 final class AssignmentRequest extends FormRequest
 {
     /** What the screening settings tick. */
-    private const TICKED = ['overlap_quotations', 'overlap_bibliography', 'overlap_module', 'overlap_archive', 'overlap_web', 'joins_archive', 'overlap_students'];
+    private const TICKED = ['overlap_quotations', 'overlap_bibliography', 'overlap_module', 'overlap_archive', 'overlap_web', 'joins_archive', 'overlap_students', 'writing_detector'];
 
     private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor', 'cut_off' => 'late_cut_off'];
 
@@ -79,6 +80,7 @@ final class AssignmentRequest extends FormRequest
             'settle_rule' => ['required', Rule::enum(SettleRule::class)],
             'overlap_seen' => ['required', Rule::enum(OverlapSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
+            'writing_baseline' => ['nullable', 'string', Rule::exists('writing_baselines', 'public_id')->where('module_id', $this->module()->id)], 'writing_alarm' => ['nullable', 'numeric', 'min:0.005', 'max:0.2'], 'writing_least_words' => ['nullable', 'integer', 'min:200', 'max:5000'],
             'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
             'overlap_look' => ['nullable', 'string', $number, 'numeric', 'gt:0', 'max:100'], 'overlap_look_closely' => ['nullable', 'string', $number, 'numeric', 'max:100', 'gte:overlap_look'],
             ...array_fill_keys(self::TICKED, ['nullable', 'in:0,1']),
@@ -102,6 +104,7 @@ final class AssignmentRequest extends FormRequest
         return [
             'overlap_look.*' => 'The line to look is a percentage above 0, up to 100, with at most two decimals.', 'overlap_look_closely.*' => 'The line to look closely is a percentage, at or above the line to look, up to 100.',
             'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
+            'writing_baseline.*' => 'Choose a baseline of this module, or none.', 'writing_alarm.*' => 'The alarm is a share from 0.005 to 0.2, such as 0.05 for one honest text in twenty.', 'writing_least_words.*' => 'Texts of 200 to 5,000 words can be asked for.',
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
             'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
             'max_files.*' => 'A hand-in can have 1 to 10 files.',
@@ -159,6 +162,8 @@ final class AssignmentRequest extends FormRequest
             'overlap_min_words' => $this->integer('overlap_min_words') ?: 8,
             'overlap_look' => $this->filled('overlap_look') ? $this->string('overlap_look')->value() : '20', 'overlap_look_closely' => $this->filled('overlap_look_closely') ? $this->string('overlap_look_closely')->value() : '30',
             ...array_combine(self::TICKED, array_map($this->boolean(...), self::TICKED)),
+            'writing_baseline_id' => $this->filled('writing_baseline') ? WritingBaseline::query()->where('module_id', $this->module()->id)->where('public_id', $this->input('writing_baseline'))->value('id') : null,
+            'writing_alarm' => $this->filled('writing_alarm') ? $this->string('writing_alarm')->value() : '0.05', 'writing_least_words' => $this->integer('writing_least_words') ?: 300,
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,

@@ -1,5 +1,4 @@
 @php
-    use App\Enums\Found;
     use App\Enums\LeftOutBy;
     use App\Enums\ReportState;
     use App\Enums\WebState;
@@ -76,7 +75,8 @@
                             <label class="small">Another reason <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Leave it out</button>
                         </form>
                     </details>
-                    <a class="button primary ml-auto" href="#record">Write in the conversation record</a>
+                    @if ($assignment->writing_baseline_id !== null)<a class="ml-auto self-center" hx-boost="false" href="{{ route('writing.show', $script) }}">Writing signals</a>@endif
+                    <a class="button primary {{ $assignment->writing_baseline_id === null ? 'ml-auto' : '' }}" href="#record">Write in the conversation record</a>
                 </div>
             @endif
             <div class="grid lg:grid-cols-2 gap-8 mt-6">
@@ -140,32 +140,7 @@
                     <p class="mt-3"><a class="button" hx-boost="false" href="{{ route('screen.pdf', $script) }}" download>The report as PDF</a></p>
                 </section>
             </div>
-            <section id="record" class="mt-8" aria-labelledby="record-title">
-                <h2 id="record-title" class="mb-1">Conversation record</h2>
-                <p class="quiet small mb-3">What was seen, and what a person makes of it. No mark follows from it, and students do not see it here. Entries stay as they were written.</p>
-                <div class="grid lg:grid-cols-2 gap-8">
-                    <form method="post" action="{{ $post('screen.record') }}" class="panel" hx-boost="false">@csrf
-                        @if ($current)<input type="hidden" name="run" value="{{ $reading['number'] }}">@endif
-                        <fieldset class="mb-3"><legend class="label">What did you find?</legend>
-                            @foreach (Found::cases() as $found)<label class="block py-1"><input type="radio" name="found" value="{{ $found->value }}" @checked(old('found') === $found->value) required> {{ $found->label() }}</label>@endforeach
-                        </fieldset>
-                        <x-field name="why" label="Why" rows="4" :value="old('why')" hint="What you saw, what speaks for an ordinary explanation, what you would ask. The figures{{ $current ? ' and run '.$reading['number'] : '' }} are kept with it as they stand now." />
-                        @if ($coordinates && $script->result === null)<label class="block mb-3"><input type="checkbox" name="hold" value="1" @checked($script->held_reason !== null) @disabled($script->held_reason !== null)> Hold the result meanwhile{{ $script->held_reason !== null ? ' (it is held: '.$script->held_reason.')' : '' }}</label>@endif
-                        <div class="flex justify-end"><button class="button primary">Write it down</button></div>
-                    </form>
-                    <div>
-                        @forelse ($entries as $entry)
-                            <article class="panel mb-3">
-                                <p><b>{{ Str::ucfirst($entry->found->short()) }}</b>{{ $entry->held ? ', the result was held' : '' }} <span class="quiet small">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span></p>
-                                <p class="whitespace-pre-line mt-1">{{ $entry->why }}</p>
-                                <details class="mt-2"><summary class="quiet small">What stood there then</summary><p class="small mt-1">{{ $entry->seen['sum'] }} {{ $entry->seen['close'] }}</p>@foreach ($entry->seen['sources'] as $seen)<p class="small">{{ $seen }}</p>@endforeach @if ($entry->seen['passage'])<blockquote class="small mt-1 border-l-2 pl-3">{{ $entry->seen['passage'] }}</blockquote>@endif</details>
-                            </article>
-                        @empty
-                            <p class="quiet">Nothing is written yet. A share alone is no finding: most honest essays share some words.</p>
-                        @endforelse
-                    </div>
-                </div>
-            </section>
+            @include('screen.record', ['from' => 'overlap'])
             @if ($coordinates && ! $assignment->namesRevealed())
                 <details class="mt-8 max-w-xl"><summary class="quiet">Whose script is this?</summary>
                     <form class="panel mt-2" method="post" action="{{ route('scripts.name', $script) }}" hx-boost="false">@csrf

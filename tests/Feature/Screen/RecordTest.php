@@ -66,18 +66,32 @@ final class RecordTest extends TestCase
         $this->get(route('logbook', $this->module))->assertSee('wrote in the conversation record')->assertSee('held a script');
     }
 
-    public function test_the_record_is_for_those_who_read_the_report(): void
+    public function test_the_record_is_for_coordinators_and_those_who_are_named_in_it(): void
     {
         $this->begun();
         $script = $this->script($this->work)->load('marks');
         $this->actingAs($this->coordinator)->post(route('screen.record', $script), ['found' => 'note', 'why' => 'Between us.']);
-        $this->actingAs($script->marks[0]->marker)->get(route('screen.show', $script))->assertSee('Between us.');
+        [$marker, $other] = [$script->marks[0]->marker, $script->marks[1]->marker];
+        $this->actingAs($marker)->get(route('screen.show', $script))->assertOk()->assertDontSee('Between us.')->assertSee('for those named in the record');
+        $this->post(route('screen.name', $script), ['who' => $marker->public_id])->assertForbidden();
+        $this->post(route('screen.record', $script), ['found' => 'note', 'why' => 'I saw it too.', 'student_sees' => '1'])->assertForbidden();
+        $this->post(route('screen.record', $script), ['found' => 'note', 'why' => 'I saw it too.'])->assertSessionHasNoErrors();
+        $this->get(route('screen.show', $script))->assertSee('Between us.')->assertSee('I saw it too.');
+        $this->actingAs($other)->get(route('screen.show', $script))->assertDontSee('Between us.');
+        $this->actingAs($this->coordinator)->post(route('screen.name', $script), ['who' => $other->public_id])->assertSessionHasNoErrors();
+        $this->post(route('screen.name', $script), ['who' => $this->students[0]->public_id])->assertNotFound();
+        $this->actingAs($other)->get(route('screen.show', $script))->assertSee('Between us.');
         $this->actingAs($this->students[0]);
         foreach (['hand-in.show', 'assignments.show'] as $route) {
             $this->followingRedirects()->get(route($route, $this->work))->assertDontSee('Between us.');
         }
         $this->work->update(['overlap_students' => true]);
         $this->get(route('screen.own', $script))->assertOk()->assertDontSee('Between us.')->assertDontSee('Conversation record');
+        $this->get(route('screen.own-record', $script))->assertForbidden();
+        $this->actingAs($this->coordinator)->post(route('screen.record', $script), ['found' => 'nothing', 'why' => 'Thank you for the talk.', 'questions' => 'None.', 'student_sees' => '1']);
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $this->work))->assertSee('Your coordinator wrote to you about it');
+        $this->get(route('screen.own-record', $script))->assertOk()->assertSee('Thank you for the talk.')->assertDontSee('Between us.')->assertDontSee($script->code);
+        $this->actingAs($this->students[1])->get(route('screen.own-record', $script))->assertForbidden();
     }
 
     public function test_students_see_their_own_report_after_the_due_time_only_and_never_what_others_wrote(): void

@@ -14,6 +14,7 @@ use App\Models\Assignment;
 use App\Models\GradeScale;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\WritingBaseline;
 use App\Support\RubricChange;
 use App\Support\RubricLibrary;
 use App\Support\Touches;
@@ -109,6 +110,7 @@ final class AssignmentController extends Controller
             'module' => $module, 'assignment' => $assignment, 'scales' => GradeScale::documentsFor($module),
             'rubrics' => RubricLibrary::usableIn($module, $person)->with(['latestVersion', 'module'])->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')->get(),
             'newer' => $assignment !== null && $assignment->isPublished() ? RubricChange::newer($assignment) : null,
+            'baselines' => WritingBaseline::query()->where('module_id', $module->id)->orderBy('name')->get(),
             'handedIn' => $assignment?->scripts()->whereNotNull('current_handin_id')->count() ?? 0,
             'modules' => Module::query()->whereIn('id', $person->memberships->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->orderBy('code')->get(),
         ];

@@ -8,18 +8,22 @@ use App\Actions\Screen\LeaveOut;
 use App\Actions\Screen\RecordConversation;
 use App\Enums\Found;
 use App\Enums\LeftOutBy;
+use App\Enums\Role;
 use App\Http\Controllers\Controller;
 use App\Models\ConversationEntry;
 use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
+use App\Models\User;
+use App\Support\Conversation;
 use App\Support\OverlapReading;
 use App\Support\Pdf;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 
 /**
@@ -27,7 +31,7 @@ use Illuminate\Validation\Rule;
  */
 final class OverlapController extends Controller
 {
-    public function show(Request $request, Script $script, OverlapReading $reading): View
+    public function show(Request $request, Script $script, OverlapReading $reading, Conversation $conversation): View
     {
         $this->authorize('viewOverlap', $script);
         $report = $script->currentHandin?->report;
@@ -35,7 +39,7 @@ final class OverlapController extends Controller
         return view('screen.show', [
             'assignment' => $script->assignment, 'script' => $script, 'report' => $report, 'asked' => $this->asked($request),
             'reading' => $report === null ? null : $reading->ofReport($report, $script, $request->query()),
-            'entries' => ConversationEntry::query()->where('script_id', $script->id)->with('by:id,name')->latest('id')->get(),
+            ...$conversation->of($script, $this->person($request)),
             'choices' => $report === null ? collect() : OverlapChoice::query()->where('overlap_report_id', $report->id)->with('by:id,name')->latest('id')->get(),
         ]);
     }
@@ -60,7 +64,7 @@ final class OverlapController extends Controller
         abort_if($report === null || $read === null, 409, 'This script is being compared. The report can be kept once that is done.');
         $document = $pdf->of('screen.document', [
             'assignment' => $script->assignment, 'script' => $script, 'report' => $report, 'reading' => $read, 'there' => $reading->passages($read),
-            'entries' => ConversationEntry::query()->where('script_id', $script->id)->with('by:id,name')->oldest('id')->get(),
+            'entries' => Gate::allows('viewConversation', $script) ? ConversationEntry::query()->where('script_id', $script->id)->with('by:id,name')->oldest('id')->get() : collect(),
             'choices' => OverlapChoice::query()->where('overlap_report_id', $report->id)->whereNull('undone_at')->with('by:id,name', 'source.handin.script')->oldest('id')->get(),
         ]);
 
@@ -97,12 +101,34 @@ final class OverlapController extends Controller
         $this->authorize('viewOverlap', $script);
         $fields = $request->validate([
             'found' => ['required', Rule::enum(Found::class)], 'why' => ['required', 'string', 'max:5000'], 'run' => ['nullable', 'integer', 'min:1'], 'hold' => ['nullable', 'in:0,1'],
-        ], ['found.required' => 'Choose what you found. Nothing was written yet.', 'why.required' => 'Say what you saw and why you think so. Nothing was written yet.', 'why.max' => 'An entry has at most 5,000 characters.']);
+            'questions' => ['nullable', 'string', 'max:3000'], 'student_sees' => ['nullable', 'in:0,1'], 'evidence' => ['nullable', 'array'], 'evidence.*' => ['in:overlap,writing'], 'from' => ['nullable', 'in:overlap,writing'],
+        ], ['questions.max' => 'Questions have at most 3,000 characters.', 'found.required' => 'Choose what you found. Nothing was written yet.', 'why.required' => 'Say what you saw and why you think so. Nothing was written yet.', 'why.max' => 'An entry has at most 5,000 characters.']);
         $hold = ($fields['hold'] ?? '0') === '1';
-        $hold && $this->authorize('coordinate', $script);
-        $record($script, Found::from($fields['found']), trim($fields['why']), isset($fields['run']) ? (int) $fields['run'] : null, $hold, $this->person($request));
+        $studentSees = ($fields['student_sees'] ?? '0') === '1';
+        ($hold || $studentSees) && $this->authorize('coordinate', $script);
+        $from = $fields['from'] ?? 'overlap';
+        $record($script, Found::from($fields['found']), trim($fields['why']), isset($fields['run']) ? (int) $fields['run'] : null, $hold, $this->person($request), array_values($fields['evidence'] ?? [$from]), trim($fields['questions'] ?? ''), $studentSees);
 
-        return redirect()->route('screen.show', [$script, ...$this->asked($request)])->withFragment('record')->with('said', 'Written in the conversation record.');
+        return ($from === 'writing' ? redirect()->route('writing.show', $script) : redirect()->route('screen.show', [$script, ...$this->asked($request)]))->withFragment('record')->with('said', 'Written in the conversation record.');
+    }
+
+    /** Names someone of the staff who may read the record of this script. */
+    public function name(Request $request, Script $script, RecordConversation $record): RedirectResponse
+    {
+        $this->authorize('coordinate', $script);
+        $id = $request->validate(['who' => ['required', 'uuid']], ['who.*' => 'Choose someone.'])['who'];
+        $person = User::query()->where('public_id', $id)->whereHas('memberships', fn ($membership) => $membership->where('module_id', $script->assignment->module_id)->where('role', Role::Tutor)->whereNull('left_at'))->firstOrFail();
+        $record->let($script, $person, $this->person($request));
+
+        return redirect()->back(fallback: route('screen.show', $script))->with('said', "{$person->name} can read this record now.");
+    }
+
+    /** What a student may read of the record of their own script. */
+    public function ownRecord(Script $script): View
+    {
+        $this->authorize('viewOwnConversation', $script);
+
+        return view('screen.own-record', ['script' => $script, 'assignment' => $script->assignment, 'entries' => ConversationEntry::query()->where('script_id', $script->id)->where('student_sees', true)->latest('id')->get()]);
     }
 
     private function report(Script $script): OverlapReport

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Screen\MeasureWriting as Measure;
+use App\Enums\WritingState;
+use App\Models\Assignment;
+use App\Models\WritingReport;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Queue\Middleware\WithoutOverlapping;
+use Throwable;
+
+/**
+ * Measures what waits in an assignment, a few at a time, until nothing does. The baseline is read once for all of them.
+ */
+final class MeasureWriting implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 10;
+
+    public int $timeout = 240;
+
+    public function __construct(public readonly int $assignmentId)
+    {
+    }
+
+    /**
+     * @return list<object>
+     */
+    public function middleware(): array
+    {
+        return [(new WithoutOverlapping("writing-{$this->assignmentId}"))->releaseAfter(5)->expireAfter(300)];
+    }
+
+    public function handle(Measure $measure): void
+    {
+        $assignment = Assignment::query()->find($this->assignmentId);
+        if ($assignment !== null && $measure($assignment)) {
+            self::dispatch($this->assignmentId);
+        }
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        WritingReport::query()->where('state', WritingState::Waiting)->whereHas('handin.script', fn ($script) => $script->where('assignment_id', $this->assignmentId))
+            ->update(['state' => WritingState::Failed, 'reason' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+    }
+}

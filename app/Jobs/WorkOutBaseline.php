@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Screen\WorkOutBaseline as WorkOut;
+use App\Models\WritingBaseline;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Queue\Middleware\WithoutOverlapping;
+use Throwable;
+
+/**
+ * Works out a baseline after its texts changed; of several changes only the last is worked out.
+ */
+final class WorkOutBaseline implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 5;
+
+    public int $timeout = 240;
+
+    public function __construct(public readonly int $baselineId)
+    {
+    }
+
+    /**
+     * @return list<object>
+     */
+    public function middleware(): array
+    {
+        return [(new WithoutOverlapping("baseline-{$this->baselineId}"))->releaseAfter(5)->expireAfter(300)];
+    }
+
+    public function handle(WorkOut $workOut): void
+    {
+        $baseline = WritingBaseline::query()->find($this->baselineId);
+        if ($baseline !== null && ! $baseline->isWorkedOut()) {
+            $workOut($baseline);
+        }
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        WritingBaseline::query()->whereKey($this->baselineId)->update(['failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+    }
+}
