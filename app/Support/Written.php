@@ -90,7 +90,7 @@ final readonly class Written
     {
         return DB::table('scripts as s')->join('handins as h', 'h.id', '=', 's.current_handin_id')->leftJoin('writing_reports as w', 'w.handin_id', '=', 'h.id')
             ->where('s.assignment_id', $this->assignment->id)->whereNull('s.lead_id')
-            ->selectRaw("s.id, s.public_id, s.code, s.student_id, s.held, w.state, w.reason, w.words, w.at_least, w.among, w.baseline_version, COALESCE(JSON_LENGTH(w.found, '$.turns'), 0) AS turns, w.found, (SELECT e.found FROM conversation_entries e WHERE e.script_id = s.id ORDER BY e.id DESC LIMIT 1) AS recorded");
+            ->selectRaw("s.id, s.public_id, s.code, s.student_id, s.held, w.state, w.reason, w.words, w.at_least, w.among, w.baseline_version, COALESCE(JSON_LENGTH(w.found, '$.turns'), 0) AS turns, JSON_EXTRACT(w.found, '$.signals') AS signals, (SELECT e.found FROM conversation_entries e WHERE e.script_id = s.id ORDER BY e.id DESC LIMIT 1) AS recorded");
     }
 
     private function condition(string $condition): string

@@ -17,7 +17,7 @@
                 @foreach ($mark->handin->files as $file)
                     @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@elseif ($file->clean_path)<a href="{{ route('mark.file', [$mark, $file->position]) }}">{{ $mark->handin->files->count() > 1 ? "file {$file->position}" : 'file' }}</a>@endif
                 @endforeach
-                @can('viewOverlap', $script)<a href="{{ route('screen.show', $script) }}">overlap</a>@endcan
+                @can('viewOverlap', $script)<a href="{{ route('screen.show', $script) }}">overlap</a>@if ($assignment->writing_baseline_id !== null) <a href="{{ route('writing.show', $script) }}">writing</a>@endif @endcan
                 <span class="ml-auto whitespace-nowrap"><span class="quiet">{{ $queue['place'] }} of {{ $queue['all'] }}</span>
                     @if ($queue['previous'])<a class="ml-2" data-key="p" href="{{ route('mark.desk', $queue['previous']) }}">‹ previous</a>@endif
                     @if ($queue['next'])<a class="ml-2" data-key="n" href="{{ route('mark.desk', $queue['next']) }}">next ›</a>@endif

@@ -149,7 +149,7 @@
                 </details>
                 <details class="fold" id="writing" {{ $fold('writing_baseline', 'writing_alarm', 'writing_least_words') }}>
                     <summary><b>Writing signals</b> <span class="quiet small">{{ $a?->writingBaseline ? "beside “{$a->writingBaseline->name}”; ".App\Support\WritingWords::alarm((float) $a->writing_alarm) : 'not measured' }}</span></summary>
-                    <p class="hint mb-2">How the writing of a script compares with texts you trust. It says where to begin a talk, never who wrote what. Students are told where they hand in. <a href="{{ route('baselines.index', $module) }}">Baselines of this module</a></p>
+                    <p class="hint mb-2">How the writing of a script compares with texts you trust. It says where to begin a talk, never who wrote what. Students are told where they hand in; markers see the signals of a script when they see its overlap report. <a href="{{ route('baselines.index', $module) }}">Baselines of this module</a></p>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-choice name="writing_baseline" label="Compared with" :options="['' => 'nothing: writing is not measured'] + $baselines->mapWithKeys(fn ($one) => [$one->public_id => $one->name.', '.$one->size.' texts'])->all()" :value="$a?->writingBaseline?->public_id ?? ''" />
                         <x-field name="writing_alarm" label="Alarm" inputmode="decimal" :value="(float) ($a?->writing_alarm ?? 0.05)" hint="The share of honest scripts that you accept to be called unusual. 0.05: one in twenty." />

@@ -30,6 +30,7 @@
                 </span>
             @endif
         @endif
+        @if ($assignment->writing_baseline_id !== null)<span hx-boost="false">@include('screen.tabs', ['here' => 'overlap', 'overlap' => route('screen.show', $script), 'writing' => route('writing.show', $script)])</span>@endif
     </div>
     @if ($errors->any())<div class="px-6 pt-2"><div class="notice refusal" role="alert">@foreach ($errors->all() as $message)<p>{{ $message }}</p>@endforeach</div></div>@endif
     @if (! $reading)
@@ -75,8 +76,7 @@
                             <label class="small">Another reason <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Leave it out</button>
                         </form>
                     </details>
-                    @if ($assignment->writing_baseline_id !== null)<a class="ml-auto self-center" hx-boost="false" href="{{ route('writing.show', $script) }}">Writing signals</a>@endif
-                    <a class="button primary {{ $assignment->writing_baseline_id === null ? 'ml-auto' : '' }}" href="#record">Write in the conversation record</a>
+                    <a class="button primary ml-auto" href="#record">Write in the conversation record</a>
                 </div>
             @endif
             <div class="grid lg:grid-cols-2 gap-8 mt-6">

@@ -23,8 +23,9 @@
             <section class="sheet px-4 py-3 mb-4" aria-labelledby="expected">
                 <h2 id="expected" class="mb-1">{{ Str::ucfirst(WritingWords::about($measured * $alarm)) }} expected, {{ $counts['f_unusual'] }} seen</h2>
                 <p class="mb-2 max-w-3xl">If all {{ $measured }} measured scripts were written as the trusted texts were, {{ WritingWords::about($measured * $alarm) }} of them would lie past the alarm by chance. {{ $counts['f_unusual'] }} {{ $counts['f_unusual'] === 1 ? 'does' : 'do' }}. Which of them, if any, came about otherwise, the signals cannot tell.</p>
-                <div class="scroll" tabindex="0" role="group" aria-label="Every script by how unusual it is">
-                <svg width="{{ $width }}" height="118" viewBox="0 0 {{ $width }} 118" role="img" aria-label="{{ $measured }} scripts, the more unusual the further right; {{ $counts['f_unusual'] }} past the alarm line">
+                <details class="mb-2"><summary class="quiet small">How these numbers come about</summary><p class="small">Expected: {{ $measured }} scripts × {{ $alarm }} = {{ number_format($measured * $alarm, 1) }}. Seen: the scripts for which at most {{ $alarm }} of the texts, the baseline’s {{ $baseline->size }} and the script itself, are at least as unusual. By chance alone the number seen can well be two or three times the number expected.</p></details>
+                <div class="scroll">
+                <svg width="{{ $width }}" height="118" viewBox="0 0 {{ $width }} 118" role="group" aria-label="{{ $measured }} scripts, the more unusual the further right; {{ $counts['f_unusual'] }} past the alarm line">
                     <line x1="20" x2="{{ $width - 20 }}" y1="84" y2="84" stroke="var(--quiet)" />
                     <rect x="{{ $x($alarm) }}" y="8" width="{{ $width - 20 - $x($alarm) }}" height="76" fill="var(--shallow)" />
                     <line x1="{{ $x($alarm) }}" x2="{{ $x($alarm) }}" y1="8" y2="84" stroke="var(--ink)" stroke-dasharray="5 3" />
@@ -33,7 +34,7 @@
                     @endforeach
                     @foreach ($strip as $one)
                         @php($at = $x((float) $one->p)) @php($n = $stacked[(string) $at] = ($stacked[(string) $at] ?? -1) + 1)
-                        <a href="{{ route('writing.show', $one->public_id) }}"><path d="M{{ $at - 5 }} {{ 80 - 9 * min($n, 7) }} l5 -8 l5 8 z" fill="{{ (float) $one->p <= $alarm + 1e-9 ? 'var(--deep)' : 'var(--sheet)' }}" stroke="var(--deep)"><title>{{ $one->code }}</title></path></a>
+                        <a href="{{ route('writing.show', $one->public_id) }}" aria-label="{{ $one->code }}"><path d="M{{ $at - 5 }} {{ 80 - 9 * min($n, 7) }} l5 -8 l5 8 z" fill="{{ (float) $one->p <= $alarm + 1e-9 ? 'var(--deep)' : 'var(--sheet)' }}" stroke="var(--deep)"><title>{{ $one->code }}</title></path></a>
                     @endforeach
                     <text x="{{ $x($alarm) - 6 }}" y="20" font-size="12.5" text-anchor="end" fill="var(--ink)">alarm, 1 in {{ round(1 / $alarm) }}</text>
                 </svg></div>
@@ -51,12 +52,12 @@
                 <thead><tr><th>Script</th><th class="num">Words measured</th><th>At least as unusual</th><th>Outside the range of nine in ten</th><th>Style turns</th><th>Where it stands</th></tr></thead>
                 <tbody>
                     @foreach ($rows as $row)
-                        @php($found = $row->found ? json_decode($row->found, true) : null)
+                        @php($signals = json_decode($row->signals ?? '[]', true))
                         <tr>
                             <td><a class="code" href="{{ route('writing.show', $row->public_id) }}">{{ $row->code }}</a></td>
                             @if ($row->state === 'ready')
                                 <td class="num">{{ number_format($row->words) }}</td><td class="whitespace-nowrap">{{ $row->at_least }} of {{ $row->among }} texts</td>
-                                <td class="small">{{ collect($found['signals'])->filter(fn ($one) => $one['value'] < $one['low'] || $one['value'] > $one['high'])->pluck('name')->implode(', ') }}</td>
+                                <td class="small">{{ collect($signals)->filter(fn ($one) => $one['value'] < $one['low'] || $one['value'] > $one['high'])->pluck('name')->implode(', ') }}</td>
                                 <td>{{ $row->turns > 0 ? $row->turns : '' }}</td>
                                 <td>@if ($row->at_least <= $alarm * $row->among + 1e-9)<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> past the alarm</span>@else<span class="quiet">usual</span>@endif @if ($row->recorded) <span class="whitespace-nowrap">{{ Found::from($row->recorded)->short() }}</span>@endif @if ($row->held)<span class="quiet small">held</span>@endif</td>
                             @else
