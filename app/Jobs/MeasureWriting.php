@@ -8,6 +8,7 @@ use App\Actions\Screen\MeasureWriting as Measure;
 use App\Enums\WritingState;
 use App\Models\Assignment;
 use App\Models\WritingReport;
+use DateTimeInterface;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -24,7 +25,7 @@ final class MeasureWriting implements ShouldQueue
     use InteractsWithQueue;
     use Queueable;
 
-    public int $tries = 10;
+    public int $maxExceptions = 3;
 
     public int $timeout = 240;
 
@@ -37,7 +38,13 @@ final class MeasureWriting implements ShouldQueue
      */
     public function middleware(): array
     {
-        return [(new WithoutOverlapping("writing-{$this->assignmentId}"))->releaseAfter(5)->expireAfter(300)];
+        return [(new WithoutOverlapping("writing-{$this->assignmentId}"))->releaseAfter(15)->expireAfter(300)];
+    }
+
+    /** Waiting for another that runs is no failure, however often it is looked for. */
+    public function retryUntil(): DateTimeInterface
+    {
+        return now()->addHours(2);
     }
 
     public function handle(Measure $measure): void

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Screen\WorkOutBaseline as WorkOut;
 use App\Models\WritingBaseline;
+use DateTimeInterface;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -22,7 +23,7 @@ final class WorkOutBaseline implements ShouldQueue
     use InteractsWithQueue;
     use Queueable;
 
-    public int $tries = 5;
+    public int $maxExceptions = 3;
 
     public int $timeout = 240;
 
@@ -35,7 +36,13 @@ final class WorkOutBaseline implements ShouldQueue
      */
     public function middleware(): array
     {
-        return [(new WithoutOverlapping("baseline-{$this->baselineId}"))->releaseAfter(5)->expireAfter(300)];
+        return [(new WithoutOverlapping("baseline-{$this->baselineId}"))->releaseAfter(15)->expireAfter(300)];
+    }
+
+    /** Waiting for another that runs is no failure, however often it is looked for. */
+    public function retryUntil(): DateTimeInterface
+    {
+        return now()->addHours(2);
     }
 
     public function handle(WorkOut $workOut): void

@@ -165,6 +165,12 @@ final class PagesTest extends TestCase
         $this->get(route('today'))->assertRedirect(route('sign-in'));
     }
 
+    /** As the first thing a process is asked, without a session. */
+    public function test_an_address_that_leads_nowhere_has_a_page_of_ours(): void
+    {
+        $this->get('/no/such/place')->assertNotFound()->assertSee('There is nothing here')->assertSee('Go to Today');
+    }
+
     public function test_errors_say_what_happened_in_plain_words(): void
     {
         $this->module();

@@ -1,4 +1,6 @@
 @props(['title', 'at' => '', 'bare' => false, 'fill' => false])
+{{-- An address that leads nowhere is answered before there is a session, and so before there are errors. --}}
+@php($errors ??= new Illuminate\Support\ViewErrorBag)
 <!DOCTYPE html>
 <html lang="en" data-theme="{{ auth()->user()->theme ?? 'device' }}">
 <head>
