@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\AnswersInJson;
 use App\Console\TextFiles;
 use Illuminate\Console\Command;
 use YoungHarbor\Core\Input\Fault;
@@ -25,21 +26,15 @@ use YoungHarbor\Core\Text\Words;
  */
 final class CheckOverlap extends Command
 {
+    use AnswersInJson;
+
     protected $signature = 'overlap:check {file : the text} {--against=* : a file or a folder to compare with; may be given more than once} {--min-words=8 : shortest run of identical words} {--gap=2 : differing words that part two pieces of one run, at most} {--leave-out= : quotes, bibliography, or both with a comma} {--exclude-source=* : a source that does not count}';
 
     protected $description = 'Show which words of a text also stand in others';
 
     public function handle(TextFiles $files): int
     {
-        try {
-            $this->output->writeln(json_encode($this->check($files), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
-        } catch (InvalidInput $e) {
-            fwrite(STDERR, implode("\n", array_map(strval(...), $e->faults))."\n");
-
-            return self::FAILURE;
-        }
-
-        return self::SUCCESS;
+        return $this->answer(fn (): array => $this->check($files));
     }
 
     /**

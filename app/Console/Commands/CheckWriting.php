@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\AnswersInJson;
 use App\Console\TextFiles;
 use Illuminate\Console\Command;
 use YoungHarbor\Core\Input\Fault;
@@ -21,6 +22,8 @@ use YoungHarbor\Core\Writing\Turns;
  */
 final class CheckWriting extends Command
 {
+    use AnswersInJson;
+
     private const TURN = 0.05;
 
     protected $signature = 'writing:check {file : the text} {--baseline= : a folder of trusted texts} {--own= : a folder of earlier work by the same writer} {--alarm=0.05 : share of honest texts that may be called unusual}';
@@ -29,15 +32,7 @@ final class CheckWriting extends Command
 
     public function handle(TextFiles $files): int
     {
-        try {
-            $this->output->writeln(json_encode($this->check($files), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
-        } catch (InvalidInput $e) {
-            fwrite(STDERR, implode("\n", array_map(strval(...), $e->faults))."\n");
-
-            return self::FAILURE;
-        }
-
-        return self::SUCCESS;
+        return $this->answer(fn (): array => $this->check($files));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\AnswersInJson;
 use App\Console\TextFiles;
 use Illuminate\Console\Command;
 use YoungHarbor\Core\Input\Fault;
@@ -21,6 +22,8 @@ use YoungHarbor\Core\Writing\Trusted;
  */
 final class EvaluateWriting extends Command
 {
+    use AnswersInJson;
+
     private const LENGTHS = [300, 600, 1000, 2000];
 
     protected $signature = 'writing:evaluate {trusted : a folder of texts known to be honest} {other : a folder of texts of the other kind} {--baseline= : a folder of trusted texts, none of them among the first} {--alarm=0.05 : share of honest texts that may be called unusual}';
@@ -29,15 +32,7 @@ final class EvaluateWriting extends Command
 
     public function handle(TextFiles $files): int
     {
-        try {
-            $this->output->writeln(json_encode($this->evaluate($files), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE));
-        } catch (InvalidInput $e) {
-            fwrite(STDERR, implode("\n", array_map(strval(...), $e->faults))."\n");
-
-            return self::FAILURE;
-        }
-
-        return self::SUCCESS;
+        return $this->answer(fn (): array => $this->evaluate($files), JSON_PRETTY_PRINT);
     }
 
     /**
