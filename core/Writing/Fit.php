@@ -14,12 +14,6 @@ final class Fit
     /** Fewer sentences say nothing of how they vary. */
     public const LEAST_SENTENCES = 8;
 
-    /** The commonest words of a language make up about half of any text in it. */
-    private const COMMON = 50;
-
-    /** With fewer than this part of the usual share of common words a text is in another language, or no running text. */
-    private const OTHER_LANGUAGE = 0.6;
-
     private const GRAM = 5;
 
     /** A text that has more than this part of its sequences of words from another is a copy of it. */
@@ -72,57 +66,15 @@ final class Fit
             $seen += array_map(fn () => $n, $grams);
         }
         $left = array_diff_key($texts, $out);
-        $common = self::commonWords($left);
-        $shares = array_map(fn (Prose $text) => self::share($text, $common), $left);
-        $middle = Quantile::of(array_values($shares), 0.5);
-        foreach ($shares as $n => $share) {
-            if ($share < self::OTHER_LANGUAGE * $middle) {
+        $language = Language::of($left);
+        foreach ($left as $n => $text) {
+            if (! $language->has($text)) {
                 $out[$n] = 'In another language than most of the others, or no running text.';
             }
         }
         ksort($out);
 
         return $out;
-    }
-
-    /**
-     * Whether a text is in the language of a baseline, by the share of its commonest words.
-     *
-     * @param  list<Prose>  $baseline
-     */
-    public static function sameLanguage(Prose $text, array $baseline): bool
-    {
-        $common = self::commonWords($baseline);
-        $shares = array_map(fn (Prose $one) => self::share($one, $common), $baseline);
-
-        return $shares === [] || self::share($text, $common) >= self::OTHER_LANGUAGE * Quantile::of($shares, 0.5);
-    }
-
-    /**
-     * The commonest of the words that stand in at least half of some texts.
-     *
-     * @param  array<int, Prose>  $texts
-     * @return array<string, int>
-     */
-    private static function commonWords(array $texts): array
-    {
-        $counts = $in = [];
-        foreach ($texts as $text) {
-            foreach (array_count_values($text->words) as $word => $times) {
-                $counts[$word] = ($counts[$word] ?? 0) + $times;
-                $in[$word] = ($in[$word] ?? 0) + 1;
-            }
-        }
-
-        return array_flip(FrequentWords::of(array_filter($counts, fn (string|int $word) => 2 * $in[$word] >= count($texts), ARRAY_FILTER_USE_KEY), self::COMMON));
-    }
-
-    /**
-     * @param  array<string, int>  $common
-     */
-    private static function share(Prose $text, array $common): float
-    {
-        return count(array_filter($text->words, fn (string $word) => isset($common[$word]))) / max(1, $text->count());
     }
 
     /**

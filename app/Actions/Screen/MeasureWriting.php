@@ -20,6 +20,7 @@ use YoungHarbor\Core\Text\Words;
 use YoungHarbor\Core\Writing\Baseline;
 use YoungHarbor\Core\Writing\Conformal;
 use YoungHarbor\Core\Writing\Fit;
+use YoungHarbor\Core\Writing\Language;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\SameHand;
 use YoungHarbor\Core\Writing\SignalReading;
@@ -54,12 +55,14 @@ final class MeasureWriting
         $trusted = $baseline->trusted();
         $core = $trusted->size() < Conformal::least((float) $assignment->writing_alarm) ? null : $trusted->baseline();
         $cohort = $this->cohort($assignment);
+        $language = Language::of($trusted->texts);
+        $words = $trusted->frequentWords(Turns::FREQUENT);
         $until = microtime(true) + self::SECONDS;
         // Longest first: the baseline is prepared anew for each length.
         foreach ($waiting->sortByDesc(fn (WritingReport $report) => $report->handin->words) as $report) {
             $this->store($report, $baseline, $core === null
                 ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that belong; an alarm of ".(float) $assignment->writing_alarm.' needs '.Conformal::least((float) $assignment->writing_alarm).'.']
-                : $this->measured($report->handin, $assignment, $trusted, $core, $baseline->texts, $cohort));
+                : $this->measured($report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort));
             if (microtime(true) > $until) {
                 break;
             }
@@ -99,21 +102,22 @@ final class MeasureWriting
     }
 
     /**
+     * @param  list<string>  $words  the baseline’s most frequent ones
      * @param  Collection<int, WritingText>  $texts
      * @param  array<int, Prose>  $cohort
      * @return array<string, mixed> columns of a report
      */
-    private function measured(Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Collection $texts, array $cohort): array
+    private function measured(Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Language $language, array $words, Collection $texts, array $cohort): array
     {
         $script = $handin->script;
         $prose = $cohort[$script->student_id] ?? $this->prose($assignment, $handin->text);
-        $short = Fit::tooShort($prose, $assignment->writing_least_words) ?? (in_array($prose->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true) ? 'This very text is in the baseline.' : null) ?? (Fit::sameLanguage($prose, array_values($trusted->texts)) ? null : 'It is in another language than the baseline, or no running text.');
+        $short = Fit::tooShort($prose, $assignment->writing_least_words) ?? (in_array($prose->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true) ? 'This very text is in the baseline.' : null) ?? ($language->has($prose) ? null : 'It is in another language than the baseline, or no running text.');
         if ($short !== null) {
             return ['state' => WritingState::Nothing, 'reason' => $short, 'words' => $prose->count(), 'found' => null, 'at_least' => null, 'among' => null];
         }
         $compared = $baseline->compared($prose);
         $conformal = $compared->conformal();
-        $turns = Turns::of($prose, $trusted->frequentWords(Turns::FREQUENT))?->beside(array_values(array_filter($texts->pluck('turn')->all(), fn (mixed $turn) => $turn !== null)));
+        $turns = Turns::of($prose, $words)?->beside(array_values(array_filter($texts->pluck('turn')->all(), fn (mixed $turn) => $turn !== null)));
 
         return [
             'state' => WritingState::Ready, 'reason' => null, 'words' => $prose->count(), 'at_least' => $conformal->atLeast, 'among' => $conformal->of,

@@ -10,6 +10,7 @@ use Illuminate\Console\Command;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Writing\Fit;
+use YoungHarbor\Core\Writing\Language;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\SameHand;
 use YoungHarbor\Core\Writing\SignalReading;
@@ -66,7 +67,7 @@ final class CheckWriting extends Command
 
             return ['words' => $text->count(), 'enough' => false, 'p_value' => null, 'reading' => 'too short', 'signals' => [], 'own' => null, 'turns' => []];
         }
-        if (! Fit::sameLanguage($text, array_values($trusted->texts))) {
+        if (! Language::of($trusted->texts)->has($text)) {
             throw InvalidInput::at('FILE', 'is in another language than the baseline, or no running text: nothing can be said of it');
         }
         $compared = $trusted->baseline()->compared($text);

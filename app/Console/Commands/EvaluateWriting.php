@@ -11,6 +11,7 @@ use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Writing\Baseline;
 use YoungHarbor\Core\Writing\Fit;
+use YoungHarbor\Core\Writing\Language;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\Separation;
 use YoungHarbor\Core\Writing\Share;
@@ -60,10 +61,11 @@ final class EvaluateWriting extends Command
         }
         $trusted->mustSupport($alarm);
         $baseline = $trusted->baseline();
+        $language = Language::of($trusted->texts);
         $results = $left = [];
         foreach ($texts as $kind => $of) {
             foreach ($of as $name => $text) {
-                $why = Fit::tooShort($text) ?? (Fit::sameLanguage($text, array_values($trusted->texts)) ? null : 'In another language than the baseline, or no running text.');
+                $why = Fit::tooShort($text) ?? ($language->has($text) ? null : 'In another language than the baseline, or no running text.');
                 if ($why !== null) {
                     $left[] = ['kind' => $kind, 'name' => (string) $name, 'why' => $why];
 
