@@ -5,13 +5,13 @@
 <x-page :title="$baseline->name" at="modules">
     <x-slot:head><div class="heading"><h1>{{ $baseline->name }}</h1><a class="of" href="{{ route('baselines.index', $module) }}">Baselines of {{ $module->fullTitle() }}</a></div></x-slot:head>
     <div class="split">
-        <div>
-            <div id="worth" class="mb-4" @if (! $baseline->isWorkedOut() && ! $baseline->failure) hx-get="{{ request()->fullUrl() }}" hx-trigger="load delay:2s" hx-select="#worth" hx-swap="outerHTML" @endif>
+        <div id="worth" @if (! $baseline->isWorkedOut() && ! $baseline->failure) hx-get="{{ request()->fullUrl() }}" hx-trigger="load delay:2s" hx-select="#worth" hx-swap="outerHTML" @endif>
+            <div class="mb-4">
                 @if ($baseline->failure)<div class="notice refusal">It could not be worked out: {{ $baseline->failure }} Take the last text out, or add one, to try again.</div>
                 @elseif (! $baseline->isWorkedOut())<p class="quiet" role="status">Version {{ $baseline->version }} is being worked out. This page keeps itself up to date.</p>
                 @elseif ($baseline->size === 0)<p class="quiet">No text in it belongs yet. At least {{ Conformal::least(0.05) }} are needed for an alarm of 0.05, {{ Conformal::least(0.1) }} for 0.1.</p>
                 @else
-                    <p><b>{{ $baseline->size }} {{ $baseline->size === 1 ? 'text belongs' : 'texts belong' }}.</b> The lowest alarm it can support is {{ number_format($baseline->lowestAlarm(), 3) }}{{ $baseline->lowestAlarm() > 0.05 + 1e-9 ? '; for 0.05 '.Conformal::least(0.05).' texts are needed' : '' }}. <span class="quiet">Version {{ $baseline->version }}, {{ $baseline->language }}.</span></p>
+                    <p><b>{{ $baseline->size }} {{ $baseline->size === 1 ? 'text belongs' : 'texts belong' }}.</b> The lowest alarm it can support is {{ number_format($baseline->lowestAlarm(), 3) }}{{ $baseline->lowestAlarm() > 0.05 + 1e-9 ? '; one of 0.05 needs '.Conformal::least(0.05).' texts' : '' }}. <span class="quiet">Version {{ $baseline->version }}, {{ $baseline->language }}.</span></p>
                     <details class="mt-2"><summary><b>How its texts spread</b></summary>
                         <table class="table mt-2"><thead><tr><th>Signal</th><th class="num">Nine in ten from</th><th class="num">Middle</th><th class="num">to</th></tr></thead><tbody>
                             @foreach ($baseline->spread ?? [] as $name => $one)@php($signal = Signal::from($name))<tr><td>{{ Str::ucfirst($name) }} <span class="quiet small">{{ $signal->unit() }}</span></td>@foreach (['low', 'middle', 'high'] as $at)<td class="num">{{ number_format($one[$at], $signal->decimals()) }}</td>@endforeach</tr>@endforeach

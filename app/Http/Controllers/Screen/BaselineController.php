@@ -82,6 +82,6 @@ final class BaselineController extends Controller
         $reason = $request->validate(['reason' => ['required', 'string', 'max:300']], ['reason.required' => 'Say why it is taken out. Nothing was changed.'])['reason'];
         $change->takeOut($text, trim($reason), $this->person($request));
 
-        return redirect()->route('baselines.show', $text->baseline)->with('said', 'Taken out. Scripts are measured again with the texts that are left.');
+        return redirect()->route('baselines.show', $text->baseline)->with('said', 'Taken out. Scripts that are compared with this baseline are measured again without it.');
     }
 }
