@@ -42,4 +42,18 @@ enum Found: string
             self::Note => 'a note',
         };
     }
+
+    /** The same to its student. */
+    public function toStudent(): string
+    {
+        return match ($this) {
+            self::Attributed => 'Nothing to it',
+            self::Talk => 'Let us talk',
+            self::Said => 'What you said',
+            self::Nothing => 'Nothing further',
+            self::Support => 'Learning support',
+            self::Referred => 'Passed on, as the institution’s rules say',
+            self::Note => 'A note',
+        };
+    }
 }

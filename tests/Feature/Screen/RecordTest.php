@@ -90,7 +90,7 @@ final class RecordTest extends TestCase
         $this->get(route('screen.own-record', $script))->assertForbidden();
         $this->actingAs($this->coordinator)->post(route('screen.record', $script), ['found' => 'nothing', 'why' => 'Thank you for the talk.', 'questions' => 'None.', 'student_sees' => '1']);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $this->work))->assertSee('Your coordinator wrote to you about it');
-        $this->get(route('screen.own-record', $script))->assertOk()->assertSee('Thank you for the talk.')->assertDontSee('Between us.')->assertDontSee($script->code);
+        $this->get(route('screen.own-record', $script))->assertOk()->assertSee('Nothing further')->assertSee('Thank you for the talk.')->assertDontSee('Between us.')->assertDontSee($script->code);
         $this->actingAs($this->students[1])->get(route('screen.own-record', $script))->assertForbidden();
     }
 
