@@ -6,6 +6,7 @@ namespace App\Models;
 
 use App\Enums\SourceKind;
 use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -58,6 +59,18 @@ final class OverlapSource extends Model
     public function handin(): BelongsTo
     {
         return $this->belongsTo(Handin::class);
+    }
+
+    /**
+     * Texts of a module’s archive that may be trusted as a baseline: what is being marked now is compared with one, not
+     * put into one.
+     *
+     * @return Builder<self>
+     */
+    public static function past(int $moduleId): Builder
+    {
+        return self::query()->where('kind', SourceKind::Archive)->where('module_id', $moduleId)->whereNull('taken_out_at')
+            ->where(fn ($query) => $query->whereNull('handin_id')->orWhereHas('handin.script.assignment', fn ($assignment) => $assignment->whereNotNull('results_out_at')));
     }
 
     /** The name under which figures are worked out: ties fall the same way each time. */

@@ -31,6 +31,16 @@ final readonly class Conformal
         return new self(1 + count(array_filter($others, fn (float $other) => $other >= $score)), count($others) + 1);
     }
 
+    /**
+     * As it was counted before.
+     *
+     * @param  int  $atLeast  1 to $of
+     */
+    public static function counted(int $atLeast, int $of): self
+    {
+        return new self($atLeast, $of);
+    }
+
     public function p(): float
     {
         return $this->atLeast / $this->of;

@@ -73,8 +73,7 @@ final class ChangeBaseline
      */
     public function addFromArchive(WritingBaseline $baseline, string $title, string $cohort, User $by): array
     {
-        $sources = OverlapSource::query()->where('kind', 'archive')->where('module_id', $baseline->module_id)->where('title', $title)->where('cohort', $cohort)->whereNull('taken_out_at')
-            ->where(fn ($query) => $query->whereNull('handin_id')->orWhereHas('handin.script.assignment', fn ($assignment) => $assignment->whereNotNull('results_out_at')))->with('handin:id,text')->orderBy('id')->get();
+        $sources = OverlapSource::past($baseline->module_id)->where('title', $title)->where('cohort', $cohort)->with('handin:id,text')->orderBy('id')->get();
 
         return $this->add($baseline, array_values($sources->map(fn (OverlapSource $source): array => [trim("{$source->title}, {$source->cohort}", ', '), $source->fullText()])->all()), $by);
     }

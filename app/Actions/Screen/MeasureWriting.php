@@ -48,13 +48,14 @@ final class MeasureWriting
         if ($baseline === null || ! $baseline->isWorkedOut()) {
             return false; // measured when the baseline is ready
         }
-        $waiting = $this->waiting($assignment)->with('handin.script')->orderBy('id')->get();
+        $waiting = $this->waiting($assignment)->with('handin.script.assignment')->orderBy('id')->get();
         if ($waiting->isEmpty()) {
             return false;
         }
         $trusted = $baseline->trusted();
         $core = $trusted->size() < Conformal::least((float) $assignment->writing_alarm) ? null : $trusted->baseline();
         $cohort = $this->cohort($assignment);
+        $earlier = $this->earlier($assignment, array_keys($cohort));
         $language = Language::of($trusted->texts);
         $words = $trusted->frequentWords(Turns::FREQUENT);
         $until = microtime(true) + self::SECONDS;
@@ -62,7 +63,7 @@ final class MeasureWriting
         foreach ($waiting->sortByDesc(fn (WritingReport $report) => $report->handin->words) as $report) {
             $this->store($report, $baseline, $core === null
                 ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that belong; an alarm of ".(float) $assignment->writing_alarm.' needs '.Conformal::least((float) $assignment->writing_alarm).'.']
-                : $this->measured($report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort));
+                : $this->measured($report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort, $earlier));
             if (microtime(true) > $until) {
                 break;
             }
@@ -105,9 +106,10 @@ final class MeasureWriting
      * @param  list<string>  $words  the baseline’s most frequent ones
      * @param  Collection<int, WritingText>  $texts
      * @param  array<int, Prose>  $cohort
+     * @param  array<int, list<string>>  $earlier
      * @return array<string, mixed> columns of a report
      */
-    private function measured(Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Language $language, array $words, Collection $texts, array $cohort): array
+    private function measured(Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Language $language, array $words, Collection $texts, array $cohort, array $earlier): array
     {
         $script = $handin->script;
         $prose = $cohort[$script->student_id] ?? $this->prose($assignment, $handin->text);
@@ -126,22 +128,38 @@ final class MeasureWriting
                 'usual' => $compared->usual,
                 'sentences' => array_map(fn (array $sentence, float $bits) => [$sentence['at'], $sentence['to'], round($bits, 3)], $prose->sentences, $compared->bits),
                 'turns' => array_map(fn (Turn $turn) => ['at' => $turn->at, 'p' => round($turn->p, 4)], $turns?->upTo(self::TURN) ?? []),
-                'own' => $this->own($script, $prose, $cohort),
+                'own' => $this->own($script, $prose, $cohort, $earlier[$script->student_id] ?? []),
             ],
         ];
     }
 
     /**
+     * What students handed in before, in the same module.
+     *
+     * @param  list<int>  $students
+     * @return array<int, list<string>> texts by student
+     */
+    private function earlier(Assignment $assignment, array $students): array
+    {
+        $texts = [];
+        foreach (Script::query()->whereIn('student_id', $students)->whereNull('lead_id')->whereNotNull('current_handin_id')
+            ->whereHas('assignment', fn ($other) => $other->where('module_id', $assignment->module_id)->whereKeyNot($assignment->id)->where('due_at', '<', $assignment->due_at))->with('currentHandin:id,text')->orderBy('id')->get() as $script) {
+            $texts[$script->student_id][] = (string) $script->currentHandin?->text;
+        }
+
+        return $texts;
+    }
+
+    /**
      * @param  array<int, Prose>  $cohort
+     * @param  list<string>  $earlier
      * @return array{distance: float, farther: int, others: int, words: int}|null
      */
-    private function own(Script $script, Prose $prose, array $cohort): ?array
+    private function own(Script $script, Prose $prose, array $cohort, array $earlier): ?array
     {
-        $earlier = Script::query()->where('student_id', $script->student_id)->whereKeyNot($script->id)->whereNull('lead_id')->whereNotNull('current_handin_id')
-            ->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $script->assignment->module_id)->where('due_at', '<', $script->assignment->due_at))->with('currentHandin:id,text')->orderBy('id')->get();
-        $own = $earlier->map(fn (Script $one) => Prose::of((string) $one->currentHandin?->text))->all();
+        $own = array_map(Prose::of(...), $earlier);
         unset($cohort[$script->student_id]);
-        $same = $own === [] ? null : SameHand::of($prose, array_values($own), array_values($cohort));
+        $same = $own === [] ? null : SameHand::of($prose, $own, array_values($cohort));
 
         return $same === null ? null : ['distance' => $same->distance, 'farther' => $same->farther, 'others' => $same->others, 'words' => $same->ownWords];
     }

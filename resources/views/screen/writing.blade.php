@@ -2,6 +2,7 @@
     use App\Enums\Found;
     use App\Support\WritingWords;
     use App\Support\Written;
+    use YoungHarbor\Core\Writing\Conformal;
     $alarm = (float) $assignment->writing_alarm;
     $baseline = $assignment->writingBaseline;
     $measured = $counts['s_ready'];
@@ -18,7 +19,7 @@
         <x-empty title="Writing is not measured here">Signals compare a script with texts you trust. Choose a baseline for this assignment <a href="{{ route('plan.edit', $assignment) }}#writing">under Plan</a>; <a href="{{ route('baselines.index', $assignment->module) }}">make one first</a> if there is none. Students are told before they hand in.</x-empty>
     @else
         <p class="quiet small mb-3">Compared with <a href="{{ route('baselines.show', $baseline) }}">“{{ $baseline->name }}”</a>, {{ $baseline->size }} texts, version {{ $baseline->version }}. {{ WritingWords::alarm($alarm) }}. <a href="{{ route('plan.edit', $assignment) }}#writing">Change</a></p>
-        @if ($baseline->lowestAlarm() > $alarm + 1e-9)<div class="notice refusal">The baseline is too small for this alarm: {{ YoungHarbor\Core\Writing\Conformal::least($alarm) }} texts that belong are needed, and it has {{ $baseline->size }}. Nothing is said of any script. Add texts, or allow a higher alarm.</div>@endif
+        @if ($baseline->lowestAlarm() > $alarm + 1e-9)<div class="notice refusal">The baseline is too small for this alarm: {{ Conformal::least($alarm) }} texts that belong are needed, and it has {{ $baseline->size }}. Nothing is said of any script. Add texts, or allow a higher alarm.</div>@endif
         @if ($measured > 0)
             <section class="sheet px-4 py-3 mb-4" aria-labelledby="expected">
                 <h2 id="expected" class="mb-1">{{ Str::ucfirst(WritingWords::about($measured * $alarm)) }} expected, {{ $counts['f_unusual'] }} seen</h2>
@@ -59,7 +60,7 @@
                                 <td class="num">{{ number_format($row->words) }}</td><td class="whitespace-nowrap">{{ $row->at_least }} of {{ $row->among }} texts</td>
                                 <td class="small">{{ collect($signals)->filter(fn ($one) => $one['value'] < $one['low'] || $one['value'] > $one['high'])->pluck('name')->implode(', ') }}</td>
                                 <td>{{ $row->turns > 0 ? $row->turns : '' }}</td>
-                                <td>@if ($row->at_least <= $alarm * $row->among + 1e-9)<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> past the alarm</span>@else<span class="quiet">usual</span>@endif @if ($row->recorded) <span class="whitespace-nowrap">{{ Found::from($row->recorded)->short() }}</span>@endif @if ($row->held)<span class="quiet small">held</span>@endif</td>
+                                <td>@if (Conformal::counted($row->at_least, $row->among)->isUnusual($alarm))<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> past the alarm</span>@else<span class="quiet">usual</span>@endif @if ($row->recorded) <span class="whitespace-nowrap">{{ Found::from($row->recorded)->short() }}</span>@endif @if ($row->held)<span class="quiet small">held</span>@endif</td>
                             @else
                                 <td class="num">{{ $row->words > 0 ? number_format($row->words) : '' }}</td><td colspan="3" class="quiet small">{{ $row->reason }}</td><td @class(['signal' => $row->state === 'failed', 'quiet' => $row->state !== 'failed'])>{{ match ($row->state) { 'nothing' => 'nothing can be said', 'failed' => 'failed', default => 'waiting' } }}</td>
                             @endif

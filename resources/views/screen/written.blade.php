@@ -6,7 +6,7 @@
     $signals = $report && $reading ? WritingWords::signals($report) : [];
     $questions = $reading ? implode("\n", WritingWords::questions($reading['turns'])) : '';
     $alarm = (float) $assignment->writing_alarm;
-    $past = $reading && $report->at_least <= $alarm * $report->among + 1e-9;
+    $past = $reading && YoungHarbor\Core\Writing\Conformal::counted($report->at_least, $report->among)->isUnusual($alarm);
     $declared = $script->currentHandin?->declaration ?? [];
 @endphp
 <x-page :title="'Writing: '.$script->code" at="modules" bare>

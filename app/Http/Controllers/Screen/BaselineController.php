@@ -51,9 +51,7 @@ final class BaselineController extends Controller
         return view('screen.baseline', [
             'baseline' => $baseline, 'module' => $baseline->module,
             'texts' => WritingText::query()->where('writing_baseline_id', $baseline->id)->select(['id', 'public_id', 'title', 'words', 'misfit', 'added_version', 'taken_out_version', 'taken_out_reason'])->orderByRaw('taken_out_version IS NOT NULL, misfit IS NULL, id')->paginate(60),
-            'archive' => OverlapSource::query()->where('kind', 'archive')->where('module_id', $baseline->module_id)->whereNull('taken_out_at')
-                // What is being marked now is compared with a baseline, not put into one.
-                ->where(fn ($query) => $query->whereNull('handin_id')->orWhereHas('handin.script.assignment', fn ($assignment) => $assignment->whereNotNull('results_out_at')))->groupBy('title', 'cohort')->orderBy('cohort')->orderBy('title')->selectRaw('title, cohort, COUNT(*) AS texts')->get(),
+            'archive' => OverlapSource::past($baseline->module_id)->groupBy('title', 'cohort')->orderBy('cohort')->orderBy('title')->selectRaw('title, cohort, COUNT(*) AS texts')->get(),
         ]);
     }
 

@@ -53,7 +53,7 @@ final class WritingController extends Controller
 
         return view('screen.written', [
             'assignment' => $assignment, 'script' => $script, 'report' => $report, 'reading' => $ready ? WritingReading::of($report) : null,
-            'measured' => $counts['s_ready'], 'unusual' => $counts['f_unusual'], ...$conversation->of($script, $this->person($request)),
+            'measured' => $counts['s_ready'], ...$conversation->of($script, $this->person($request)),
         ]);
     }
 }
