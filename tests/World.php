@@ -12,6 +12,7 @@ use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Actions\ShareOut\WorkOutPlan;
 use App\Enums\OverlapSeen;
 use App\Enums\Part;
 use App\Enums\Role;
@@ -108,9 +109,20 @@ trait World
             app(TakeHandIn::class)($assignment, $student, "Essay number {$n}. ".$this->prose(80, $n));
         }
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
 
         return $assignment->refresh();
+    }
+
+    /**
+     * Gives out what is handed in and with nobody yet, in even shares.
+     *
+     * @param  list<User>|null  $markers
+     */
+    protected function shareOut(Assignment $assignment, ?array $markers = null, int $seed = 1): void
+    {
+        $plan = app(WorkOutPlan::class)($assignment, array_map(fn (User $marker) => ['marker' => $marker->public_id, 'share' => '1', 'sections' => null], $markers ?? $this->tutors), $seed, false, false, $this->coordinator);
+        app(ApplyPlan::class)($plan, $this->coordinator);
     }
 
     protected function script(Assignment $assignment, int $student = 0): Script

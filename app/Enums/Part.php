@@ -11,4 +11,18 @@ enum Part: string
 {
     case First = 'first';
     case Second = 'second';
+
+    /** Of a script that every marker marks before the real marking begins; it counts for nothing. */
+    case Together = 'together';
+
+    public function counts(): bool
+    {
+        return $this !== self::Together;
+    }
+
+    /** As the desk names it: "your mark is the first". */
+    public function inWords(): string
+    {
+        return $this === self::Together ? 'marked together, counts for nothing' : "your mark is the {$this->value}";
+    }
 }

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Enums\Part;
 use App\Models\Concerns\HasPublicId;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -25,6 +26,11 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property int $handin_id
  * @property array<string, array<string, mixed>> $choices
  * @property string $general_comment
+ * @property string $private_note for staff alone
+ * @property string|null $aside_reason why it is set aside
+ * @property array<string, mixed>|null $place where its marker left off
+ * @property int $seconds at the desk, pauses left out
+ * @property Carbon|null $touched_at
  * @property string|null $total
  * @property int $lock_version
  * @property Carbon|null $begun_at
@@ -39,11 +45,11 @@ final class Mark extends Model
 {
     use HasPublicId;
 
-    protected $guarded = [];
+    protected $guarded = ['counts_as', 'counts_by'];
 
     protected function casts(): array
     {
-        return ['part' => Part::class, 'choices' => 'array', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
+        return ['part' => Part::class, 'choices' => 'array', 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
     }
 
     /**
@@ -76,6 +82,16 @@ final class Mark extends Model
     public function handin(): BelongsTo
     {
         return $this->belongsTo(Handin::class);
+    }
+
+    /**
+     * First and second marks, without those made together.
+     *
+     * @return Builder<self>
+     */
+    public static function counting(): Builder
+    {
+        return self::query()->where('marks.part', '!=', Part::Together->value);
     }
 
     public function score(): Score

@@ -43,7 +43,8 @@ use YoungHarbor\Core\Standing;
  * @property-read User $student
  * @property-read Handin|null $currentHandin
  * @property-read Collection<int, Handin> $handins
- * @property-read Collection<int, Mark> $marks
+ * @property-read Collection<int, Mark> $marks first and second
+ * @property-read Collection<int, Mark> $together
  * @property-read Settlement|null $settlement
  * @property-read Result|null $result
  * @property-read Collection<int, Proposal> $proposals
@@ -98,7 +99,23 @@ final class Script extends Model
      */
     public function marks(): HasMany
     {
-        return $this->hasMany(Mark::class);
+        $marks = $this->hasMany(Mark::class);
+        $marks->where('part', '!=', Part::Together->value);
+
+        return $marks;
+    }
+
+    /**
+     * Marks made before the real marking, by all markers together; they count for nothing.
+     *
+     * @return HasMany<Mark, $this>
+     */
+    public function together(): HasMany
+    {
+        $marks = $this->hasMany(Mark::class);
+        $marks->where('part', Part::Together->value);
+
+        return $marks;
     }
 
     /**

@@ -53,7 +53,7 @@ final class AssignmentPolicy
 
     private function hasOpenMarks(User $user, Assignment $assignment): bool
     {
-        return Mark::query()->where('marker_id', $user->id)->whereNull('done_at')
+        return Mark::counting()->where('marker_id', $user->id)->whereNull('done_at')
             ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->exists();
     }
 }

@@ -36,6 +36,18 @@ final readonly class Score
         return $this->outOf->isEqualTo(100) ? $this->total : $this->exact->multipliedBy(100)->dividedBy($this->outOf)->toScale($this->total->getScale(), RoundingMode::HALF_UP);
     }
 
+    /** What one criterion added; null for one that gives no points. */
+    public function line(string $criterion): ?CriterionScore
+    {
+        foreach ($this->lines as $line) {
+            if ($line->criterion->id() === $criterion) {
+                return $line;
+            }
+        }
+
+        return null;
+    }
+
     public function isComplete(): bool
     {
         return $this->missing() === [];

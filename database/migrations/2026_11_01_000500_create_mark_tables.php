@@ -14,19 +14,28 @@ return new class extends Migration
             $table->id();
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
-            $table->enum('part', ['first', 'second']);
+            $table->enum('part', ['first', 'second', 'together'])->comment('together: of a script that all mark before the real marking; counts for nothing');
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
             $table->foreignId('handin_id')->constrained()->restrictOnDelete();
             $table->json('choices')->comment('by criterion id');
-            $table->text('general_comment');
+            $table->mediumText('general_comment');
+            $table->mediumText('private_note')->default('')->comment('for staff alone');
+            $table->string('aside_reason', 300)->nullable()->comment('why it is set aside for later');
+            $table->json('place')->nullable()->comment('where its marker left off');
+            $table->unsignedInteger('seconds')->default(0)->comment('at the desk, pauses left out');
+            $table->dateTime('touched_at')->nullable()->comment('when its marker was last at work on it');
             $table->decimal('total', 10, 3)->nullable();
             $table->unsignedInteger('lock_version')->default(1);
             $table->dateTime('begun_at')->nullable();
             $table->dateTime('done_at')->nullable();
             $table->timestamps();
-            $table->unique(['script_id', 'part']);
-            $table->unique(['script_id', 'marker_id']);
+            // First and second are one mark each, by two people; together, each marker has one of their own.
+            $table->string('counts_as', 8)->nullable()->storedAs("if(part = 'together', null, part)");
+            $table->unsignedBigInteger('counts_by')->nullable()->storedAs("if(part = 'together', null, marker_id)");
+            $table->unique(['script_id', 'counts_as']);
+            $table->unique(['script_id', 'counts_by']);
+            $table->unique(['script_id', 'marker_id', 'part']);
             $table->index(['marker_id', 'done_at']);
         });
         Schema::create('proposals', function (Blueprint $table): void {

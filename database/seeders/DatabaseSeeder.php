@@ -34,6 +34,7 @@ use App\Actions\Screen\RecordConversation;
 use App\Actions\Screen\SearchWeb;
 use App\Actions\Screen\WorkOutBaseline;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Actions\ShareOut\WorkOutPlan;
 use App\Enums\Found;
 use App\Enums\HandInBy;
 use App\Enums\OverlapSeen;
@@ -397,11 +398,13 @@ final class DatabaseSeeder extends Seeder
 
     /**
      * @param  list<User>  $tutors
+     * @param  array<string, string>  $shares  by mail address; 1 where none is given
      */
-    private function shareOut(Assignment $assignment, array $tutors, int $seed, int $day): void
+    private function shareOut(Assignment $assignment, array $tutors, int $seed, int $day, array $shares = []): void
     {
         $this->at($day, as: $this->coordinator);
-        app(ApplyPlan::class)($assignment, $tutors, $seed);
+        $plan = app(WorkOutPlan::class)($assignment, array_map(fn (User $tutor) => ['marker' => $tutor->public_id, 'share' => $shares[$tutor->email] ?? '1', 'sections' => null], $tutors), $seed, false, false, $this->coordinator);
+        app(ApplyPlan::class)($plan, $this->coordinator);
     }
 
     /**

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Collect\TakeHandIn;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Extraction\FileKind;
@@ -39,7 +38,7 @@ final class AnonymityTest extends TestCase
             app(TakeHandIn::class)($assignment, $student, [Files::upload($n % 2 === 0 ? PlantedFiles::docx($planted, [$this->prose(40, $n)]) : PlantedFiles::odt($planted, [$this->prose(40, $n)]), "{$student->name}.".($n % 2 === 0 ? 'docx' : 'odt'))]);
         }
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         $this->finishBoth($this->script($assignment, 0), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Part::First), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Part::Second), 'l1', 'l1');

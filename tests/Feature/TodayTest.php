@@ -43,7 +43,7 @@ final class TodayTest extends TestCase
         Carbon::setTestNow(now()->addDays(2));
         self::assertSame(['* 1 script is not shared out'], $this->today($this->coordinator));
 
-        app(\App\Actions\ShareOut\ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         self::assertSame(['0 first and 0 second marks of 1 are in'], $this->today($this->coordinator));
 
         $this->finish($this->markOf($this->script($assignment), Part::First), 'l3', 'l3');
@@ -93,7 +93,7 @@ final class TodayTest extends TestCase
         Carbon::setTestNow(now()->addDays(2));
         self::assertSame(['* Not handed in; the due time has passed'], $this->today($this->students[1]));
 
-        app(\App\Actions\ShareOut\ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         $this->finishBoth($this->script($assignment));
         app(ReleaseResults::class)($assignment, null, $this->coordinator);
         self::assertSame(['* Your result is here'], $this->today($this->students[0]));

@@ -38,9 +38,10 @@ final class FinishMark
                 }
                 $stored->total = (string) $score->percent();
                 $stored->done_at = Carbon::now();
+                $stored->aside_reason = null;
             });
             $this->logbook->write("finished a {$done->part->value} mark", $done->script->code, ['total' => $done->shownTotal()], null, $done->script->assignment);
-            ($this->settle)($done->script->refresh());
+            $done->part->counts() && ($this->settle)($done->script->refresh());
 
             return $done;
         });

@@ -33,11 +33,11 @@ final class ReopenMark
             if ($script->result()->exists()) {
                 throw new Refused("The result of {$script->code} has been released; its marks no longer change.");
             }
-            if ($script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist()) {
+            if ($stored->part->counts() && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist()) {
                 throw new Refused('Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.');
             }
             $before = $stored->shownTotal();
-            $script->settlement()->delete();
+            $stored->part->counts() && $script->settlement()->delete();
             $stored->forceFill(['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1])->save();
             $this->logbook->write("opened a {$stored->part->value} mark again", $script->code, ['before' => $before], null, $script->assignment);
         });

@@ -7,16 +7,15 @@ namespace App\Actions\ShareOut;
 use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
+use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Allocation\EvenPlan;
 
 /**
- * Works out who marks which script, and gives the scripts out. Scripts already with a marker stay where they are.
+ * Gives scripts out as a plan says. What has been begun since the plan was made stays where it is.
  */
 final class ApplyPlan
 {
@@ -25,76 +24,71 @@ final class ApplyPlan
     }
 
     /**
-     * @param  list<User>  $markers
-     */
-    public function plan(Assignment $assignment, array $markers, int $seed): EvenPlan
-    {
-        $scripts = $this->open($assignment)->orderBy('code')->pluck('code')->all();
-        $loads = fn (Part $part): array => Mark::query()
-            ->join('users', 'users.id', '=', 'marks.marker_id')
-            ->join('scripts', 'scripts.id', '=', 'marks.script_id')
-            ->where('scripts.assignment_id', $assignment->id)->where('marks.part', $part)
-            ->groupBy('users.public_id')->selectRaw('users.public_id AS marker, COUNT(*) AS given')->pluck('given', 'marker')->map(fn ($n) => (int) $n)->all();
-
-        return EvenPlan::make(
-            array_values($scripts),
-            array_map(fn (User $marker) => $marker->public_id, $markers),
-            $assignment->second_marking,
-            $seed,
-            $loads(Part::First),
-            $loads(Part::Second),
-        );
-    }
-
-    /**
-     * @param  list<User>  $markers
+     * @return array{given: int, moved: int, taken: int, stayed: list<string>} marks given out, moved and taken back; codes of those begun meanwhile
      *
      * @throws Refused
      */
-    public function __invoke(Assignment $assignment, array $markers, int $seed): int
+    public function __invoke(AllocationPlan $plan, User $by): array
     {
-        return DB::transaction(function () use ($assignment, $markers, $seed): int {
-            $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
-            if (! $stored->isPastDue()) {
-                throw new Refused('Scripts can still change until the due time; share them out after it.');
-            }
-            $plan = $this->plan($stored, $markers, $seed);
-            if ($plan->pairings === []) {
-                throw new Refused('Every script that has been handed in is with a marker already.');
-            }
-            $ids = [];
-            foreach ($markers as $marker) {
-                $ids[$marker->public_id] = $marker->id;
-            }
-            $stored->forceFill(['shared_out_at' => $stored->shared_out_at ?? now()])->save();
-            $scripts = $this->open($stored)->get()->keyBy('code');
-            foreach ($plan->pairings as $pairing) {
-                $script = $scripts[$pairing->script];
-                $this->give($stored, $script, Part::First, $ids[$pairing->first]);
-                if ($pairing->second !== null) {
-                    $this->give($stored, $script, Part::Second, $ids[$pairing->second]);
-                }
-            }
-            $this->logbook->write('shared out scripts', $stored->title, ['scripts' => count($plan->pairings), 'markers' => count($markers), 'seed' => $seed], null, $stored);
+        return DB::transaction(function () use ($plan, $by): array {
+            $assignment = Assignment::query()->lockForUpdate()->findOrFail($plan->assignment_id);
+            $stored = AllocationPlan::query()->lockForUpdate()->findOrFail($plan->id);
+            throw_if($stored->state !== 'draft', new Refused('This plan has been given out or dropped meanwhile. Look at how things stand now.'));
+            throw_if(! $assignment->isPastDue(), new Refused('Scripts can still change until the due time; share them out after it.'));
+            $done = $this->carryOut($assignment, $stored);
+            throw_if($done['given'] + $done['moved'] + $done['taken'] === 0 && $done['stayed'] === [], new Refused('Every script that has been handed in is with a marker already, and this plan changes nothing.'));
+            $assignment->forceFill(['shared_out_at' => $assignment->shared_out_at ?? now()])->save();
+            $stored->update(['state' => 'applied', 'applied_at' => now()]);
+            $this->logbook->write('shared out scripts', $assignment->title, [
+                'marks given' => $done['given'], 'moved' => $done['moved'], 'taken back' => $done['taken'], 'begun meanwhile' => count($done['stayed']),
+                'markers' => count($stored->settings['markers']), 'shares' => implode(' ', array_column($stored->settings['markers'], 'share')),
+                'moved by hand' => $stored->moves, 'seed' => $stored->seed, 'plan' => $stored->public_id,
+            ], null, $assignment, $by);
 
-            return count($plan->pairings);
+            return $done;
         });
     }
 
     /**
-     * @return Builder<Script>
+     * @return array{given: int, moved: int, taken: int, stayed: list<string>}
      */
-    private function open(Assignment $assignment): Builder
+    private function carryOut(Assignment $assignment, AllocationPlan $plan): array
     {
-        return Script::query()->where('assignment_id', $assignment->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->whereDoesntHave('marks');
-    }
+        $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('code', array_column($plan->entries, 'script'))->with('marks')->lockForUpdate()->get()->keyBy('code');
+        $people = User::query()->whereIn('public_id', array_filter(array_column($plan->entries, 'marker')))->pluck('id', 'public_id');
+        $done = ['given' => 0, 'moved' => 0, 'taken' => 0, 'stayed' => []];
+        $moving = [];
+        foreach ($plan->entries as $entry) {
+            $script = $scripts->get($entry['script']);
+            $mark = $script?->mark(Part::from($entry['part']));
+            $to = $entry['marker'] === null ? null : $people[$entry['marker']];
+            if ($script === null || $script->current_handin_id === null || $mark?->marker_id === $to) {
+                continue;
+            }
+            if ($mark !== null && $mark->begun_at !== null) {
+                $done['stayed'][] = $entry['script'];
 
-    private function give(Assignment $assignment, Script $script, Part $part, int $markerId): void
-    {
-        Mark::query()->create([
-            'script_id' => $script->id, 'part' => $part, 'marker_id' => $markerId,
-            'rubric_version_id' => $assignment->rubric_version_id, 'handin_id' => $script->current_handin_id,
-            'choices' => [], 'general_comment' => '',
-        ]);
+                continue;
+            }
+            // First out of the way, then back in: two marks of a script may change hands with each other.
+            $mark?->delete();
+            $moving[] = [$script, $entry['part'], $to];
+            $done[match (true) {
+                $to === null => 'taken', $mark === null => 'given', default => 'moved'
+            }]++;
+        }
+        foreach ($moving as [$script, $part, $to]) {
+            if ($to !== null && Mark::counting()->where('script_id', $script->id)->where('marker_id', $to)->exists()) {
+                $done['stayed'][] = $script->code; // the other mark was begun meanwhile by the same person
+
+                continue;
+            }
+            $to === null || Mark::query()->create([
+                'script_id' => $script->id, 'part' => $part, 'marker_id' => $to, 'rubric_version_id' => $assignment->rubric_version_id,
+                'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
+            ]);
+        }
+
+        return $done;
     }
 }

@@ -5,7 +5,7 @@
             <span class="ml-auto flex gap-5">
                 @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
                 @can('coordinate', $module)<a href="{{ route('bands.index', $module) }}">Grade bands</a>@endcan
-                @can('coordinate', $module)<a href="{{ route('closure-days.index', $module) }}">Closure days</a>@endcan
+                @can('coordinate', $module)<a href="{{ route('closure-days.index', $module) }}">Closure days</a><a href="{{ route('conflicts.index', $module) }}">Conflicts</a>@endcan
                 @can('coordinate', $module)<a href="{{ route('archive.index', $module) }}">Archive</a><a href="{{ route('baselines.index', $module) }}">Baselines</a>@endcan
                 @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
                 @can('addPeople', $module)<a href="{{ route('people.index', $module) }}">People</a>@endcan

@@ -1,78 +1,51 @@
 @php
-    $loads = $preview?->loads() ?? [];
-    $names = $tutors->mapWithKeys(fn ($m) => [$m->user->public_id => $m->user->name])->all();
-    $most = max(1, ...array_map(fn ($l) => $l['first'] + $l['second'], array_values($loads) ?: [['first' => 1, 'second' => 0]]));
-    $second = $assignment->second_marking;
+    $second = count($parts) > 1;
+    $marks = fn (string $id): bool => in_array($id, (array) old('markers', array_keys(array_filter($agreed, fn ($one) => $one['marks']))), true);
 @endphp
 <x-page :title="'Share out: '.$assignment->title" at="modules" quiet-errors>
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::ShareOut" /></x-slot:head>
+    @include('share-out.tabs', ['at' => 'plan'])
     @foreach ($errors->all() as $message)<div class="notice refusal" role="alert">{{ $message }}</div>@endforeach
-    @if ($open === 0 && $shared->isEmpty())
-        <x-empty title="Nothing to share out yet">Scripts can be shared out once they are handed in and the due time has passed.</x-empty>
-    @elseif ($open > 0)
+    @if ($open === 0 && $rows->total() === 0 && $wanted === '')
+        <x-empty title="Nothing to share out yet">Scripts can be shared out once they are handed in and the due time has passed. Conflicts of interest can be recorded before.</x-empty>
+    @else
+        @if ($draft && $unknown > 0)<div class="notice">{{ $unknown === 1 ? '1 script has' : "{$unknown} scripts have" }} come in since this plan was worked out, and stand in it nowhere. Work it out again to place them; what you moved by hand has to be moved again.</div>@endif
         <div class="split">
-            <div>
-                <h2 class="mb-1">{{ $preview ? 'The plan' : ($open === 1 ? '1 script without a marker' : $open.' scripts without a marker') }}</h2>
-                @if ($fault)<div class="notice refusal" role="alert">{{ $fault }}</div>@endif
-                @unless ($assignment->isPastDue())<p class="signal mb-2">The due time is still to come, so scripts can change. You can look at a plan now and apply it after {{ App\Support\Clock::shown($assignment->due_at) }}.</p>@endunless
-                @if ($preview)
-                    <p class="quiet mb-3">Nothing has been given out yet. Each tutor’s new scripts: filled for first marks{{ $second ? ', ringed for second marks' : '' }}.</p>
-                    <div class="sheet px-4 py-3 mb-4">
-                        @foreach ($names as $id => $name)
-                            @continue(! isset($loads[$id]))
-                            <div class="grid grid-cols-[170px_1fr_150px] items-center gap-3 py-1">
-                                <span class="truncate">{{ $name }}</span>
-                                <svg height="16" width="100%" viewBox="0 0 420 16" preserveAspectRatio="xMinYMid meet" aria-hidden="true">
-                                    @for ($i = 0; $i < $loads[$id]['first']; $i++)<rect x="{{ $i * min(16, 400 / $most) + 1 }}" y="3" width="{{ min(16, 400 / $most) - 3 }}" height="10" fill="var(--deep)" />@endfor
-                                    @for ($i = 0; $i < $loads[$id]['second']; $i++)<rect x="{{ ($i + $loads[$id]['first']) * min(16, 400 / $most) + 7 }}" y="3.5" width="{{ min(16, 400 / $most) - 4 }}" height="9" fill="none" stroke="var(--deep)" />@endfor
-                                </svg>
-                                <span class="quiet small">{{ $loads[$id]['first'] }} first{{ $second ? ', '.$loads[$id]['second'].' second' : '' }}</span>
-                            </div>
-                        @endforeach
-                    </div>
-                    <div class="sheet scroll"><table class="table">
-                        <thead><tr><th>Script</th><th>First marker</th>@if ($second)<th>Second marker, blind</th>@endif</tr></thead>
-                        <tbody>@foreach ($preview->pairings as $pair)<tr><td class="code">{{ $pair->script }}</td><td>{{ $names[$pair->first] }}</td>@if ($second)<td>{{ $names[$pair->second] }}</td>@endif</tr>@endforeach</tbody>
-                    </table></div>
+            <div class="min-w-0">
+                @if ($draft)
+                    @include('share-out.plan')
                 @else
-                    <p class="quiet">Choose who marks, then look at the plan. Nothing is given out before you apply it.</p>
+                    <h2 class="mb-1">{{ $open === 0 ? 'Everything is with markers' : ($open === 1 ? '1 script without a marker' : number_format($open).' scripts without a marker') }}</h2>
+                    <p class="quiet mb-3">{{ $open === 0 ? 'A new plan moves only work that is not begun: after an illness, or when shares change.' : 'Agree who marks how much, then work out a plan. Nothing is given out before you have looked at it.' }}</p>
+                    @include('share-out.table')
                 @endif
             </div>
             <aside>
-                <form class="panel mb-4" method="get" action="{{ route('share-out.index', $assignment) }}">
-                    <fieldset><legend class="label">Who marks</legend>
-                        @foreach ($tutors as $member)
-                            <label class="flex items-center gap-2 py-1"><input type="checkbox" name="markers[]" value="{{ $member->user->public_id }}" @checked(in_array($member->user->public_id, $chosen, true))> {{ $member->user->name }} <span class="quiet small">{{ $member->role->label() }}</span></label>
-                        @endforeach
+                <form class="panel mb-4" method="post" action="{{ route('share-out.plan', $assignment) }}">
+                    @csrf
+                    <fieldset><legend class="label mb-1">Who marks</legend>
+                        <table class="w-full small"><thead class="sr-only"><tr><th>Marks</th><th>Share</th></tr></thead><tbody>
+                            @foreach ($people as $member)
+                                @php($id = $member->user->public_id)
+                                <tr><td class="py-1"><label class="flex items-center gap-2"><input type="checkbox" name="markers[]" value="{{ $id }}" @checked($marks($id))> <span>{{ $member->user->name }} @if ($member->role !== App\Enums\Role::Tutor)<span class="quiet">{{ $member->role->label() }}</span>@endif</span></label></td>
+                                    <td class="py-1 text-right"><label><span class="quiet">share</span> <input class="input inline! w-14! min-h-0! num" name="share[{{ $id }}]" value="{{ old("share.{$id}", $agreed[$id]['share']) }}" inputmode="decimal" aria-label="Share of {{ $member->user->name }}"></label></td></tr>
+                                @if ($sections !== [])
+                                    <tr><td colspan="2" class="pb-2 pl-6"><span class="quiet">sections</span>
+                                        @foreach ($sections as $section)<label class="ml-2 whitespace-nowrap"><input type="checkbox" name="sections[{{ $id }}][]" value="{{ $section }}" @checked(in_array($section, (array) old("sections.{$id}", $agreed[$id]['sections'] ?? []), true)) aria-label="Section {{ $section }} for {{ $member->user->name }}"> {{ $section }}</label>@endforeach</td></tr>
+                                @endif
+                            @endforeach
+                        </tbody></table>
+                        <p class="hint mt-1">A share of 2 is twice as much as 1; 0 gives nothing new.@if ($sections !== []) No section ticked means all of them.@endif</p>
                     </fieldset>
-                    <x-field name="seed" label="Seed" :value="$seed" inputmode="numeric" hint="The same seed gives the same plan; another one mixes anew. It is kept in the logbook." class="mt-3" />
-                    <div class="flex justify-end"><button @class(['button', 'primary' => ! $preview])>Look at the plan</button></div>
+                    <div class="mt-3">
+                        @if ($assignment->handin_by->isGroup())<label class="block py-1"><input type="checkbox" name="keep_groups" value="1" @checked(old('keep_groups', $assignment->keep_groups))> A group’s scripts stay with one first marker</label>@endif
+                        @if ($assignment->shared_out_at)<label class="block py-1"><input type="checkbox" name="even_out" value="1" @checked(old('even_out', $draft?->settings['even_out'] ?? false))> Even out what is not begun <span class="hint block">Otherwise scripts move only when their marker no longer marks.</span></label>@endif
+                    </div>
+                    <x-field name="seed" label="Seed" :value="$seed" inputmode="numeric" hint="The same seed gives the same plan; another mixes anew. It is kept with the plan." />
+                    <div class="flex justify-end"><button @class(['button', 'primary' => ! $draft])>{{ $draft ? 'Work it out again' : 'Work out a plan' }}</button></div>
                 </form>
-                @if ($preview && $preview->pairings !== [])
-                    <form class="panel" method="post" action="{{ route('share-out.store', $assignment) }}">
-                        @csrf
-                        <input type="hidden" name="seed" value="{{ $seed }}">
-                        @foreach ($chosen as $id)<input type="hidden" name="markers[]" value="{{ $id }}">@endforeach
-                        <p class="mb-3">{{ count($preview->pairings) }} scripts go to {{ count($loads) }} markers{{ $second ? ', each twice, never to the same person' : '' }}.</p>
-                        <div class="flex justify-end"><button class="button primary" @disabled(! $assignment->isPastDue())>Give them out</button></div>
-                    </form>
-                @endif
+                <p class="quiet small">{{ $conflicts === 0 ? 'No conflict of interest is recorded.' : ($conflicts === 1 ? '1 conflict of interest is kept out of every plan.' : "{$conflicts} conflicts of interest are kept out of every plan.") }} <a href="{{ route('conflicts.index', $assignment->module) }}">{{ $conflicts === 0 ? 'Record one' : 'See them' }}</a></p>
             </aside>
         </div>
-    @endif
-    @if ($shared->isNotEmpty())
-        <h2 @class(['mb-2', 'mt-8' => $open > 0])>With markers</h2>
-        <div class="sheet scroll"><table class="table">
-            <thead><tr><th>Script</th><th>First marker</th>@if ($second)<th>Second marker</th>@endif</tr></thead>
-            <tbody>
-                @foreach ($shared as $script)
-                    <tr><td class="code">{{ $script->code }}</td>
-                        @foreach (App\Enums\Part::cases() as $part)
-                            @if ($mark = $script->mark($part))<td>{{ $mark->marker->name }} <span class="quiet small">{{ $mark->isDone() ? 'done' : ($mark->begun_at ? 'begun' : 'not begun') }}</span></td>@endif
-                        @endforeach
-                    </tr>
-                @endforeach
-            </tbody>
-        </table></div>
     @endif
 </x-page>

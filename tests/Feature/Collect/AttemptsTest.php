@@ -6,7 +6,6 @@ namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\HandInBy;
 use App\Enums\Part;
 use App\Extraction\Refusal;
@@ -142,7 +141,7 @@ final class AttemptsTest extends TestCase
         $this->get(route('receipts.show', $handin))->assertSee('https://films.example/watch?v=4711')->assertSee('Nothing is fetched from a link');
         app(TakeHandIn::class)($assignment, $this->students[1], [Files::upload(Files::document('A file in place of a link.', 'docx'), 'a.docx')]);
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         $mark = $this->markOf($this->script($assignment), Part::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('href="https://films.example/watch?v=4711" target="_blank" rel="noreferrer noopener"', false);
         $this->expectException(Refusal::class);

@@ -9,7 +9,6 @@ use App\Actions\Collect\ChangeExtension;
 use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\SaveAssignment;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\HandInBy;
 use App\Enums\Part;
 use App\Mail\ExtensionGiven;
@@ -170,7 +169,7 @@ final class DueTimesTest extends TestCase
             app(TakeHandIn::class)($assignment, $student, $this->prose(60, $n));
         }
         Carbon::setTestNow(now()->addDays(5));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         $seen = [];
         foreach (Script::query()->where('assignment_id', $assignment->id)->get() as $script) {
             $mark = $this->markOf($script, Part::First);

@@ -8,7 +8,6 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Actions\Screen\CompareHandin;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Jobs\CompareHandin as CompareJob;
 use App\Models\Assignment;
 use App\Models\Handin;
@@ -43,7 +42,7 @@ final class GroupTest extends TestCase
     private function markAll(): void
     {
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($this->assignment, $this->tutors, 1);
+        $this->shareOut($this->assignment);
         foreach (Mark::query()->get() as $mark) {
             $this->finish($mark, 'l3', 'l2');
         }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\TakeHandIn;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Part;
 use App\Extraction\FileKind;
 use App\Models\Mark;
@@ -33,7 +32,7 @@ final class TakeAwayTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[2], 'Typed by '.$this->students[2]->name.' herself.');
         app(TakeHandIn::class)($assignment, $this->students[3], [WebLink::of('https://films.example/a', [])]);
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
 
         $entries = $this->entries($this->actingAs($this->coordinator)->get(route('collect.zip', $assignment))->assertOk()->assertHeader('Content-Type', 'application/zip')->streamedContent());
         [$two, $pdf, $typed, $link] = array_map(fn (int $n) => $this->script($assignment, $n)->code, [0, 1, 2, 3]);

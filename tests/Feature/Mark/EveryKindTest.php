@@ -8,7 +8,6 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Release\ReleaseResults;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\Result;
@@ -31,7 +30,7 @@ final class EveryKindTest extends TestCase
         $assignment = $this->assignment(['rubric_version_id' => $version->id, 'second_marking' => false]);
         app(TakeHandIn::class)($assignment, $this->students[0], 'The walk. '.$this->prose(60, 1));
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
 
         return $this->markOf($this->script($assignment), Part::First);
     }

@@ -6,7 +6,6 @@ namespace Tests\Feature\Plan;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
@@ -45,7 +44,7 @@ final class AssignmentRulesTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[0], 'In time. '.$this->prose(80, 1));
         Carbon::setTestNow(now()->addDays(2)->addHour());
         app(TakeHandIn::class)($assignment, $this->students[1], 'Late and long. '.$this->prose(127, 2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         foreach ([0, 1] as $n) {
             $this->finish($this->script($assignment, $n)->marks()->sole(), 'l3', 'l2');
         }
@@ -102,7 +101,7 @@ final class AssignmentRulesTest extends TestCase
         $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('feedback on this, and no mark');
         app(TakeHandIn::class)($assignment, $this->students[0], 'A draft. '.$this->prose(60, 1));
         Carbon::setTestNow(now()->addDays(2));
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         $this->finish($this->script($assignment)->marks()->sole(), 'l3', 'l2');
         $this->actingAs($this->coordinator)->post(route('release.store', $assignment), ['which' => 'all'])->assertSessionHas('said');
         $result = Result::query()->sole();

@@ -7,7 +7,6 @@ namespace Tests\Feature\Screen;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\SaveAssignment;
 use App\Actions\Screen\ChangeBaseline;
-use App\Actions\ShareOut\ApplyPlan;
 use App\Enums\WebState;
 use App\Enums\WritingState;
 use App\Models\Assignment;
@@ -91,7 +90,7 @@ final class WritingTest extends TestCase
     {
         $assignment = $this->measured();
         $this->travel(2)->days();
-        app(ApplyPlan::class)($assignment, $this->tutors, 1);
+        $this->shareOut($assignment);
         $script = $this->script($assignment)->load('marks');
         $script->currentHandin?->update(['declaration' => [['label' => 'People', 'answer' => 'My aunt Brigid read it.']]]);
         $marker = $script->marks[0]->marker;

@@ -6,60 +6,112 @@ namespace App\Http\Controllers\ShareOut;
 
 use App\Actions\ShareOut\ApplyPlan;
 use App\Actions\ShareOut\LookAtName;
-use App\Enums\Role;
+use App\Actions\ShareOut\MoveInPlan;
+use App\Actions\ShareOut\WorkOutPlan;
+use App\Enums\Part;
+use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
+use App\Models\AllocationPlan;
 use App\Models\Assignment;
+use App\Models\Conflict;
+use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Script;
-use App\Models\User;
+use App\Support\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
+use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 
 /**
- * Sharing scripts out: choose tutors, look at the plan, apply it.
+ * Sharing scripts out: agree who marks how much, look at a plan, move scripts about in it, give them out.
  */
 final class ShareOutController extends Controller
 {
-    public function index(Request $request, Assignment $assignment, ApplyPlan $plan): View
+    private const PAGE = 100;
+
+    public function __construct(private readonly Planning $planning)
+    {
+    }
+
+    public function index(Request $request, Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $tutors = $this->tutors($assignment);
-        $chosen = $request->has('markers') ? $this->chosen($request, $tutors) : [];
-        $seed = $request->has('seed') ? max(0, $request->integer('seed')) : random_int(1, 9999);
-        $preview = null;
-        $fault = null;
-        if ($request->has('seed')) {
-            try {
-                $preview = $plan->plan($assignment, $chosen, $seed);
-            } catch (InvalidInput $e) {
-                $fault = ucfirst(implode('. ', array_map(fn (Fault $each) => $each->what, $e->faults))).'.';
-            }
-        }
+        $draft = AllocationPlan::draftOf($assignment);
+        $people = $this->planning->people($assignment);
 
         return view('share-out.index', [
-            'assignment' => $assignment, 'tutors' => $tutors, 'seed' => $seed, 'preview' => $preview, 'fault' => $fault,
-            'chosen' => $request->has('seed') ? array_map(fn (User $user) => $user->public_id, $chosen) : $tutors->where('role', Role::Tutor)->map(fn (Membership $m) => $m->user->public_id)->values()->all(),
-            'shared' => $assignment->scripts()->whereHas('marks')->with('marks.marker:id,name,public_id')->orderBy('code')->get(),
+            'assignment' => $assignment, 'people' => $people, 'agreed' => $this->planning->agreed($assignment), 'draft' => $draft,
+            'sections' => Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')->distinct()->orderBy('section')->pluck('section')->all(),
+            'seed' => $draft->seed ?? random_int(1, 9999),
             'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')->whereDoesntHave('marks')->count(),
+            'conflicts' => Conflict::query()->where('module_id', $assignment->module_id)->count(),
+            'unknown' => $draft === null ? 0 : $this->planning->scripts($assignment)->pluck('code')->diff(array_column($draft->entries, 'script'))->count(),
+            ...$this->standing($request, $assignment, $draft),
         ]);
     }
 
-    public function store(Request $request, Assignment $assignment, ApplyPlan $apply): RedirectResponse
+    /** Works a plan out with what was agreed. */
+    public function plan(Request $request, Assignment $assignment, WorkOutPlan $workOut): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(['seed' => ['required', 'integer', 'min:0', 'max:2147483647'], 'markers' => ['required', 'array', 'min:1']], ['markers.required' => 'Choose at least one marker.']);
+        $fields = $request->validate([
+            'seed' => ['required', 'integer', 'min:0', 'max:2147483647'], 'markers' => ['required', 'array', 'min:1', 'max:500'], 'markers.*' => ['string'],
+            'share' => ['nullable', 'array'], 'sections' => ['nullable', 'array'], 'keep_groups' => ['nullable', 'in:0,1'], 'even_out' => ['nullable', 'in:0,1'],
+        ], ['markers.required' => 'Choose at least one marker.', 'seed.*' => 'The seed is a whole number.']);
+        $markers = [];
+        foreach ($this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $fields['markers']) as $person) {
+            $share = str_replace(',', '.', trim((string) ($fields['share'][$person->public_id] ?? '1')));
+            $sections = array_values(array_filter((array) ($fields['sections'][$person->public_id] ?? []), fn (mixed $section) => is_string($section) && $section !== ''));
+            $markers[] = ['marker' => $person->public_id, 'share' => $share === '' ? '1' : $share, 'sections' => $sections === [] ? null : $sections];
+        }
         try {
-            $count = $apply($assignment, $this->chosen($request, $this->tutors($assignment)), (int) $fields['seed']);
+            $workOut($assignment, $markers, (int) $fields['seed'], $request->boolean('keep_groups'), $request->boolean('even_out'), $this->person($request));
         } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(['markers' => array_map(fn (Fault $fault) => ucfirst($fault->what).'.', $e->faults)]);
+            throw ValidationException::withMessages(['markers' => array_map(fn (Fault $fault) => ucfirst(($fault->place === 'share' ? 'a share ' : '').$fault->what).'.', $e->faults)]);
         }
 
-        return redirect()->route('share-out.index', $assignment)->with('said', $count === 1 ? '1 script is shared out.' : "{$count} scripts are shared out.");
+        return redirect()->route('share-out.index', $assignment);
+    }
+
+    public function move(Request $request, AllocationPlan $plan, MoveInPlan $move): View|RedirectResponse
+    {
+        $this->authorize('coordinate', $plan->assignment);
+        $fields = $request->validate(['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in([Part::First->value, Part::Second->value])], 'to' => ['required', 'string']], ['script.required' => 'Write the code of the script that moves.', 'to.required' => 'Choose who gets it.']);
+        $moved = $move($plan, mb_strtoupper(trim($fields['script'])), $fields['part'], $fields['to']);
+        if ($request->header('HX-Request') === null) {
+            return redirect()->route('share-out.index', [$plan->assignment, ...$request->only(['with', 'page'])]);
+        }
+
+        return view('share-out.plan', ['assignment' => $moved->assignment, 'draft' => $moved, 'people' => $this->planning->people($moved->assignment), 'moved' => $fields, ...$this->standing($request, $moved->assignment, $moved)]);
+    }
+
+    public function apply(Request $request, AllocationPlan $plan, ApplyPlan $apply): RedirectResponse
+    {
+        $this->authorize('coordinate', $plan->assignment);
+        throw_if($request->integer('seen') !== $plan->lock_version, new Refused('Someone moved a script in this plan after you had looked at it. Look at it once more, then give it out.'));
+        $done = $apply($plan, $this->person($request));
+        $said = array_filter([
+            $done['given'] > 0 ? ($done['given'] === 1 ? '1 mark is given out' : "{$done['given']} marks are given out") : '',
+            $done['moved'] > 0 ? ($done['moved'] === 1 ? '1 has a new marker' : "{$done['moved']} have a new marker") : '',
+            $done['taken'] > 0 ? "{$done['taken']} taken back" : '',
+            $done['stayed'] !== [] ? 'begun meanwhile, so left where they are: '.implode(', ', array_unique($done['stayed'])) : '',
+        ]);
+
+        return redirect()->route('share-out.index', $plan->assignment)->with('said', ucfirst(implode('; ', $said)).'.');
+    }
+
+    public function drop(AllocationPlan $plan): RedirectResponse
+    {
+        $this->authorize('coordinate', $plan->assignment);
+        $plan->newQuery()->whereKey($plan->id)->where('state', 'draft')->update(['state' => 'dropped']);
+
+        return redirect()->route('share-out.index', $plan->assignment)->with('said', 'The plan is dropped. Everything is with whom it was.');
     }
 
     /** The coordinator asks whose script it is; the look is logged. */
@@ -73,22 +125,36 @@ final class ShareOutController extends Controller
     }
 
     /**
-     * @return Collection<int, Membership>
+     * The table of the page: each script with its marks, as a draft has them or as they stand; filtered and in pages.
+     *
+     * @return array<string, mixed>
      */
-    private function tutors(Assignment $assignment): Collection
+    private function standing(Request $request, Assignment $assignment, ?AllocationPlan $draft): array
     {
-        return $assignment->module->members()->with('user')->whereIn('role', [Role::Tutor, Role::Coordinator])->get()
-            ->sortBy(fn (Membership $m) => [$m->role === Role::Coordinator, $m->user->name])->values();
-    }
+        $names = $this->planning->people($assignment)->mapWithKeys(fn (Membership $member) => [$member->user->public_id => $member->user->name])->all();
+        $marks = $this->planning->marks($assignment);
+        $state = $marks->mapWithKeys(fn (Mark $mark) => ["{$mark->script->code} {$mark->part->value}" => $mark->isDone() ? 'done' : ($mark->begun_at !== null ? 'begun' : 'not begun')]);
+        $entries = $draft->entries ?? $marks->map(fn (Mark $mark) => ['script' => $mark->script->code, 'part' => $mark->part->value, 'marker' => $mark->marker->public_id, 'from' => $mark->marker->public_id, 'fixed' => $mark->begun_at !== null])->all();
+        $rows = [];
+        foreach ($entries as $entry) {
+            $rows[$entry['script']][$entry['part']] = [...$entry, 'state' => $state["{$entry['script']} {$entry['part']}"] ?? ''];
+        }
+        ksort($rows);
+        $wanted = trim((string) $request->input('with', ''));
+        $shown = new Collection($rows);
+        if ($wanted !== '') {
+            $shown = $shown->filter(fn (array $row, string $code) => str_contains($code, mb_strtoupper($wanted)) || array_filter($row, fn (array $mark) => $mark['marker'] === $wanted || $mark['from'] === $wanted) !== [] || ($wanted === 'nobody' && array_filter($row, fn (array $mark) => $mark['marker'] === null) !== []) || ($wanted === 'changed' && array_filter($row, fn (array $mark) => $mark['marker'] !== $mark['from']) !== []));
+        }
+        $page = max(1, min($request->integer('page', 1), (int) ceil(max(1, $shown->count()) / self::PAGE)));
+        $works = collect($this->planning->works($assignment, $this->planning->scripts($assignment)))->keyBy('id');
+        foreach ($marks as $mark) { // people who have left the module still have names
+            $names[$mark->marker->public_id] ??= $mark->marker->name;
+        }
 
-    /**
-     * @param  Collection<int, Membership>  $tutors
-     * @return list<User>
-     */
-    private function chosen(Request $request, Collection $tutors): array
-    {
-        $wanted = array_filter((array) $request->input('markers'), is_string(...));
-
-        return array_values($tutors->map(fn (Membership $m) => $m->user)->filter(fn (User $user) => in_array($user->public_id, $wanted, true))->all());
+        return [
+            'names' => $names, 'works' => $works, 'wanted' => $wanted, 'parts' => Planning::parts($assignment),
+            'rows' => (new LengthAwarePaginator($shown->slice(($page - 1) * self::PAGE, self::PAGE), $shown->count(), self::PAGE, $page, ['path' => route('share-out.index', $assignment)]))->appends($wanted === '' ? [] : ['with' => $wanted]),
+            'picture' => $draft === null ? null : $this->planning->picture($draft),
+        ];
     }
 }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Allocation;
 
 /**
- * Who marks one script first, and who second.
+ * A mark for which there is nobody, and why.
  */
-final readonly class Pairing
+final readonly class Unplaced
 {
     public function __construct(
         public string $script,
-        public string $first,
-        public ?string $second,
+        public string $part,
+        public string $why,
     ) {
     }
 }

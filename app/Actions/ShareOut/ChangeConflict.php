@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\ShareOut;
+
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Conflict;
+use App\Models\Mark;
+use App\Models\Module;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Records a conflict of interest, or takes it back.
+ */
+final class ChangeConflict
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @return int scripts of the student that are with this marker now
+     */
+    public function record(Module $module, User $marker, User $student, string $reason, User $by): int
+    {
+        return DB::transaction(function () use ($module, $marker, $student, $reason, $by): int {
+            throw_if(Conflict::query()->where('module_id', $module->id)->where('marker_id', $marker->id)->where('student_id', $student->id)->exists(), new Refused("That {$marker->name} does not mark {$student->name} is recorded already."));
+            Conflict::query()->create(['module_id' => $module->id, 'marker_id' => $marker->id, 'student_id' => $student->id, 'reason' => $reason, 'made_by' => $by->id]);
+            $this->logbook->write('recorded a conflict of interest', $marker->name, ['student' => $student->name, 'reason' => $reason], $module, null, $by);
+
+            return Mark::query()->where('marker_id', $marker->id)->whereHas('script', fn ($query) => $query->where('student_id', $student->id)->whereDoesntHave('result')->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id)))->count();
+        });
+    }
+
+    public function takeBack(Conflict $conflict, User $by): void
+    {
+        DB::transaction(function () use ($conflict, $by): void {
+            $this->logbook->write('took a conflict of interest back', $conflict->marker->name, ['student' => $conflict->student->name], $conflict->module, null, $by);
+            $conflict->delete();
+        });
+    }
+}

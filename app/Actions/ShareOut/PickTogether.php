@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\ShareOut;
+
+use App\Enums\Part;
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use App\Models\Mark;
+use App\Models\Script;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Chooses the scripts that all markers mark before the real marking. Those taken out again go only while nobody has begun.
+ */
+final class PickTogether
+{
+    public const MOST = 6;
+
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @param  list<string>  $codes  all that are to be marked together
+     * @param  Collection<int, User>  $markers
+     *
+     * @throws Refused
+     */
+    public function __invoke(Assignment $assignment, array $codes, Collection $markers, User $by): void
+    {
+        DB::transaction(function () use ($assignment, $codes, $markers, $by): void {
+            $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            throw_if(! $stored->isPastDue(), new Refused('Scripts can still change until the due time; choose some to mark together after it.'));
+            throw_if(count($codes) > self::MOST, new Refused('Choose '.self::MOST.' scripts at most: everyone marks each of them.'));
+            throw_if($markers->count() < 2 && $codes !== [], new Refused('Marking together needs two markers at least.'));
+            $scripts = Script::query()->where('assignment_id', $stored->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->whereIn('code', $codes)->lockForUpdate()->get();
+            $unknown = array_diff($codes, $scripts->pluck('code')->all());
+            throw_if($unknown !== [], new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'));
+            $old = Mark::query()->where('part', Part::Together)->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))->with('script:id,code')->get();
+            $gone = $old->filter(fn (Mark $mark) => ! in_array($mark->script->code, $codes, true));
+            $begun = $gone->filter(fn (Mark $mark) => $mark->begun_at !== null)->map(fn (Mark $mark) => $mark->script->code)->unique();
+            throw_if($begun->isNotEmpty(), new Refused($begun->implode(', ').' cannot be taken out: someone has begun on it. Nothing was changed.'));
+            Mark::query()->whereKey($gone->modelKeys())->delete();
+            foreach ($scripts as $script) {
+                foreach ($markers as $marker) {
+                    Mark::query()->firstOrCreate(['script_id' => $script->id, 'part' => Part::Together, 'marker_id' => $marker->id], [
+                        'rubric_version_id' => $stored->rubric_version_id, 'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
+                    ]);
+                }
+            }
+            $this->logbook->write('chose scripts to mark together', $stored->title, ['scripts' => implode(', ', $codes), 'markers' => $markers->count()], null, $stored, $by);
+        });
+    }
+}

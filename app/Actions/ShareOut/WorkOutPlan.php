@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\ShareOut;
+
+use App\Enums\Part;
+use App\Models\AllocationPlan;
+use App\Models\Assignment;
+use App\Models\AssignmentMarker;
+use App\Models\Mark;
+use App\Models\User;
+use App\Support\Planning;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Allocation\Given;
+use YoungHarbor\Core\Allocation\MarkerPlan;
+
+/**
+ * Works out who is to mark what, as a draft that nobody but coordinators sees. What is begun stays where it is; what is
+ * not begun stays too, unless its marker no longer marks or loads are to be evened out. What the core cannot plan (nobody
+ * marks, a share that is none) it refuses as invalid input, and nothing changes.
+ */
+final class WorkOutPlan
+{
+    public function __construct(private readonly Planning $planning)
+    {
+    }
+
+    /**
+     * @param  list<array{marker: string, share: string, sections: list<string>|null}>  $markers  people of the module by public id
+     * @param  bool  $evenOut  whether work that is not begun may move between those who go on marking
+     */
+    public function __invoke(Assignment $assignment, array $markers, int $seed, bool $keepGroups, bool $evenOut, User $by): AllocationPlan
+    {
+        return DB::transaction(function () use ($assignment, $markers, $seed, $keepGroups, $evenOut, $by): AllocationPlan {
+            $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            $parts = Planning::parts($stored);
+            $now = $this->planning->marks($stored);
+            $marking = array_column($markers, 'marker');
+            $stays = fn (Mark $mark): bool => $mark->begun_at !== null || (! $evenOut && in_array($mark->marker->public_id, $marking, true));
+            $kept = $now->filter($stays)->map(fn (Mark $mark) => new Given($mark->script->code, $mark->marker->public_id, $mark->part->value));
+            $plan = MarkerPlan::make($this->planning->works($stored, $this->planning->scripts($stored)), $this->planning->markers($stored, $markers), $seed, count($parts), null, $keepGroups, array_values($kept->all()));
+            $this->remember($stored, $markers, $keepGroups);
+            AllocationPlan::query()->where('assignment_id', $stored->id)->where('state', 'draft')->update(['state' => 'dropped']);
+
+            return AllocationPlan::query()->create([
+                'assignment_id' => $stored->id, 'seed' => $seed, 'state' => 'draft', 'made_by' => $by->id,
+                'settings' => ['markers' => $markers, 'keep_groups' => $keepGroups, 'even_out' => $evenOut],
+                'entries' => $this->entries($plan, $now->all(), $stays), 'notes' => $plan->notes,
+                'unplaced' => array_map(fn ($one) => ['script' => $one->script, 'part' => $one->part, 'why' => $one->why], $plan->unplaced),
+            ]);
+        });
+    }
+
+    /**
+     * @param  array<int, Mark>  $now
+     * @param  callable(Mark): bool  $stays
+     * @return list<array{script: string, part: string, marker: string|null, from: string|null, fixed: bool}>
+     */
+    private function entries(MarkerPlan $plan, array $now, callable $stays): array
+    {
+        $entries = [];
+        foreach ($now as $mark) {
+            $entries["{$mark->script->code} {$mark->part->value}"] = [
+                'script' => $mark->script->code, 'part' => $mark->part->value, 'marker' => $stays($mark) ? $mark->marker->public_id : null,
+                'from' => $mark->marker->public_id, 'fixed' => $mark->begun_at !== null,
+            ];
+        }
+        foreach ($plan->given as $one) {
+            $entries["{$one->script} {$one->part}"] = ['script' => $one->script, 'part' => $one->part, 'marker' => $one->marker, 'from' => $entries["{$one->script} {$one->part}"]['from'] ?? null, 'fixed' => false];
+        }
+        foreach ($plan->unplaced as $one) {
+            $entries["{$one->script} {$one->part}"] ??= ['script' => $one->script, 'part' => $one->part, 'marker' => null, 'from' => null, 'fixed' => false];
+        }
+        uasort($entries, fn (array $a, array $b) => [$a['script'], $a['part'] === Part::First->value ? 0 : 1] <=> [$b['script'], $b['part'] === Part::First->value ? 0 : 1]);
+
+        return array_values($entries);
+    }
+
+    /**
+     * @param  list<array{marker: string, share: string, sections: list<string>|null}>  $markers
+     */
+    private function remember(Assignment $assignment, array $markers, bool $keepGroups): void
+    {
+        $ids = User::query()->whereIn('public_id', array_column($markers, 'marker'))->pluck('id', 'public_id');
+        AssignmentMarker::query()->where('assignment_id', $assignment->id)->delete();
+        foreach ($markers as $one) {
+            AssignmentMarker::query()->create(['assignment_id' => $assignment->id, 'user_id' => $ids[$one['marker']], 'share' => $one['share'], 'sections' => $one['sections']]);
+        }
+        $assignment->forceFill(['keep_groups' => $keepGroups])->save();
+    }
+}

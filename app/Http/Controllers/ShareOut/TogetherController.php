@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\ShareOut;
+
+use App\Actions\ShareOut\PickTogether;
+use App\Actions\ShareOut\SaveLevelNotes;
+use App\Enums\Part;
+use App\Http\Controllers\Controller;
+use App\Models\Assignment;
+use App\Models\LevelNote;
+use App\Models\Mark;
+use App\Models\Membership;
+use App\Support\Planning;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use YoungHarbor\Core\Rubric\Criterion;
+
+/**
+ * Starting together: a few scripts that all markers mark, their marks beside each other, and what was agreed about the
+ * levels. Markers see the others' marks when all of their own are done.
+ */
+final class TogetherController extends Controller
+{
+    public function __construct(private readonly Planning $planning)
+    {
+    }
+
+    public function index(Request $request, Assignment $assignment): View
+    {
+        $this->authorize('viewMarking', $assignment);
+        $person = $this->person($request);
+        $marks = Mark::query()->where('part', Part::Together)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
+            ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()->sortBy(fn (Mark $mark) => [$mark->script->code, $mark->marker->name])->values();
+        $own = $marks->where('marker_id', $person->id);
+        $coordinates = $person->coordinates($assignment->module_id);
+
+        return view('share-out.together', [
+            'assignment' => $assignment, 'rubric' => $assignment->rubricVersion?->toCore(), 'coordinates' => $coordinates, 'own' => $own,
+            // Whoever has not finished their own must not lean on the others'.
+            'shown' => $own->every(fn (Mark $mark) => $mark->isDone()) ? $marks->groupBy(fn (Mark $mark) => $mark->script->code) : collect(),
+            'picked' => $marks->map(fn (Mark $mark) => $mark->script->code)->unique()->values(),
+            'done' => $marks->filter(fn (Mark $mark) => $mark->isDone())->count(), 'all' => $marks->count(),
+            'scripts' => $coordinates ? $this->planning->scripts($assignment) : collect(),
+            'notes' => LevelNote::query()->where('assignment_id', $assignment->id)->with('savedBy:id,name')->get()->keyBy('criterion'),
+        ]);
+    }
+
+    public function store(Request $request, Assignment $assignment, PickTogether $pick): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $fields = $request->validate(['scripts' => ['nullable', 'array'], 'scripts.*' => ['string', 'max:20']]);
+        $agreed = array_keys(array_filter($this->planning->agreed($assignment), fn (array $one) => $one['marks'] && (float) $one['share'] > 0));
+        $markers = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $agreed)->values();
+        $pick($assignment, array_values($fields['scripts'] ?? []), new \Illuminate\Database\Eloquent\Collection($markers->all()), $this->person($request));
+
+        return redirect()->route('together.index', $assignment)->with('said', ($fields['scripts'] ?? []) === [] ? 'Nothing is marked together.' : "Each of the {$markers->count()} markers finds them first in their queue.");
+    }
+
+    /** What was agreed about the levels: every marker may write it down. */
+    public function levels(Request $request, Assignment $assignment, SaveLevelNotes $save): RedirectResponse
+    {
+        $this->authorize('viewMarking', $assignment);
+        $fields = $request->validate(['note' => ['nullable', 'array'], 'note.*' => ['nullable', 'string', 'max:5000'], 'seen' => ['nullable', 'array'], 'seen.*' => ['nullable', 'string']], ['note.*.max' => 'A note has 5,000 characters at most. Nothing was saved; shorten it.']);
+        $rubric = $assignment->rubricVersion?->toCore();
+        $known = array_map(fn (Criterion $criterion) => $criterion->id(), $rubric->criteria ?? []);
+        $text = fn (array $from): array => array_map(fn (mixed $words) => str_replace("\r\n", "\n", (string) $words), array_intersect_key($from, array_flip($known)));
+        $clashes = $save($assignment, $text($fields['note'] ?? []), $text($fields['seen'] ?? []), $this->person($request));
+        $back = redirect()->route('together.index', $assignment);
+
+        return $clashes === [] ? $back->with('said', 'Kept. At the desk it is one key away.')
+            : $back->withInput()->withErrors(['note' => 'Someone wrote meanwhile on: '.implode(', ', array_map(fn (string $id) => (string) $rubric?->criterion($id)?->title(), $clashes)).'. Their words are beside the fields, yours are still in them: bring them together and keep it again.']);
+    }
+}

@@ -1,0 +1,84 @@
+@php
+    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Rubric\{CommentCriterion, LevelCriterion, MarkForm};
+    $initials = fn (string $name): string => mb_strtoupper(implode('', array_map(fn ($part) => mb_substr($part, 0, 1), array_slice(preg_split('/[\s\-]+/u', $name) ?: [], 0, 3))));
+@endphp
+<x-page :title="'Starting together: '.$assignment->title" at="modules" quiet-errors>
+    <x-slot:head><x-fairway :assignment="$assignment" :here="$coordinates ? YoungHarbor\Core\Stage::ShareOut : YoungHarbor\Core\Stage::Mark" /></x-slot:head>
+    @if ($coordinates)@include('share-out.tabs', ['at' => 'together'])@endif
+    @foreach ($errors->all() as $message)<div class="notice refusal" role="alert">{{ $message }}</div>@endforeach
+    <div @class(['split' => $coordinates])>
+        <div class="min-w-0">
+            @if ($picked->isEmpty())
+                <x-empty title="No script is marked together">Before the real marking, everyone marks the same few scripts, compares, and agrees how the levels are meant. These marks count for nothing.@unless ($coordinates) The coordinator chooses the scripts.@endunless</x-empty>
+            @elseif ($shown->isEmpty())
+                <x-empty title="The others’ marks open when yours are done">{{ $own->filter->isDone()->count() }} of your {{ $own->count() }} are done. <a href="{{ route('mark.index', $assignment) }}">Go to your scripts</a></x-empty>
+            @else
+                <p class="quiet mb-4">{{ $done }} of {{ $all }} marks are in; those count for nothing. Each mark stands on its criterion’s line with its marker’s initials.</p>
+                @foreach ($shown as $code => $marks)
+                    @php($finished = $marks->filter->isDone()->values())
+                    <section class="sheet px-4 py-3 mb-5">
+                        <h2 class="mb-2"><span class="code">{{ $code }}</span> <span class="quiet font-normal small">{{ $finished->count() }} of {{ $marks->count() }} done</span></h2>
+                        @if ($finished->isEmpty())<p class="quiet">Nobody is done yet.</p>@else
+                            <div class="scroll"><table class="table small">
+                                <thead><tr><th></th><th></th>@foreach ($finished as $mark)<th>{{ $mark->marker->name }} <b>{{ $initials($mark->marker->name) }}</b></th>@endforeach</tr></thead>
+                                <tbody>
+                                    <tr><td class="font-bold">Total</td><td></td>@foreach ($finished as $mark)<td class="font-bold">{{ $mark->shownTotal() }}</td>@endforeach</tr>
+                                    @foreach ($rubric?->criteria ?? [] as $criterion)
+                                        @continue($criterion instanceof CommentCriterion)
+                                        @php($max = max(0.001, $criterion->max()->toFloat()))
+                                        <tr class="align-top"><td><b>{{ $criterion->title() }}</b><br><span class="quiet">of {{ Figure::plain($criterion->max()) }}</span></td>
+                                            <td class="w-64"><svg width="240" height="34" role="img" aria-label="Where each mark on {{ $criterion->title() }} lies">
+                                                <line x1="12" x2="228" y1="26" y2="26" stroke="var(--shallow)" stroke-width="5" />
+                                                @foreach ($criterion instanceof LevelCriterion ? $criterion->usable() : [] as $level)<line x1="{{ 12 + 216 * $level->points->toFloat() / $max }}" x2="{{ 12 + 216 * $level->points->toFloat() / $max }}" y1="21" y2="31" stroke="var(--quiet)"><title>{{ $level->title }}</title></line>@endforeach
+                                                @foreach ($finished->groupBy(fn ($mark) => ($points = $mark->score()->line($criterion->id())?->points) === null ? '' : Figure::plain($points)) as $points => $alike)
+                                                    @continue((string) $points === '')
+                                                    @php($x = round(12 + 216 * (float) $points / $max, 1))
+                                                    <path d="M{{ $x - 5 }} 28 v-7 l5 -5 l5 5 v7 z" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" /><text x="{{ max(20, min(220, $x)) }}" y="11" font-size="11" text-anchor="middle" fill="var(--ink)">{{ $alike->map(fn ($mark) => $initials($mark->marker->name))->implode(' ') }}</text>
+                                                @endforeach
+                                            </svg></td>
+                                            @foreach ($finished as $mark)
+                                                @php($choice = $mark->choices[$criterion->id()] ?? [])
+                                                @php($line = $mark->score()->line($criterion->id()))
+                                                <td><b>{{ $line?->points === null ? '' : Figure::plain($line->points) }}</b> {{ MarkForm::inWords($criterion, $choice) }}@if (($choice['comment'] ?? '') !== '')<br><span class="quiet">{{ $choice['comment'] }}</span>@endif</td>
+                                            @endforeach
+                                        </tr>
+                                    @endforeach
+                                </tbody>
+                            </table></div>
+                        @endif
+                    </section>
+                @endforeach
+            @endif
+            @if ($rubric && ($picked->isNotEmpty() || $notes->isNotEmpty()) && ($coordinates || $shown->isNotEmpty()))
+                <form method="post" action="{{ route('together.levels', $assignment) }}">
+                    @csrf @method('put')
+                    <h2 class="mb-1">How the levels are meant</h2>
+                    <p class="quiet small mb-3">What you agreed. Every marker of this assignment has it at the desk with one key, and may write here.</p>
+                    @foreach ($rubric->criteria as $criterion)
+                        @php($note = $notes->get($criterion->id()))
+                        <label class="label" for="n-{{ $criterion->id() }}">{{ $criterion->title() }} @if ($note)<span class="hint">{{ $note->savedBy->name }}, {{ App\Support\Clock::shown($note->updated_at) }}</span>@endif</label>
+                        @if (old("note.{$criterion->id()}") !== null && old("note.{$criterion->id()}") !== $note?->text && $note)<p class="quiet small whitespace-pre-line mb-1">{{ $note->text }}</p>@endif
+                        <input type="hidden" name="seen[{{ $criterion->id() }}]" value="{{ $note?->text }}">
+                        <textarea class="input mb-3 min-h-14! field-sizing-content" id="n-{{ $criterion->id() }}" name="note[{{ $criterion->id() }}]" rows="2">{{ old("note.{$criterion->id()}", $note?->text) }}</textarea>
+                    @endforeach
+                    <div class="flex justify-end"><button class="button primary">Keep it</button></div>
+                </form>
+            @endif
+        </div>
+        @if ($coordinates)
+            <aside>
+                <form class="panel" method="post" action="{{ route('together.store', $assignment) }}">
+                    @csrf
+                    <fieldset><legend class="label">Scripts that everyone marks first</legend>
+                        <p class="hint mb-2">Three or four, unlike each other: look at their lengths and subjects, not at who wrote them. They are marked for real too, later, by their own markers.</p>
+                        <div class="max-h-80 overflow-y-auto">@foreach ($scripts as $script)<label class="block py-0.5"><input type="checkbox" name="scripts[]" value="{{ $script->code }}" @checked($picked->contains($script->code))> <span class="code">{{ $script->code }}</span></label>@endforeach</div>
+                        @if ($scripts->isEmpty())<p class="quiet">Nothing is handed in yet.</p>@endif
+                    </fieldset>
+                    <p class="hint mt-2">Who marks is agreed under “Who marks what”.</p>
+                    <div class="flex justify-end mt-2"><button @class(['button', 'primary' => $picked->isEmpty()])>{{ $picked->isEmpty() ? 'Let everyone mark these' : 'Change them' }}</button></div>
+                </form>
+            </aside>
+        @endif
+    </div>
+</x-page>

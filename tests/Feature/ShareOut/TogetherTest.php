@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature\ShareOut;
+
+use App\Actions\Mark\FinishMark;
+use App\Actions\Mark\SaveChoice;
+use App\Enums\Part;
+use App\Models\Assignment;
+use App\Models\LevelNote;
+use App\Models\Mark;
+use App\Models\Script;
+use App\Models\Settlement;
+use App\Models\User;
+use Tests\TestCase;
+
+final class TogetherTest extends TestCase
+{
+    private Assignment $work;
+
+    private Script $script;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->module(2, 3);
+        $this->work = $this->sharedOut($this->assignment());
+        $this->script = $this->script($this->work);
+        $this->actingAs($this->coordinator)->post(route('together.store', $this->work), ['scripts' => [$this->script->code]])->assertSessionHas('said', 'Each of the 2 markers finds them first in their queue.');
+    }
+
+    private function together(User $marker): Mark
+    {
+        return Mark::query()->where('part', Part::Together)->where('marker_id', $marker->id)->sole();
+    }
+
+    private function done(User $marker, string $level): void
+    {
+        app(SaveChoice::class)($this->together($marker), 'c1', ['level' => $level, 'comment' => "As {$marker->name} reads it."]);
+        app(SaveChoice::class)($this->together($marker), 'c2', ['level' => $level]);
+        app(FinishMark::class)($this->together($marker));
+    }
+
+    public function test_marks_made_together_count_for_nothing(): void
+    {
+        $this->done($this->tutors[0], 'l3');
+        $this->done($this->tutors[1], 'l1');
+        self::assertSame(0, Settlement::query()->count());
+        $this->finishBoth($this->script);
+        self::assertSame('50.0000', Settlement::query()->sole()->mark);
+        self::assertCount(2, $this->script->refresh()->marks);
+        $this->actingAs($this->tutors[0])->post(route('mark.reopen', $this->together($this->tutors[0])))->assertSessionHasNoErrors();
+        self::assertSame(1, Settlement::query()->count(), 'opening it again undoes no settlement');
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $this->script))->assertOk()->assertDontSee('As ');
+    }
+
+    public function test_nobody_sees_the_others_before_their_own_are_done(): void
+    {
+        $this->done($this->tutors[0], 'l3');
+        $this->actingAs($this->tutors[1])->get(route('together.index', $this->work))->assertOk()->assertSee('The others’ marks open when yours are done')->assertDontSee('As ');
+        $this->actingAs($this->tutors[0])->get(route('together.index', $this->work))->assertOk()->assertSee("As {$this->tutors[0]->name} reads it.")->assertSee('100.0');
+        $this->done($this->tutors[1], 'l1');
+        $this->actingAs($this->tutors[1])->get(route('together.index', $this->work))->assertSee("As {$this->tutors[0]->name} reads it.");
+        $this->actingAs($this->students[0])->get(route('together.index', $this->work))->assertForbidden();
+    }
+
+    public function test_a_script_someone_has_begun_on_stays_and_too_many_are_refused(): void
+    {
+        app(SaveChoice::class)($this->together($this->tutors[0]), 'c1', ['level' => 'l2']);
+        $this->actingAs($this->coordinator)->post(route('together.store', $this->work), ['scripts' => []])
+            ->assertSessionHasErrors(['refused' => "{$this->script->code} cannot be taken out: someone has begun on it. Nothing was changed."]);
+        $this->post(route('together.store', $this->work), ['scripts' => ['GULL-001', 'b', 'c', 'd', 'e', 'f', 'g']])->assertSessionHasErrors('refused');
+        $other = $this->script($this->work, 1)->code;
+        $this->post(route('together.store', $this->work), ['scripts' => [$this->script->code, $other]])->assertSessionHasNoErrors();
+        self::assertSame(4, Mark::query()->where('part', Part::Together)->count());
+        $this->post(route('together.store', $this->work), ['scripts' => [$this->script->code]]);
+        self::assertSame(2, Mark::query()->where('part', Part::Together)->count());
+    }
+
+    public function test_what_the_levels_mean_is_kept_for_all_and_two_writers_lose_nothing(): void
+    {
+        $this->actingAs($this->coordinator)->put(route('together.levels', $this->work), ['note' => ['c1' => "High: an objection is met,\nnot only named.", 'c2' => '', 'zz' => 'x'], 'seen' => ['c1' => '']])->assertSessionHasNoErrors();
+        self::assertSame(["High: an objection is met,\nnot only named."], LevelNote::query()->pluck('text')->all());
+        $this->actingAs($this->tutors[0])->put(route('together.levels', $this->work), ['note' => ['c1' => 'Written at the same time.', 'c2' => 'Two sources at least.'], 'seen' => ['c1' => '', 'c2' => '']])
+            ->assertSessionHasErrors(['note' => 'Someone wrote meanwhile on: Argument. Their words are beside the fields, yours are still in them: bring them together and keep it again.']);
+        self::assertSame(["High: an objection is met,\nnot only named.", 'Two sources at least.'], LevelNote::query()->orderBy('criterion')->pluck('text')->all());
+    }
+}
