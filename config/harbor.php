@@ -29,6 +29,11 @@ return [
         'words' => 100_000,
     ],
 
+    // Voice and video of markers: how long a recording may last.
+    'voice' => [
+        'seconds' => (int) env('HARBOR_VOICE_SECONDS', 300),
+    ],
+
     'overlap' => [
         'gap' => 2,
     ],

@@ -8,8 +8,10 @@ use App\Enums\Part;
 use App\Models\Concerns\HasPublicId;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Rubric\Score;
 use YoungHarbor\Core\Rubric\Scorer;
@@ -20,6 +22,7 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property int $id
  * @property string $public_id
  * @property int $script_id
+ * @property int $assignment_id the script's
  * @property Part $part
  * @property int $marker_id
  * @property int $rubric_version_id
@@ -40,6 +43,8 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property-read User $marker
  * @property-read RubricVersion $rubricVersion
  * @property-read Handin $handin
+ * @property-read Collection<int, MarkComment> $comments
+ * @property-read Collection<int, MarkAttachment> $attachments
  */
 final class Mark extends Model
 {
@@ -50,6 +55,13 @@ final class Mark extends Model
     protected function casts(): array
     {
         return ['part' => Part::class, 'choices' => 'array', 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
+    }
+
+    protected static function booted(): void
+    {
+        self::creating(function (self $mark): void {
+            $mark->assignment_id ??= (int) Script::query()->whereKey($mark->script_id)->value('assignment_id');
+        });
     }
 
     /**
@@ -92,6 +104,24 @@ final class Mark extends Model
     public static function counting(): Builder
     {
         return self::query()->where('marks.part', '!=', Part::Together->value);
+    }
+
+    /**
+     * Comments on the script, taken away ones too.
+     *
+     * @return HasMany<MarkComment, $this>
+     */
+    public function comments(): HasMany
+    {
+        return $this->hasMany(MarkComment::class);
+    }
+
+    /**
+     * @return HasMany<MarkAttachment, $this>
+     */
+    public function attachments(): HasMany
+    {
+        return $this->hasMany(MarkAttachment::class);
     }
 
     public function score(): Score

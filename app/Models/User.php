@@ -28,6 +28,7 @@ use Illuminate\Support\Carbon;
  * @property string $password
  * @property bool $is_admin
  * @property string $theme
+ * @property array<string, mixed>|null $desk keys and layout of the desk
  * @property Carbon|null $joined_at
  * @property-read Collection<int, Membership> $memberships
  */
@@ -45,7 +46,7 @@ final class User extends Authenticatable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime'];
+        return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array'];
     }
 
     /**

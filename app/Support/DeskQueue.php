@@ -4,44 +4,126 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Enums\Part;
+use App\Models\Assignment;
 use App\Models\Mark;
+use App\Models\Membership;
+use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 
 /**
- * A marker's way through their scripts of one assignment, in the order of the marks' random ids, so that the order
- * tells nothing. Each step is a fixed number of queries, however long the queue is.
+ * A marker's way through their scripts of one assignment. Scripts that all mark together come first; then the order of
+ * the marks' random ids, so that it tells nothing and is the same on every device, or the order of what needs marking.
+ * Each step is a fixed number of queries, however long the queue is.
  */
 final class DeskQueue
 {
+    /** Which of them: by name, the words for it. */
+    public const SHOWN = ['' => 'all', 'open' => 'to do', 'begun' => 'begun', 'aside' => 'set aside', 'done' => 'done', 'flagged' => 'past a line for overlap'];
+
+    /** In which order. */
+    public const ORDERS = ['' => 'mixed', 'need' => 'what needs marking first', 'code' => 'by code'];
+
     /**
+     * What of a page's address chooses among scripts.
+     *
+     * @param  array<array-key, mixed>  $asked
+     * @return array{show?: string, section?: string, order?: string} without what is usual
+     */
+    public static function filter(array $asked): array
+    {
+        $filter = [];
+        foreach (['show' => self::SHOWN, 'order' => self::ORDERS] as $key => $known) {
+            if (is_string($asked[$key] ?? null) && $asked[$key] !== '' && isset($known[$asked[$key]])) {
+                $filter[$key] = $asked[$key];
+            }
+        }
+        if (is_string($asked['section'] ?? null) && $asked['section'] !== '') {
+            $filter['section'] = mb_substr($asked['section'], 0, 60);
+        }
+
+        return $filter;
+    }
+
+    /**
+     * @param  array{show?: string, section?: string, order?: string}  $filter
      * @return array{place: int, all: int, open: int, previous: Mark|null, next: Mark|null}
      */
-    public function around(Mark $mark): array
+    public function around(Mark $mark, array $filter = []): array
     {
-        $counts = $this->queue($mark)->selectRaw('COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM(public_id <= ?) AS place', [$mark->public_id])->toBase()->sole();
+        // The script one looks at stays in the row even when it no longer fits, so that the next one is where it was.
+        $order = self::order($filter['order'] ?? '');
+        $here = Mark::query()->whereKey($mark->id)->selectRaw("{$order} AS spot")->toBase()->sole()->spot;
+        $queue = fn (): Builder => $this->queue($mark->assignment_id, $mark->marker_id, $filter);
+        $counts = $queue()->selectRaw("COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM({$order} < ?) AS before_it, SUM(marks.id = ?) AS self", [$here, $mark->id])->toBase()->sole();
 
         return [
-            'place' => (int) $counts->place,
-            'all' => (int) $counts->every,
-            'open' => (int) $counts->open,
-            'previous' => $this->queue($mark)->where('public_id', '<', $mark->public_id)->orderByDesc('public_id')->first(['id', 'public_id']),
-            'next' => $this->queue($mark)->where('public_id', '>', $mark->public_id)->orderBy('public_id')->first(['id', 'public_id']),
+            'place' => (int) $counts->before_it + 1,
+            'all' => (int) $counts->every + ((int) $counts->self === 0 ? 1 : 0),
+            'open' => (int) $counts->open + ((int) $counts->self === 0 && ! $mark->isDone() ? 1 : 0),
+            'previous' => $queue()->whereRaw("{$order} < ?", [$here])->orderByRaw("{$order} DESC")->first(['marks.id', 'public_id']),
+            'next' => $queue()->whereRaw("{$order} > ?", [$here])->orderByRaw($order)->first(['marks.id', 'public_id']),
         ];
     }
 
-    /** The next script that is not done, beginning again at the first after the last. */
-    public function nextOpen(Mark $mark): ?Mark
+    /**
+     * The next script that is not done, beginning again at the first after the last; what is set aside comes last of all.
+     *
+     * @param  array{show?: string, section?: string, order?: string}  $filter
+     */
+    public function nextOpen(Mark $mark, array $filter = []): ?Mark
     {
-        return $this->queue($mark)->whereNull('done_at')->whereKeyNot($mark->id)
-            ->orderByRaw('public_id < ?', [$mark->public_id])->orderBy('public_id')->first();
+        $order = self::order($filter['order'] ?? '');
+        $here = Mark::query()->whereKey($mark->id)->selectRaw("{$order} AS spot")->toBase()->sole()->spot;
+
+        /** @var Mark|null $next */
+        $next = $this->queue($mark->assignment_id, $mark->marker_id, [...$filter, 'show' => ''])->whereNull('done_at')->where('marks.id', '!=', $mark->id)
+            ->orderByRaw("aside_reason IS NOT NULL, {$order} < ?, {$order}", [$here])->first();
+
+        return $next;
     }
 
     /**
+     * Where someone goes on: what was last on their desk and is not done, or else the first that is open.
+     */
+    public function resume(Assignment $assignment, User $person): ?Mark
+    {
+        /** @var Mark|null $next */
+        $next = $this->queue($assignment->id, $person->id, [])->whereNull('done_at')
+            ->orderByRaw('aside_reason IS NOT NULL, touched_at IS NULL, touched_at DESC, '.self::order(''))->first();
+
+        return $next;
+    }
+
+    /**
+     * @param  array{show?: string, section?: string, order?: string}  $filter
      * @return Builder<Mark>
      */
-    private function queue(Mark $mark): Builder
+    public function queue(int $assignmentId, int $markerId, array $filter): Builder
     {
-        return Mark::query()->where('marker_id', $mark->marker_id)
-            ->whereIn('script_id', fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $mark->script->assignment_id));
+        return Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)
+            ->when(($filter['show'] ?? '') !== '', fn (Builder $query) => match ($filter['show'] ?? '') {
+                'open' => $query->whereNull('done_at'),
+                'begun' => $query->whereNull('done_at')->whereNotNull('begun_at'),
+                'aside' => $query->whereNull('done_at')->whereNotNull('aside_reason'),
+                'done' => $query->whereNotNull('done_at'),
+                'flagged' => $query->whereIn('handin_id', fn ($flagged) => $flagged->select('handin_id')->from('overlap_reports')->join('handins', 'handins.id', '=', 'handin_id')->join('scripts', 'scripts.id', '=', 'handins.script_id')
+                    ->join('assignments', 'assignments.id', '=', 'scripts.assignment_id')->where('assignments.id', $assignmentId)->where('overlap_seen', 'start')->whereColumn('overlap_reports.share', '>=', 'assignments.overlap_look')),
+                default => $query,
+            })
+            ->when(isset($filter['section']), fn (Builder $query) => $query->whereIn('script_id', fn ($scripts) => $scripts->select('scripts.id')->from('scripts')->where('scripts.assignment_id', $assignmentId)
+                ->whereIn('student_id', Membership::query()->where('module_id', fn ($module) => $module->select('module_id')->from('assignments')->where('id', $assignmentId))->where('section', $filter['section'] ?? '')->select('user_id')->toBase())));
+    }
+
+    /** A single value to order and to compare by. */
+    public static function order(string $order): string
+    {
+        $together = "IF(marks.part = '".Part::Together->value."', '0', '1')";
+
+        return match ($order) {
+            'need' => "CONCAT({$together}, IF(done_at IS NOT NULL, 3, IF(aside_reason IS NOT NULL, 2, IF(begun_at IS NOT NULL, 0, 1))), marks.public_id)",
+            'code' => "CONCAT({$together}, (SELECT code FROM scripts WHERE scripts.id = marks.script_id), marks.part, marks.public_id)",
+            default => "CONCAT({$together}, marks.public_id)",
+        };
     }
 }

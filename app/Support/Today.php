@@ -100,7 +100,7 @@ final class Today
         $items = [];
         $open = Mark::query()->where('marker_id', $person->id)->whereNull('done_at')
             ->whereHas('script', fn ($query) => $query->whereNull('held_reason'))
-            ->with('script.assignment.module')->orderByDesc('begun_at')->orderBy('public_id')->get();
+            ->with('script.assignment.module')->orderByRaw('aside_reason IS NOT NULL, touched_at DESC, begun_at DESC, public_id')->get();
         foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id) as $marks) {
             $mark = $marks->firstOrFail();
             $items[] = new TodayItem(

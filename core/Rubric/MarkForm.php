@@ -10,8 +10,8 @@ use YoungHarbor\Core\Marks\Figure;
 /**
  * What a marker sets on one criterion as a form sends it, turned into the JSON form of a mark.
  *
- * Fields: `stop` (a stop of the rail), `points`, `done` and `partly` (by step), `none` (no step was done), `na` (does
- * not apply), `comment`.
+ * Fields: `stop` (a stop of the rail), `points`, `done` and `partly` (by step), `none` (no step was done), `own_points` and
+ * `own_reason` (points set by hand), `na` (does not apply), `comment`.
  */
 final class MarkForm
 {
@@ -29,7 +29,9 @@ final class MarkForm
             return ['not_applicable' => true] + $comment;
         }
         $points = str_replace(',', '.', $text('points'));
+        $own = str_replace(',', '.', $text('own_points'));
         $choice = match (true) {
+            $own !== '' && ! $criterion instanceof CommentCriterion => ['points' => $own, 'reason' => $text('own_reason')],
             $criterion instanceof LevelCriterion => self::onRail($criterion, $text('stop'), $points),
             $criterion instanceof ScaleCriterion => $points === '' ? [] : ['points' => $points],
             $criterion instanceof ChecklistCriterion => self::steps($criterion, $form),
@@ -80,6 +82,38 @@ final class MarkForm
         }
 
         return ['done' => $ticked] + ($parts === [] ? [] : ['partly' => $parts]);
+    }
+
+    /**
+     * The fields a mark fills in, the other way round.
+     *
+     * @param  array<array-key, mixed>  $choice
+     * @return array<string, mixed> without the comment
+     */
+    public static function form(Criterion $criterion, array $choice): array
+    {
+        if (($choice['not_applicable'] ?? false) === true) {
+            return ['na' => '1'];
+        }
+        if (is_string($choice['reason'] ?? null)) {
+            return ['own_points' => $choice['points'] ?? '', 'own_reason' => $choice['reason']];
+        }
+        if ($criterion instanceof LevelCriterion) {
+            foreach (RailStop::of($criterion) as $stop) {
+                if ($stop->holds($choice)) {
+                    return ['stop' => $stop->key] + (isset($choice['level'], $choice['points']) ? ['points' => $choice['points']] : []);
+                }
+            }
+
+            return [];
+        }
+        if (is_array($choice['done'] ?? null)) {
+            $partly = is_array($choice['partly'] ?? null) ? $choice['partly'] : [];
+
+            return ['done' => array_fill_keys(array_filter($choice['done'], is_string(...)), '1'), 'partly' => $partly] + ($choice['done'] === [] && $partly === [] ? ['none' => '1'] : []);
+        }
+
+        return isset($choice['points']) ? ['points' => $choice['points']] : [];
     }
 
     /**

@@ -14,6 +14,7 @@ return new class extends Migration
             $table->id();
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete()->comment('the script\'s, so that a queue is one index');
             $table->enum('part', ['first', 'second', 'together'])->comment('together: of a script that all mark before the real marking; counts for nothing');
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
@@ -37,6 +38,7 @@ return new class extends Migration
             $table->unique(['script_id', 'counts_by']);
             $table->unique(['script_id', 'marker_id', 'part']);
             $table->index(['marker_id', 'done_at']);
+            $table->index(['marker_id', 'assignment_id', 'done_at']);
         });
         Schema::create('proposals', function (Blueprint $table): void {
             $table->id();

@@ -1,5 +1,5 @@
 import htmx from 'htmx.org';
-import { startDesk } from './desk.js';
+import { startDesk } from './desk/desk.js';
 import { startReading } from './reading.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';

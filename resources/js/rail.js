@@ -3,12 +3,14 @@
  * desk and where a rubric is tried.
  */
 export function startRails(root, criterion) {
-    root.addEventListener('input', (event) => {
-        const box = event.target.closest(criterion);
-        if (box) {
-            showDescriptor(box);
-        }
-    });
+    for (const heard of ['input', 'redescribe']) {
+        root.addEventListener(heard, (event) => {
+            const box = event.target.closest(criterion);
+            if (box) {
+                showDescriptor(box);
+            }
+        });
+    }
 
     // 1 to 9 choose a level on the rail that has the focus, 0 takes the choice back.
     root.addEventListener('keydown', (event) => {
@@ -44,10 +46,12 @@ export function startRails(root, criterion) {
         }
         if (line && (stop || form.querySelector('.rail'))) {
             line.replaceChildren();
+            const own = form.querySelector('[name$="own_points"], [name$="own_points]"]')?.value ?? '';
+            const applies = !form.querySelector('[name="na"]:checked');
             const name = document.createElement('b');
             name.textContent = stop ? stop.dataset.name : '';
-            line.append(name, stop ? ` ${stop.dataset.descriptor}` : 'not yet set');
-            line.classList.toggle('signal', !stop);
+            line.append(name, stop ? ` ${stop.dataset.descriptor}` : (!applies ? 'does not apply' : (own === '' ? 'not yet set' : `${own} points, set by hand`)));
+            line.classList.toggle('signal', !stop && applies && own === '');
         }
     }
 

@@ -8,10 +8,13 @@ use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
+use App\Models\BankComment;
+use App\Models\BankSet;
 use App\Models\Conflict;
 use App\Models\ConversationEntry;
 use App\Models\DraftCheck;
 use App\Models\GradeScale;
+use App\Models\MarkAttachment;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\OverlapChoice;
@@ -51,7 +54,8 @@ final class RoutesTest extends TestCase
         'collect.index' => 'coordinator', 'collect.csv' => 'coordinator', 'collect.arrivals' => 'coordinator', 'collect.zip' => 'coordinator', 'messages.create' => 'coordinator', 'messages.store' => 'coordinator', 'uploads.store' => 'student', 'uploads.update' => 'student', 'typed.update' => 'student', 'typed.begin' => 'student', 'receipts.text' => 'student', 'receipts.choose' => 'student', 'mark.zip' => 'coordinator tutor', 'mark.file' => 'tutor', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
         'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator', 'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student', 'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor', 'screen.record' => 'coordinator tutor', 'screen.name' => 'coordinator', 'screen.own-record' => 'student', 'writing.index' => 'coordinator', 'writing.measure' => 'coordinator', 'writing.show' => 'coordinator tutor', 'baselines.index' => 'coordinator', 'baselines.store' => 'coordinator', 'baselines.show' => 'coordinator', 'baselines.add' => 'coordinator', 'baselines.take-out' => 'coordinator', 'detector.show' => 'coordinator', 'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
         'share-out.index' => 'coordinator', 'share-out.plan' => 'coordinator', 'share-out.move' => 'coordinator', 'share-out.apply' => 'coordinator', 'share-out.drop' => 'coordinator', 'conflicts.index' => 'coordinator', 'conflicts.store' => 'coordinator', 'conflicts.destroy' => 'coordinator', 'together.index' => 'coordinator tutor', 'together.store' => 'coordinator', 'together.levels' => 'coordinator tutor', 'scripts.name' => 'coordinator',
-        'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor',
+        'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor', 'mark.remind' => 'coordinator', 'mark.settings' => 'anyone', 'mark.pages' => 'nobody', 'mark.sync' => 'tutor', 'mark.news' => 'tutor', 'mark.token' => 'tutor', 'mark.rubric' => 'tutor', 'mark.lately' => 'tutor', 'mark.annotations' => 'tutor', 'mark.aside' => 'tutor', 'mark.together' => 'tutor', 'attachments.store' => 'tutor', 'attachments.show' => 'tutor', 'attachments.destroy' => 'tutor',
+        'bank.index' => 'coordinator tutor outsider', 'bank.make' => 'coordinator tutor outsider', 'bank.comments.store' => 'coordinator tutor outsider', 'bank.comments.update' => 'coordinator tutor', 'bank.comments.destroy' => 'coordinator tutor', 'bank.comments.used' => 'coordinator tutor', 'bank.export' => 'coordinator tutor', 'bank.import' => 'coordinator tutor',
         'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner', 'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
         'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator', 'scripts.hold' => 'coordinator',
         'results.show' => 'coordinator student', 'results.reading' => 'student',
@@ -117,7 +121,11 @@ final class RoutesTest extends TestCase
         $baseline = WritingBaseline::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Trusted'], ['language' => 'English', 'worked_out_version' => 1]);
         $entry = ['script_id' => $script->id, 'student_sees' => true];
         ConversationEntry::query()->firstOrCreate($entry, ['handin_id' => $script->current_handin_id, 'found' => 'note', 'why' => 'x', 'seen' => [], 'written_by' => $this->coordinator->id]);
+        Storage::put('attachments/none', 'x');
+        $set = BankSet::query()->firstOrCreate(['module_id' => $this->module->id, 'title' => 'Set'], ['owner_id' => $this->coordinator->id]);
         $values = [
+            'number' => '1', 'set' => $set->public_id, 'comment' => BankComment::query()->firstOrCreate(['bank_set_id' => $set->id], ['label' => 'x', 'text' => 'x', 'saved_by' => $this->coordinator->id])->public_id,
+            'attachment' => MarkAttachment::query()->firstOrCreate(['mark_id' => $this->markOf($script, Part::First)->id, 'kind' => 'file'], ['path' => 'attachments/none', 'mime' => 'text/plain', 'bytes' => 1, 'written' => '', 'name' => 'x.txt'])->public_id,
             'plan' => AllocationPlan::query()->firstOrCreate(['assignment_id' => $assignment->id], ['seed' => 1, 'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false], 'entries' => [], 'unplaced' => [], 'notes' => [], 'made_by' => $this->coordinator->id])->public_id,
             'conflict' => Conflict::query()->firstOrCreate(['module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id, 'student_id' => $this->students[1]->id], ['reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
             'baseline' => $baseline->public_id, 'text' => WritingText::query()->firstOrCreate(['writing_baseline_id' => $baseline->id], ['title' => 'x', 'text' => 'x', 'sha256' => str_repeat('0', 64), 'words' => 1, 'added_version' => 1, 'added_by' => $this->coordinator->id])->public_id,

@@ -10,9 +10,11 @@
     $thick = 'thick-'.max(1, min(4, (int) ceil((float) (string) $criterion->weight() / 12)));
     $ranged = $chosen && ! $chosen->isBetween() ? MarkForm::range($chosen->level) : '';
     $na = ($choice['not_applicable'] ?? false) === true;
+    $own = is_string($choice['reason'] ?? null) ? $choice : null;
 @endphp
-<legend class="flex w-full items-baseline gap-2"><b>{{ $criterion->title() }}</b>@unless ($criterion->weight()->isZero())<span class="quiet small">{{ Figure::plain($criterion->weight()) }} %</span>@endunless
+<legend class="flex flex-wrap w-full items-baseline gap-x-2"><b>{{ $criterion->title() }}</b>@unless ($criterion->weight()->isZero())<span class="quiet small">{{ Figure::plain($criterion->weight()) }} %</span>@endunless
     @if ($criterion->optional())<label class="small quiet whitespace-nowrap"><input type="checkbox" name="{{ $name('na') }}" value="1" @checked($na)> does not apply</label>@endif
+    {{ $slot }}
     @unless ($criterion instanceof CommentCriterion)<span class="quiet small ml-auto whitespace-nowrap">of {{ Figure::plain($criterion->max()) }}</span>@endunless</legend>
 @if ($stops !== [])
     <div class="rail {{ $thick }}">
@@ -26,7 +28,7 @@
             </label>
         @endforeach
     </div>
-    <p @class(['descriptor', 'signal' => $chosen === null && ! $na])>@if ($chosen)<b>{{ $chosen->isBetween() ? 'between '.$chosen->level->title.' and '.$chosen->above->title : $chosen->level->title }}.</b> {{ $chosen->level->descriptor }}@else{{ $na ? 'does not apply' : 'not yet set' }}@endif</p>
+    <p @class(['descriptor', 'signal' => $chosen === null && ! $na && ! $own])>@if ($own)<b>{{ $own['points'] ?? '' }} points, set by hand</b>@elseif ($chosen)<b>{{ $chosen->isBetween() ? 'between '.$chosen->level->title.' and '.$chosen->above->title : $chosen->level->title }}.</b> {{ $chosen->level->descriptor }}@else{{ $na ? 'does not apply' : 'not yet set' }}@endif</p>
     @if (collect($stops)->contains(fn ($stop) => ! $stop->isBetween() && $stop->level->isRange()))
         <label class="small quiet range-points" @if ($ranged === '') hidden @endif>points, <span>{{ $ranged }}</span> <input class="input inline! w-20! min-h-0! num" name="{{ $name('points') }}" value="{{ $ranged === '' ? '' : ($choice['points'] ?? '') }}" inputmode="decimal" aria-label="Points on {{ $criterion->title() }}"></label>
     @endif
@@ -48,3 +50,10 @@
 @elseif ($criterion->purpose() !== '')
     <p class="descriptor">{{ $criterion->purpose() }}</p>
 @endif
+@unless ($criterion instanceof CommentCriterion)
+    <details class="own small" @if ($own) open @endif>
+        <summary class="quiet">points by hand</summary>
+        <div class="flex gap-2 items-baseline mt-1"><label class="whitespace-nowrap"><span class="sr-only">Points on {{ $criterion->title() }}, set by hand</span><input class="input inline! w-16! min-h-0! num" name="{{ $name('own_points') }}" value="{{ $own['points'] ?? '' }}" inputmode="decimal"> of {{ Figure::plain($criterion->max()) }}</label>
+            <label class="grow"><span class="sr-only">Reason for points on {{ $criterion->title() }} set by hand</span><input class="input min-h-0!" name="{{ $name('own_reason') }}" value="{{ $own['reason'] ?? '' }}" placeholder="reason, needed" maxlength="500"></label></div>
+    </details>
+@endunless

@@ -9,7 +9,7 @@
         <b class="text-2xl">{{ $score->total }}</b>
         <span class="quiet small whitespace-nowrap">of {{ Figure::plain($score->outOf) }}{{ $missing === [] ? '' : ' so far' }}</span>
         @if ($missing !== [])<span class="signal small truncate min-w-0" title="{{ implode(', ', $missing) }}">{{ count($missing) === count($score->lines) ? 'nothing set yet' : implode(', ', $missing).' missing' }}</span>@endif
-        <button class="link small ml-auto" type="button" data-opens="working" data-key="w">working</button>
+        <span class="ml-auto flex gap-3 small"><button class="link" type="button" data-opens="working" data-do="working">working</button><button class="link" type="button" data-opens="whole" data-do="rubric" hx-get="{{ route('mark.rubric', $mark) }}" hx-target="#whole-body">rubric</button><button class="link" type="button" data-opens="levels" data-do="levels">levels</button></span>
     </div>
     <svg class="mt-2 block" width="100%" height="17" viewBox="0 0 404 17" preserveAspectRatio="none" role="img" aria-label="{{ $score->total }} of {{ Figure::plain($score->outOf) }}">
         @foreach ($score->lines as $line)

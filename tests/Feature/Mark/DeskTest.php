@@ -138,7 +138,7 @@ final class DeskTest extends TestCase
     {
         $mark = $this->desk();
         $this->expectException(\Illuminate\Database\UniqueConstraintViolationException::class);
-        DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(['script_id', 'part', 'rubric_version_id', 'handin_id'])->map(fn (object $row) => (array) $row)->sole(),
+        DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(['script_id', 'assignment_id', 'part', 'rubric_version_id', 'handin_id'])->map(fn (object $row) => (array) $row)->sole(),
             'public_id' => (new Mark)->newUniqueId(), 'marker_id' => $this->coordinator->id, 'choices' => '{}', 'general_comment' => '']);
     }
 }

@@ -22,7 +22,7 @@ final class QueueTest extends TestCase
         $mine = Mark::query()
             ->where('marker_id', $this->tutors[0]->id)
             ->whereIn('script_id', $assignment->scripts()->pluck('id'))
-            ->orderBy('public_id')->get();
+            ->orderByRaw(DeskQueue::order(''))->get();
         self::assertCount(6, $mine);
 
         $mark = $mine->firstOrFail();
@@ -43,7 +43,7 @@ final class QueueTest extends TestCase
         $assignment = $this->sharedOut($this->assignment());
         $queue = app(DeskQueue::class);
         $mine = Mark::query()->where('marker_id', $this->tutors[0]->id)
-            ->whereIn('script_id', $assignment->scripts()->pluck('id'))->orderBy('public_id')->get();
+            ->whereIn('script_id', $assignment->scripts()->pluck('id'))->orderByRaw(DeskQueue::order(''))->get();
         [$one, $two, $three] = [$mine[0], $mine[1], $mine[2]];
 
         $this->finish($two, 'l2', 'l2');

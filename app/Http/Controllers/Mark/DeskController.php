@@ -4,20 +4,35 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
+use App\Actions\Collect\ReadWork;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\ReopenMark;
 use App\Actions\Mark\SaveChoice;
+use App\Actions\Mark\SetAside;
+use App\Actions\Mark\SyncDesk;
+use App\Actions\Mark\TakeUpTogether;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
+use App\Models\BankComment;
+use App\Models\BankSet;
+use App\Models\Handin;
+use App\Models\HandinFile;
+use App\Models\LevelNote;
 use App\Models\Mark;
+use App\Models\User;
+use App\Support\DeskKeys;
 use App\Support\DeskQueue;
+use App\Support\DeskState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\MarkForm;
 
 /**
@@ -25,27 +40,37 @@ use YoungHarbor\Core\Rubric\MarkForm;
  */
 final class DeskController extends Controller
 {
-    public function show(Mark $mark, DeskQueue $queue): View
+    private const LATELY = 10;
+
+    public function show(Request $request, Mark $mark, DeskQueue $queue, DeskState $state): View
     {
         $this->authorize('open', $mark);
+        $person = $this->person($request);
         $mark->load(['script.assignment.module', 'script.settlement', 'handin.files', 'rubricVersion']);
         $score = $mark->score();
         $rubric = $mark->rubricVersion->toCore();
+        $filter = DeskQueue::filter($request->query());
+        $attempts = Handin::query()->where('script_id', $mark->script_id)->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
+        $attempt = $request->has('attempt') ? Handin::query()->where('script_id', $mark->script_id)->where('attempt', $request->integer('attempt'))->with('files')->first() ?? abort(404) : $mark->handin;
+        $files = $this->files($mark);
 
         return view('mark.desk', [
-            'mark' => $mark, 'script' => $mark->script, 'assignment' => $mark->script->assignment,
-            'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark),
-            'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals),
+            'mark' => $mark, 'script' => $mark->script, 'assignment' => $mark->script->assignment, 'attempts' => $attempts, 'attempt' => $attempt, 'filter' => $filter,
+            'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files, 'attachments' => $state->attachments($mark),
+            'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
+            'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
+            'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
+            'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->handin_id ? $files : []),
         ]);
     }
 
     public function choose(Request $request, Mark $mark, string $criterion, SaveChoice $save): View|RedirectResponse
     {
         $this->authorize('open', $mark);
-        $request->validate(['stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'], 'comment' => ['nullable', 'string', 'max:20000'], 'done' => ['nullable', 'array'], 'partly' => ['nullable', 'array']]);
+        $request->validate(['stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'], 'own_points' => ['nullable', 'string', 'max:20'], 'own_reason' => ['nullable', 'string', 'max:500'], 'comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'done' => ['nullable', 'array'], 'partly' => ['nullable', 'array']]);
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
         try {
-            $saved = $save($mark, $criterion, MarkForm::choice($found, $request->only(['stop', 'points', 'comment', 'done', 'partly', 'none', 'na'])));
+            $saved = $save($mark, $criterion, MarkForm::choice($found, $request->only(['stop', 'points', 'own_points', 'own_reason', 'comment', 'done', 'partly', 'none', 'na'])));
         } catch (InvalidInput $e) {
             throw new Refused(implode('; ', array_map(fn (Fault $fault) => (string) $fault, $e->faults)).'. Nothing was changed.');
         }
@@ -56,21 +81,22 @@ final class DeskController extends Controller
     public function comment(Request $request, Mark $mark, ChangeMark $change): View|RedirectResponse
     {
         $this->authorize('open', $mark);
-        $fields = $request->validate(['general_comment' => ['nullable', 'string', 'max:20000']]);
+        $fields = $request->validate(['general_comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'private_note' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST]]);
         $saved = $change($mark, function (Mark $stored) use ($fields): void {
-            $stored->general_comment = (string) ($fields['general_comment'] ?? '');
+            $stored->fill(array_map(fn (?string $text) => (string) $text, $fields));
         });
 
         return $this->saved($request, $saved);
     }
 
-    public function done(Mark $mark, FinishMark $finish, DeskQueue $queue): RedirectResponse
+    public function done(Request $request, Mark $mark, FinishMark $finish, DeskQueue $queue): RedirectResponse
     {
         $this->authorize('open', $mark);
         $finish($mark);
-        $next = $queue->nextOpen($mark);
+        $filter = DeskQueue::filter($request->query());
+        $next = $queue->nextOpen($mark, $filter);
 
-        return ($next === null ? redirect()->route('mark.index', $mark->script->assignment) : redirect()->route('mark.desk', $next))
+        return ($next === null ? redirect()->route('mark.index', $mark->script->assignment) : redirect()->route('mark.desk', [$next, ...$filter]))
             ->with('said', "{$mark->script->code} is done.".($next === null ? ' Nothing is left in your queue.' : ''));
     }
 
@@ -82,6 +108,71 @@ final class DeskController extends Controller
         return redirect()->route('mark.desk', $mark)->with('said', 'Open again. It counts as not done until you say so.');
     }
 
+    public function aside(Request $request, Mark $mark, SetAside $setAside, DeskQueue $queue): RedirectResponse
+    {
+        $this->authorize('open', $mark);
+        if ($request->boolean('back')) {
+            $setAside($mark, null);
+
+            return redirect()->route('mark.desk', $mark)->with('said', 'Taken up again.');
+        }
+        $fields = $request->validate(['reason' => ['required', 'string', 'max:300']], ['reason.*' => 'Say in a few words why, so that you know when you come back. Everything else is kept.']);
+        $setAside($mark, trim($fields['reason']));
+        $next = $queue->nextOpen($mark);
+
+        return ($next === null ? redirect()->route('mark.index', $mark->script->assignment) : redirect()->route('mark.desk', $next))->with('said', "{$mark->script->code} is set aside.");
+    }
+
+    public function together(Mark $mark, TakeUpTogether $takeUp): RedirectResponse
+    {
+        $this->authorize('open', $mark);
+        $takeUp($mark);
+
+        return redirect()->route('mark.desk', $mark)->with('said', 'Begun from the mark you made when all marked together. Change what you see differently now.');
+    }
+
+    /** The rubric as a whole, with what is chosen. */
+    public function rubric(Mark $mark): View
+    {
+        $this->authorize('open', $mark);
+
+        return view('components.rubric-view', ['rubric' => $mark->rubricVersion->toCore(), 'points' => true, 'choices' => $mark->choices]);
+    }
+
+    /** What its marker set on one criterion lately, to compare with. */
+    public function lately(Mark $mark, string $criterion): View
+    {
+        $this->authorize('open', $mark);
+        $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
+        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
+            ->whereRaw('JSON_CONTAINS_PATH(choices, "one", ?)', ['$."'.addcslashes($criterion, '"\\').'"'])->with('script:id,code')->orderByRaw('COALESCE(touched_at, updated_at) DESC')->limit(self::LATELY)->get();
+
+        return view('mark.lately', ['criterion' => $found, 'lines' => $marks->map(fn (Mark $one) => [
+            'mark' => $one, 'points' => ($points = $one->score()->line($criterion)?->points) === null ? '' : Figure::plain($points),
+            'words' => MarkForm::inWords($found, $one->choices[$criterion] ?? []), 'comment' => $one->choices[$criterion]['comment'] ?? '',
+        ])]);
+    }
+
+    /** Keys and layout, which follow their person to every device. */
+    public function settings(Request $request): Response
+    {
+        $fields = $request->validate(['keys' => ['nullable', 'array'], 'keys.*' => ['nullable', 'string', 'max:1'], 'side' => ['nullable', 'integer', 'min:300', 'max:3000']], ['keys.*.max' => 'A key is one character.']);
+        $person = $this->person($request);
+        $desk = $person->desk ?? [];
+        if (isset($fields['keys'])) {
+            $keys = array_map(fn (?string $key) => (string) $key, array_intersect_key($fields['keys'], DeskKeys::USUAL));
+            $used = array_filter(array_count_values(array_filter($keys, fn (string $key) => $key !== '')), fn (int $times) => $times > 1);
+            abort_if($used !== [], 422, 'Two commands have the same key: '.implode(', ', array_keys($used)).'. Nothing was changed.');
+            $desk['keys'] = $keys;
+        }
+        if (isset($fields['side'])) {
+            $desk['side'] = $fields['side'];
+        }
+        $person->update(['desk' => $desk]);
+
+        return response()->noContent();
+    }
+
     private function saved(Request $request, Mark $mark): View|RedirectResponse
     {
         if ($request->header('HX-Request') === null) {
@@ -91,5 +182,58 @@ final class DeskController extends Controller
         $score = $mark->score();
 
         return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals), 'saved' => now()]);
+    }
+
+    /**
+     * @param  list<Criterion>  $criteria
+     * @param  list<array{number: int, url: string}>  $files
+     * @return array<string, mixed>
+     */
+    private function config(Mark $mark, User $person, DeskState $state, array $criteria, array $files): array
+    {
+        return [
+            'code' => $mark->script->code, 'state' => $state->of($mark), 'place' => $mark->place, 'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
+            'criteria' => (object) array_combine(array_map(fn (Criterion $one) => $one->id(), $criteria), array_map(fn (Criterion $one) => $one->title(), $criteria)),
+            'sync' => route('mark.sync', $mark), 'news' => route('mark.news', $mark), 'token' => route('mark.token', $mark), 'settings' => route('mark.settings'),
+            'attachments' => route('attachments.store', $mark), 'bankUsed' => route('bank.comments.used', 'ENTRY'), 'voiceSeconds' => (int) config('harbor.voice.seconds'), 'files' => $files,
+            'bank' => BankComment::query()->whereIn('bank_set_id', BankSet::of($person, $mark->script->assignment->module_id)->select('id'))->with('set:id,title')->get()->map(fn (BankComment $one) => $one->forDesk())->all(),
+        ];
+    }
+
+    /**
+     * The pages there are to look at: copies without names, where they could be made as PDF.
+     *
+     * @return list<array{number: int, url: string}>
+     */
+    private function files(Mark $mark): array
+    {
+        return array_values($mark->handin->files->filter(fn (HandinFile $file) => $file->clean_path !== null && ($file->clean_kind ?? $file->kind) === 'pdf')
+            ->map(fn (HandinFile $file) => ['number' => $file->position, 'url' => route('mark.pages', [$mark, $file->position])])->all());
+    }
+
+    /**
+     * What was declared with the work, the authors' names taken out.
+     *
+     * @return list<array{label: string, answer: string}>
+     */
+    private function declaration(Mark $mark): array
+    {
+        $declared = $mark->handin->declaration ?? [];
+        if ($declared === []) {
+            return [];
+        }
+        $masks = ReadWork::masks($mark->script->group()->map(fn ($script) => $script->student));
+
+        return array_map(fn (array $one) => ['label' => $one['label'], 'answer' => array_reduce($masks, fn (string $answer, $mask) => $mask->hide($answer), $one['answer'])], $declared);
+    }
+
+    /**
+     * @return array<string, string>
+     */
+    private function sets(User $person, Mark $mark): array
+    {
+        $sets = BankSet::of($person, $mark->script->assignment->module_id)->get();
+
+        return [...$sets->mapWithKeys(fn (BankSet $set) => [$set->public_id => $set->title.($set->module_id === null ? ' (yours)' : ' (the team’s)')])->all(), 'own' => 'a new set of your own', 'team' => 'a new set of the team'];
     }
 }

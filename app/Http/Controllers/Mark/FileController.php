@@ -27,6 +27,16 @@ final class FileController extends Controller
         return Storage::download($file->clean_path, $name, ['Content-Type' => 'application/octet-stream']);
     }
 
+    /** The copy without names as the desk draws its pages. */
+    public function pages(Mark $mark, int $number): StreamedResponse
+    {
+        $this->authorize('open', $mark);
+        $file = $mark->handin->files->firstWhere('position', $number);
+        abort_if($file === null || $file->clean_path === null || ($file->clean_kind ?? $file->kind) !== 'pdf', 404);
+
+        return Storage::response($file->clean_path, "{$mark->script->code}.pdf", ['Content-Type' => 'application/pdf']);
+    }
+
     /** All the scripts with one marker. */
     public function zip(Request $request, Assignment $assignment, TakeAway $takeAway): StreamedResponse
     {

@@ -4,10 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
+use App\Actions\Mark\RemindMarkers;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Mark;
+use App\Models\Membership;
+use App\Support\DeskQueue;
+use App\Support\Progress;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 /**
@@ -15,22 +20,36 @@ use Illuminate\Http\Request;
  */
 final class QueueController extends Controller
 {
-    public function __invoke(Request $request, Assignment $assignment): View
+    private const PAGE = 100;
+
+    public function index(Request $request, Assignment $assignment, DeskQueue $queue, Progress $progress): View
     {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
-        $ofAssignment = fn ($query) => $query->where('assignment_id', $assignment->id);
-        $marks = Mark::query()->where('marker_id', $person->id)->whereHas('script', $ofAssignment)
-            ->with(['script.result', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])
-            ->get()->sortBy(fn (Mark $mark) => [$mark->isDone(), $mark->part->value, $mark->script->code])->values();
+        $filter = DeskQueue::filter($request->query());
+        $all = $queue->queue($assignment->id, $person->id, []);
+        $counts = $all->clone()->selectRaw('COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM(done_at IS NULL AND begun_at IS NOT NULL) AS begun, SUM(done_at IS NULL AND aside_reason IS NOT NULL) AS aside, SUM(done_at IS NOT NULL) AS done')->toBase()->sole();
+        $marks = $queue->queue($assignment->id, $person->id, $filter)->with(['script.result', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])->withCount(['comments' => fn ($query) => $query->whereNull('gone_at')])
+            ->orderByRaw(DeskQueue::order($filter['order'] ?? 'need'))->paginate(self::PAGE)->appends($filter);
+        $students = $all->clone()->join('scripts', 'scripts.id', '=', 'marks.script_id')->select('scripts.student_id');
+        $sections = Membership::query()->where('module_id', $assignment->module_id)->whereIn('user_id', $students)->whereNotNull('section')->pluck('section', 'user_id');
         $coordinates = $person->coordinates($assignment->module_id);
 
         return view('mark.queue', [
-            'assignment' => $assignment, 'marks' => $marks,
-            'progress' => $coordinates ? Mark::query()->whereHas('script', $ofAssignment)->with('marker:id,name')
-                ->selectRaw('marker_id, COUNT(*) AS given, SUM(begun_at IS NOT NULL) AS begun, SUM(done_at IS NOT NULL) AS done')
-                ->groupBy('marker_id')->get()->sortBy(fn (Mark $mark) => $mark->marker->name) : collect(),
-            'coordinates' => $coordinates,
+            'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter, 'sections' => $sections, 'coordinates' => $coordinates,
+            'flagged' => $queue->queue($assignment->id, $person->id, ['show' => 'flagged'])->count(), 'next' => $queue->resume($assignment, $person),
+            'progress' => $coordinates ? $progress->of($assignment) : collect(),
+            'together' => Mark::query()->where('assignment_id', $assignment->id)->where('part', 'together')->exists(),
         ]);
+    }
+
+    /** Writes to markers about what is still open. */
+    public function remind(Request $request, Assignment $assignment, RemindMarkers $remind): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $fields = $request->validate(['to' => ['required', 'array', 'min:1'], 'to.*' => ['string'], 'body' => ['required', 'string', 'max:5000']], ['to.required' => 'Choose who is written to.', 'body.required' => 'Write what they should read.']);
+        $count = $remind($assignment, $fields['to'], $fields['body'], $this->person($request));
+
+        return redirect()->route('mark.index', $assignment)->with('said', $count === 1 ? 'One marker was written to.' : "{$count} markers were written to.");
     }
 }

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Mark;
+
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Mark;
+use App\Models\MarkComment;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Begins a mark from the one its marker made of the same script when all marked together, so that nothing is typed twice.
+ */
+final class TakeUpTogether
+{
+    public function __construct(
+        private readonly ChangeMark $change,
+        private readonly Logbook $logbook,
+    ) {
+    }
+
+    /** The mark to begin from, while the real one is still empty. */
+    public static function source(Mark $mark): ?Mark
+    {
+        if (! $mark->part->counts() || $mark->begun_at !== null) {
+            return null;
+        }
+        /** @var Mark|null $source */
+        $source = Mark::query()->where('script_id', $mark->script_id)->where('marker_id', $mark->marker_id)->where('part', 'together')
+            ->where('rubric_version_id', $mark->rubric_version_id)->where('handin_id', $mark->handin_id)->whereNotNull('begun_at')->first();
+
+        return $source;
+    }
+
+    /**
+     * @throws Refused
+     */
+    public function __invoke(Mark $mark): void
+    {
+        DB::transaction(function () use ($mark): void {
+            $source = self::source($mark) ?? throw new Refused('There is no mark made together to begin from, or this one is begun already. Nothing was changed.');
+            ($this->change)($mark, function (Mark $stored) use ($source): void {
+                $stored->choices = $source->choices;
+                $stored->general_comment = $source->general_comment;
+                foreach ($source->comments()->whereNull('gone_at')->get() as $comment) {
+                    MarkComment::query()->create(['mark_id' => $stored->id, ...$comment->only(['kind', 'criterion', 'body', 'anchor', 'bank_comment_id'])]);
+                }
+            });
+            $this->logbook->write("began a {$mark->part->value} mark from the one made together", $mark->script->code, [], null, $mark->script->assignment);
+        });
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers\Mark;
+
+use App\Actions\Mark\SyncDesk;
+use App\Actions\Mark\TouchMark;
+use App\Http\Controllers\Controller;
+use App\Models\Mark;
+use App\Support\Clock;
+use App\Support\DeskState;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/**
+ * What the page of the desk and the server tell each other while someone marks.
+ */
+final class SyncController extends Controller
+{
+    public function update(Request $request, Mark $mark, SyncDesk $sync, TouchMark $touch, DeskState $state): JsonResponse
+    {
+        $this->authorize('open', $mark);
+        $fields = $request->validate([
+            'changes' => ['present', 'array', 'max:200'], 'changes.*' => ['array'], 'changes.*.key' => ['required', 'string', 'max:120'],
+            'place' => ['nullable', 'array'], 'place.y' => ['nullable', 'numeric', 'min:0', 'max:100000000'], 'place.view' => ['nullable', 'string', 'max:20'], 'place.page' => ['nullable', 'integer', 'min:1', 'max:10000'], 'place.criterion' => ['nullable', 'string', 'max:100'],
+            'active' => ['nullable', 'integer', 'min:0', 'max:86400'],
+        ]);
+        $touch($mark, $fields['place'] ?? null, (int) ($fields['active'] ?? 0));
+        if ($fields['changes'] === []) {
+            return response()->json(['outcomes' => (object) [], 'version' => $mark->refresh()->lock_version]);
+        }
+        // As it was sent: a space at the end of a sentence under way is part of it, and an empty text is no missing one.
+        $sent = json_decode($request->getContent(), true);
+        ['mark' => $saved, 'outcomes' => $outcomes] = $sync($mark, array_values(is_array($sent) && is_array($sent['changes'] ?? null) ? $sent['changes'] : []));
+
+        return response()->json(['outcomes' => $outcomes, 'version' => $saved->lock_version, 'saved' => Clock::time(now()), 'total' => $state->total($saved)]);
+    }
+
+    /** What stands on the server now, for a page that knows an older version; nothing when there is nothing new. */
+    public function news(Request $request, Mark $mark, DeskState $state): JsonResponse|Response
+    {
+        $this->authorize('open', $mark);
+        if ($request->integer('version') === $mark->lock_version) {
+            return response()->noContent();
+        }
+
+        return response()->json([...$state->of($mark), 'total' => $state->total($mark)]);
+    }
+
+    /** For a page whose sign-in has ended: the token to go on with once its person is signed in again. */
+    public function token(Request $request, Mark $mark): JsonResponse
+    {
+        $this->authorize('open', $mark);
+
+        return response()->json(['token' => $request->session()->token(), 'person' => $this->person($request)->public_id]);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\Mark;
+use App\Models\MarkAttachment;
+use App\Models\MarkComment;
+use Illuminate\Database\Eloquent\Collection;
+use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\MarkForm;
+use YoungHarbor\Core\Text\TextAnchor;
+
+/**
+ * A mark as the page of the desk knows it.
+ */
+final class DeskState
+{
+    /**
+     * @return array<string, mixed>
+     */
+    public function of(Mark $mark): array
+    {
+        $criteria = $mark->rubricVersion->toCore()->criteria;
+        $choice = fn (Criterion $criterion): array => $mark->choices[$criterion->id()] ?? [];
+
+        return [
+            'version' => $mark->lock_version, 'done' => $mark->isDone(),
+            'marks' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $choice($criterion)), $criteria)),
+            'words' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => $choice($criterion)['comment'] ?? '', $criteria)),
+            'general' => $mark->general_comment, 'private' => $mark->private_note, 'notes' => $this->notes($mark),
+        ];
+    }
+
+    /**
+     * The comments on the text with where they stand now; an orphan has no place.
+     *
+     * @return array<string, array<string, mixed>> by public id
+     */
+    public function notes(Mark $mark): array
+    {
+        $text = ScriptText::of($mark->handin);
+        $notes = [];
+        foreach (MarkComment::query()->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')->get() as $comment) {
+            $notes[$comment->public_id] = [...$comment->content(), 'place' => $comment->isOnPage() ? null : TextAnchor::fromArray($comment->anchor)->in($text)];
+        }
+
+        return $notes;
+    }
+
+    /** The head of the rubric with the total, as the page shows it. */
+    public function total(Mark $mark): string
+    {
+        $rubric = $mark->rubricVersion->toCore();
+        $score = $mark->score();
+
+        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)])->render();
+    }
+
+    /**
+     * @return Collection<int, MarkAttachment>
+     */
+    public function attachments(Mark $mark): Collection
+    {
+        return MarkAttachment::query()->where('mark_id', $mark->id)->orderBy('id')->get();
+    }
+}

@@ -1,0 +1,59 @@
+/*
+ * The keys of the desk. Each command has a key that its person can change or switch off; none is one that browsers use,
+ * and none acts while someone writes.
+ */
+const isWriting = (element) => element.matches?.('textarea, select, [contenteditable], input:not([type=radio]):not([type=checkbox])');
+
+export class Commands {
+    #acts = {};
+
+    constructor(keys, settings) {
+        this.keys = keys;
+        document.addEventListener('keydown', (event) => {
+            if (event.ctrlKey || event.altKey || event.metaKey || isWriting(event.target) || document.querySelector('dialog[open]')) {
+                return;
+            }
+            const name = Object.keys(this.keys).find((command) => this.keys[command] === event.key);
+            if (name && this.#acts[name]) {
+                event.preventDefault();
+                this.#acts[name]();
+            }
+        });
+        this.#settings(settings);
+    }
+
+    on(acts) {
+        Object.assign(this.#acts, acts);
+    }
+
+    run(name) {
+        this.#acts[name]?.();
+    }
+
+    /** The list of keys is where they are changed. */
+    #settings(url) {
+        const form = document.getElementById('keys-form');
+        form?.addEventListener('input', () => {
+            const used = new Map();
+            for (const field of form.querySelectorAll('input[data-key-of]')) {
+                const clash = field.value !== '' && used.has(field.value);
+                field.setCustomValidity(clash ? `“${field.value}” is the key of “${used.get(field.value)}”.` : '');
+                used.set(field.value, field.dataset.name);
+            }
+        });
+        form?.addEventListener('submit', async (event) => {
+            event.preventDefault();
+            const keys = Object.fromEntries([...form.querySelectorAll('input[data-key-of]')].map((field) => [field.dataset.keyOf, field.value]));
+            const line = form.querySelector('[role=status]');
+            try {
+                const answer = await fetch(url, { method: 'PUT', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content }, body: JSON.stringify({ keys }) });
+                line.textContent = answer.ok ? 'Kept.' : ((await answer.json()).message ?? 'Not kept.');
+                if (answer.ok) {
+                    this.keys = keys;
+                }
+            } catch {
+                line.textContent = 'Not kept: the server cannot be reached. Try again.';
+            }
+        });
+    }
+}

@@ -1,0 +1,50 @@
+<x-page title="Comment bank" at="bank">
+    <x-slot:head><div class="heading"><h1>Comment bank</h1><span class="of">comments worth using again; at the desk a semicolon and a few letters find them</span></div></x-slot:head>
+    <div class="split">
+        <div>
+            @forelse ($sets as $set)
+                <section class="mb-7">
+                    <div class="flex flex-wrap items-baseline gap-x-4 mb-2"><h2>{{ $set->title }} <span class="quiet font-normal">{{ $set->module ? $set->module->fullTitle().', shared by its team' : 'yours alone' }}</span></h2>
+                        <span class="ml-auto flex gap-4 small"><a href="{{ route('bank.export', [$set, 'csv']) }}">CSV</a><a href="{{ route('bank.export', [$set, 'json']) }}">JSON</a></span></div>
+                    <div class="sheet">
+                        @forelse ($set->comments as $comment)
+                            <details class="bank-row">
+                                <summary><b>{{ $comment->label }}</b> <span class="quiet small">{{ $comment->kind->label() }}{{ $comment->criterion !== '' ? ' · '.$comment->criterion : '' }} · {{ $comment->used === 1 ? 'used once' : "used {$comment->used} times" }}</span><span class="block small" dir="auto">{{ Str::limit($comment->text, 160) }}</span></summary>
+                                <form class="px-4 pb-3" method="post" action="{{ route('bank.comments.update', $comment) }}">@csrf @method('put')
+                                    <input type="hidden" name="seen" value="{{ $comment->lock_version }}">
+                                    <div class="grid sm:grid-cols-3 gap-x-4">
+                                        <label class="field"><span class="label">Label</span><input class="input" name="label" value="{{ $comment->label }}" maxlength="80"></label>
+                                        <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (App\Enums\CommentKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($comment->kind === $kind)>{{ $kind->label() }}</option>@endforeach</select></label>
+                                        <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" value="{{ $comment->criterion }}" maxlength="200"></label>
+                                    </div>
+                                    <label class="field"><span class="label">Comment</span><textarea class="input" name="text" rows="3" dir="auto">{{ $comment->text }}</textarea></label>
+                                    <div class="flex justify-end"><button class="button">Keep the change</button></div>
+                                </form>
+                                <form class="px-4 pb-3 text-right" method="post" action="{{ route('bank.comments.destroy', $comment) }}">@csrf @method('delete')<button class="link small" aria-label="Take “{{ $comment->label }}” out of the bank">take it out of the bank</button></form>
+                            </details>
+                        @empty
+                            <p class="quiet px-4 py-3">Empty. At the desk, “keep in the bank” puts a comment here; or bring in a file.</p>
+                        @endforelse
+                    </div>
+                    <details class="mt-2"><summary class="link small">add to this set</summary>
+                        <form class="panel mt-2" method="post" action="{{ route('bank.comments.store') }}">@csrf<input type="hidden" name="set" value="{{ $set->public_id }}">
+                            <div class="grid sm:grid-cols-3 gap-x-4"><label class="field"><span class="label">Label</span><input class="input" name="label" maxlength="80"></label>
+                                <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (App\Enums\CommentKind::cases() as $kind)<option value="{{ $kind->value }}">{{ $kind->label() }}</option>@endforeach</select></label>
+                                <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" maxlength="200"></label></div>
+                            <label class="field"><span class="label">Comment</span><textarea class="input" name="text" rows="3"></textarea></label>
+                            <div class="flex justify-end"><button class="button">Add it</button></div></form>
+                        <form class="panel mt-2 flex flex-wrap items-end gap-3" method="post" enctype="multipart/form-data" action="{{ route('bank.import', $set) }}">@csrf
+                            <label class="grow"><span class="label">A CSV or JSON file <span class="hint">columns Label, Comment, Kind, Criterion</span></span><input class="input" type="file" name="file"></label><button class="button">Bring it in</button></form>
+                    </details>
+                </section>
+            @empty
+                <x-empty title="No set yet">A set holds comments that you, or the team of a module, use again. Make one here; or write a comment at the desk and keep it.</x-empty>
+            @endforelse
+        </div>
+        <aside><form class="panel" method="post" action="{{ route('bank.make') }}">@csrf
+            <h2 class="mb-2">A new set</h2>
+            <x-field name="title" label="Name" maxlength="120" />
+            <x-choice name="module" label="For" :options="['' => 'yourself'] + $modules->mapWithKeys(fn ($module) => [$module->public_id => 'the team of '.$module->fullTitle()])->all()" />
+            <div class="flex justify-end"><button class="button primary">Make it</button></div></form></aside>
+    </div>
+</x-page>
