@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Enums\CommentKind;
 use App\Enums\Part;
 use App\Models\Mark;
+use App\Models\MarkAttachment;
+use App\Models\MarkComment;
 use App\Models\Script;
 use App\Models\Settlement;
+use App\Support\ScriptText;
 use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\Working;
@@ -17,6 +21,8 @@ use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionScore;
 use YoungHarbor\Core\Rubric\Level;
 use YoungHarbor\Core\Rubric\LevelCriterion;
+use YoungHarbor\Core\Rubric\Rubric;
+use YoungHarbor\Core\Text\TextAnchor;
 
 /**
  * Writes down what a student is to see: mark, band, working, each criterion with all its levels and the one reached.
@@ -59,9 +65,40 @@ final class ResultDocument
                 'two_marks' => $marked->marks->count() > 1,
                 'group' => $script->group_name === null ? null : $script->names(),
                 'general_comment' => $first->general_comment,
+                'comments' => $this->comments($first, $rubric),
+                'attachments' => $this->attachments($first, $rubric),
                 'criteria' => array_map(fn (Criterion $criterion) => [...$this->criterion($criterion, $first, $score->lines), ...($isMarked ? [] : ['weight' => null, 'points' => null])], $rubric->criteria),
             ],
         ];
+    }
+
+    /**
+     * Comments on the script as they stand, with the words they are about, in the order of those.
+     *
+     * @return list<array{number: int, kind: string, criterion: string|null, quote: string|null, page: int|null, body: string}>
+     */
+    private function comments(Mark $mark, Rubric $rubric): array
+    {
+        $text = ScriptText::of($mark->handin);
+        $place = fn (MarkComment $one): array => $one->isOnPage() ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]] : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0];
+        $said = $mark->comments()->whereNull('gone_at')->orderBy('id')->get()
+            ->filter(fn (MarkComment $one) => trim($one->body) !== '' || $one->kind !== CommentKind::Remark)->sortBy($place)->values();
+
+        return array_values($said->map(fn (MarkComment $one, int $n) => [
+            'number' => $n + 1, 'kind' => $one->kind->label(), 'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
+            'quote' => $one->isOnPage() ? null : (string) $one->anchor['exact'], 'page' => $one->isOnPage() ? (int) $one->anchor['page'] : null, 'body' => $one->body,
+        ])->all());
+    }
+
+    /**
+     * @return list<array{id: string, kind: string, criterion: string|null, name: string, seconds: string|null, written: string}>
+     */
+    private function attachments(Mark $mark, Rubric $rubric): array
+    {
+        return array_values($mark->attachments()->orderBy('id')->get()->map(fn (MarkAttachment $one) => [
+            'id' => $one->public_id, 'kind' => $one->kind, 'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
+            'name' => $one->name, 'seconds' => $one->seconds, 'written' => $one->written,
+        ])->all());
     }
 
     /**

@@ -22,8 +22,13 @@
                 @if ($d['general_comment'] !== '')
                     <hr class="border-rule my-4">
                     <h2 class="mb-1">In general</h2>
-                    <p class="whitespace-pre-line">{{ $d['general_comment'] }}</p>
+                    <div class="said" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($d['general_comment']) !!}</div>
                 @endif
+                @foreach ($d['attachments'] ?? [] as $one)
+                    <div class="mt-3"><p class="small"><b>{{ $one['kind'] === 'file' ? 'attached' : $one['kind'] }}</b>@if ($one['criterion']) · {{ $one['criterion'] }}@endif @if ($one['kind'] === 'file')<a href="{{ route('attachments.show', $one['id']) }}">{{ $one['name'] }}</a>@endif</p>
+                        @if ($one['kind'] === 'voice')<audio class="w-full" controls preload="none" src="{{ route('attachments.show', $one['id']) }}"></audio>@elseif ($one['kind'] === 'video')<video class="w-full" controls preload="none" src="{{ route('attachments.show', $one['id']) }}"></video>@endif
+                        @if ($one['written'] !== '')<p class="small whitespace-pre-line" dir="auto">{{ $one['written'] }}</p>@endif</div>
+                @endforeach
                 @if ($d['two_marks'])<p class="quiet small mt-4">Two markers marked your work without seeing each other’s marks. The levels and comments here are the first marker’s; the mark is the one settled from both.</p>@endif
             </div>
         </aside>
@@ -44,9 +49,19 @@
                     @if (($criterion['steps'] ?? []) !== [])
                         <ul class="sheet px-4 py-2">@foreach ($criterion['steps'] as $step)<li class="flex gap-3 py-1"><span class="grow">{{ $step['title'] }}</span><b class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
                     @endif
-                    @if ($criterion['comment'] !== '')<p class="mt-2 pl-3 border-l-4 border-rule whitespace-pre-line">{{ $criterion['comment'] }}</p>@endif
+                    @if ($criterion['comment'] !== '')<div class="said mt-2 pl-3 border-l-4 border-rule" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
                 </section>
             @endforeach
+            @if (($d['comments'] ?? []) !== [])
+                <section>
+                    <h2 class="mb-2">On your text <span class="quiet font-normal">{{ count($d['comments']) === 1 ? '1 comment' : count($d['comments']).' comments' }}</span></h2>
+                    <ol>@foreach ($d['comments'] as $one)
+                        <li class="sheet px-4 py-2 mb-2"><p class="small"><b>{{ $one['number'] }} {{ $one['kind'] }}</b>@if ($one['criterion']) <span class="quiet">· {{ $one['criterion'] }}</span>@endif @if ($one['page'])<span class="quiet">· page {{ $one['page'] }}</span>@endif</p>
+                            @if ($one['quote'])<p class="quiet font-text" dir="auto">“{{ Str::limit(Str::squish($one['quote']), 240) }}”</p>@endif
+                            <div class="said" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($one['body']) !!}</div></li>
+                    @endforeach</ol>
+                </section>
+            @endif
         </div>
     </div>
 </x-page>

@@ -42,7 +42,7 @@ final class AttachmentController extends Controller
     /** Played in parts as browsers ask for them; files are saved, never shown. */
     public function show(MarkAttachment $attachment): Response
     {
-        $this->authorize('open', $attachment->mark);
+        $this->authorize('view', $attachment);
         if ($attachment->kind === 'file') {
             return Storage::download($attachment->path, $attachment->name, ['Content-Type' => 'application/octet-stream']);
         }
