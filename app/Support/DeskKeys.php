@@ -16,7 +16,7 @@ final class DeskKeys
         'sentence' => 'next sentence', 'sentence-back' => 'sentence before', 'longer' => 'a sentence more', 'shorter' => 'a sentence less',
         'start-later' => 'begin a word later', 'start-earlier' => 'begin a word earlier', 'end-later' => 'end a word later', 'end-earlier' => 'end a word earlier',
         'comment' => 'comment on it', 'next-comment' => 'next comment', 'previous-comment' => 'comment before', 'criterion-comments' => 'comments on this criterion', 'undo' => 'undo a comment’s change',
-        'criterion' => 'next criterion', 'criterion-back' => 'criterion before', 'write-here' => 'write on this criterion', 'general' => 'write in general', 'private' => 'note for staff',
+        'criterion' => 'next criterion', 'criterion-back' => 'criterion before', 'write-here' => 'write on this criterion', 'general' => 'the general comment', 'private' => 'note for staff',
         'bank' => 'comment bank', 'lately' => 'your last ten here', 'rubric' => 'the whole rubric', 'levels' => 'how levels are meant', 'working' => 'the working', 'brief' => 'the brief', 'pages' => 'pages or text',
         'next' => 'next script', 'previous' => 'script before', 'aside' => 'set aside', 'done' => 'done', 'keys' => 'these keys',
     ];

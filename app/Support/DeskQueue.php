@@ -21,8 +21,8 @@ final class DeskQueue
     /** Which of them: by name, the words for it. */
     public const SHOWN = ['' => 'all', 'open' => 'to do', 'begun' => 'begun', 'aside' => 'set aside', 'done' => 'done', 'flagged' => 'past a line for overlap'];
 
-    /** In which order. */
-    public const ORDERS = ['' => 'mixed', 'need' => 'what needs marking first', 'code' => 'by code'];
+    /** In which order a list has them; at the desk one steps in the mixed order unless another is chosen, since it stands still. */
+    public const ORDERS = ['' => 'what needs marking first', 'mixed' => 'mixed', 'code' => 'by code'];
 
     /**
      * What of a page's address chooses among scripts.
@@ -118,7 +118,7 @@ final class DeskQueue
     /** A single value to order and to compare by. */
     public static function order(string $order): string
     {
-        $together = "IF(marks.part = '".Part::Together->value."', '0', '1')";
+        $together = "IF(marks.part = '".Part::Together->value."' AND done_at IS NULL, '0', '1')";
 
         return match ($order) {
             'need' => "CONCAT({$together}, IF(done_at IS NOT NULL, 3, IF(aside_reason IS NOT NULL, 2, IF(begun_at IS NOT NULL, 0, 1))), marks.public_id)",

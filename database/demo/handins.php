@@ -5,11 +5,11 @@ declare(strict_types=1);
 // Who handed in what, and in which format. Rosalind Achterberg handed in nothing.
 return [
     ['who' => 'niamh.odonnell', 'essay' => 'light-dues', 'as' => 'docx'],
-    ['who' => 'olafur.brandsson', 'essay' => 'tide-mill', 'as' => 'md'],
+    ['who' => 'olafur.brandsson', 'essay' => 'tide-mill', 'as' => 'pdf'],
     ['who' => 'mai.pham', 'essay' => 'salt-pans', 'as' => 'docx'],
     ['who' => 'jb.lefevre-aubert', 'essay' => 'ferry', 'as' => 'odt'],
     ['who' => 'zoe.ng', 'essay' => 'oysters', 'as' => 'docx'],
-    ['who' => 'siobhan.darcy-quill', 'essay' => 'herring-hands', 'as' => 'html'],
+    ['who' => 'siobhan.darcy-quill', 'essay' => 'herring-hands', 'as' => 'pdf'],
     ['who' => 'ifeoma.chukwuemeka', 'essay' => 'silt', 'as' => 'docx'],
     ['who' => 'bo.li', 'essay' => 'silting-up', 'as' => 'docx'], // a classmate's essay with small changes
     ['who' => 'anneliese.vanderveen', 'essay' => 'sea-wall', 'as' => 'odt'],

@@ -14,7 +14,9 @@ use App\Actions\Collect\WaiveLateness;
 use App\Actions\Collect\WriteToStudents;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
+use App\Actions\Mark\KeepBankComment;
 use App\Actions\Mark\SaveChoice;
+use App\Actions\Mark\SyncDesk;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\AddStarterSet;
@@ -34,12 +36,18 @@ use App\Actions\Screen\RecordConversation;
 use App\Actions\Screen\SearchWeb;
 use App\Actions\Screen\WorkOutBaseline;
 use App\Actions\ShareOut\ApplyPlan;
+use App\Actions\ShareOut\ChangeConflict;
+use App\Actions\ShareOut\PickTogether;
+use App\Actions\ShareOut\SaveLevelNotes;
 use App\Actions\ShareOut\WorkOutPlan;
+use App\Enums\CommentKind;
 use App\Enums\Found;
 use App\Enums\HandInBy;
 use App\Enums\OverlapSeen;
+use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\BankComment;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\Membership;
@@ -51,6 +59,8 @@ use App\Models\User;
 use App\Models\WritingBaseline;
 use App\Models\WritingReport;
 use App\Support\Cohort;
+use App\Support\Pdf;
+use App\Support\ScriptText;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Seeder;
 use Illuminate\Http\UploadedFile;
@@ -103,6 +113,7 @@ final class DatabaseSeeder extends Seeder
             $this->people();
             $rubrics = $this->rubrics();
             $this->archive();
+            $this->bank();
             $this->practice($rubrics['commentary']);
             $essay = $this->essay($rubrics['essay']);
             $next = $this->open($rubrics['essay']);
@@ -225,7 +236,8 @@ final class DatabaseSeeder extends Seeder
         }
         $this->at(-7, as: $this->coordinator);
         app(WaiveLateness::class)(Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students['leila.haddad']->id)->sole(), 'The library’s network was down from 11:30 to 12:20.', $this->coordinator);
-        $this->shareOut($assignment, $this->tutors, 4417, -5);
+        $this->together($assignment);
+        $this->shareOut($assignment, $this->tutors, 4417, -5, ['aoife.nibhriain@merrow.example' => '0.8']);
         $quality = [0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61, 0.47, 0.75, 0.56, 0.68, 0.59];
         $marks = $this->marks($assignment);
         $turn = [];
@@ -412,14 +424,14 @@ final class DatabaseSeeder extends Seeder
      */
     private function marks(Assignment $assignment): Collection
     {
-        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->get()
+        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->where('part', '!=', Part::Together)->get()
             ->sortBy(fn (Mark $mark) => [$mark->part->value, $mark->script->student_id])->values();
     }
 
     /**
      * @param  float  $quality  0 to 1: where on the rails the pins go
      */
-    private function mark(Mark $mark, float $quality, int $day, int $hour, bool $finish = true): void
+    private function mark(Mark $mark, float $quality, int $day, int $hour, bool $finish = true, bool $comments = true): void
     {
         $this->at($day, $hour, $mark->marker);
         $says = require database_path('demo/comments.php');
@@ -434,11 +446,58 @@ final class DatabaseSeeder extends Seeder
             $choice = RailStop::choice($criterion, $stops[0]->key);
             app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : [...$choice, 'comment' => $comments[($mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % count($comments)]]);
         }
+        if ($comments) {
+            $this->comment($mark, $quality);
+        }
+        Mark::query()->whereKey($mark->id)->update(['seconds' => ($finish ? 540 : 130) + 97 * $mark->script->student_id % 900, 'touched_at' => now()]);
         if ($finish) {
             $general = $says['general'][(int) max(0, min(2, floor(($quality - 0.4) / 0.15)))];
             app(ChangeMark::class)($mark, fn (Mark $stored) => $stored->general_comment = $general[($mark->script->student_id + $mark->marker_id) % count($general)]);
             app(FinishMark::class)($mark);
         }
+    }
+
+    /** Comments on sentences of the text, mostly from the bank. */
+    private function comment(Mark $mark, float $quality): void
+    {
+        $bank = BankComment::query()->orderBy('id')->get();
+        $criteria = collect($mark->rubricVersion->toCore()->criteria)->mapWithKeys(fn (Criterion $criterion) => [$criterion->title() => $criterion->id()]);
+        $text = ScriptText::of($mark->handin);
+        preg_match_all('/[^.!?\n]{40,}[.!?]/u', $text, $sentences);
+        $id = $mark->script->student_id * 7 + ($mark->part->value === 'first' ? 0 : 3);
+        $changes = [];
+        for ($n = 0; $n < min(3 + $id % 3, count($sentences[0])); $n++) {
+            $exact = trim($sentences[0][(int) ($n * count($sentences[0]) / 5)]);
+            $start = mb_strpos($text, $exact);
+            $entry = $bank->where('kind', $quality > 0.6 && $n % 2 === 0 ? CommentKind::Praise : ($n % 3 === 1 ? CommentKind::Question : CommentKind::Fix))->values();
+            $entry = $entry[($id + $n) % count($entry)];
+            $changes[] = ['key' => 'note:'.Str::uuid()->toString(), 'was' => null, 'now' => ['body' => $entry->text, 'kind' => $entry->kind->value, 'criterion' => $criteria[$entry->criterion] ?? null, 'bank' => $entry->public_id,
+                'anchor' => ['exact' => $exact, 'start' => $start, 'end' => $start + mb_strlen($exact)]]];
+        }
+        app(SyncDesk::class)($mark, $changes);
+    }
+
+    /** Before the real marking all four mark the same two scripts, and write down what they agree. */
+    private function together(Assignment $assignment): void
+    {
+        $this->at(-6, 10, $this->coordinator);
+        $codes = $assignment->scripts()->whereNotNull('current_handin_id')->orderBy('student_id')->limit(2)->pluck('code')->all();
+        app(PickTogether::class)($assignment, $codes, new Collection($this->tutors), $this->coordinator);
+        foreach (Mark::query()->where('part', Part::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])->orderBy('id')->get() as $n => $mark) {
+            $this->mark($mark, [0.62, 0.55, 0.71, 0.66][$n % 4] + ($n > 3 ? 0.1 : 0), -6, 11 + $n % 4, true, false);
+        }
+        $this->at(-6, 16, $this->coordinator);
+        $criteria = $assignment->rubricVersion?->toCore()->criteria ?? [];
+        $notes = ["Good needs a claim that someone could deny. A well-told story with a claim only in its last line stays at Fair.\nAn objection that is named and not answered does not lift it.", 'Two documents named are Fair; two documents set against each other are Good. Long quotations count for neither.'];
+        app(SaveLevelNotes::class)($assignment, array_combine([$criteria[0]->id(), $criteria[1]->id()], $notes), [], $this->coordinator);
+    }
+
+    private function bank(): void
+    {
+        $this->at(-49, as: $this->coordinator);
+        $set = app(KeepBankComment::class)->make($this->module, 'Essays on the coast', $this->coordinator);
+        app(KeepBankComment::class)->into($set, array_map(fn (array $one) => ['label' => $one[0], 'text' => $one[1], 'kind' => $one[2], 'criterion' => $one[3]], require database_path('demo/bank.php')), $this->coordinator);
+        app(ChangeConflict::class)->record($this->module, $this->tutors[3], $this->students['zoe.ng'], 'Neighbours; she has read drafts of hers.', $this->coordinator);
     }
 
     private function proposeOne(Assignment $assignment): void
@@ -461,6 +520,12 @@ final class DatabaseSeeder extends Seeder
             return new UploadedFile($ready, "{$essay}.{$format}", null, null, true);
         }
         $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
+        if ($format === 'pdf') {
+            $html = (new Process(['pandoc', '--to=html', $source]))->mustRun()->getOutput();
+            file_put_contents($made, app(Pdf::class)->ofHtml('<html><head><meta charset="utf-8"><style>body { font: 11pt/1.6 "DejaVu Sans"; margin: 12mm 16mm }</style></head><body>'.$html.'</body></html>'));
+
+            return new UploadedFile($made, "{$essay}.pdf", null, null, true);
+        }
         (new Process(['pandoc', '--standalone', '--metadata=title: ', ...($author === '' ? [] : ["--metadata=author:{$author}"]), '-o', $made, $source]))->mustRun();
         $white === '' || $this->whiteLine($made, $white);
 

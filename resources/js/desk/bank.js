@@ -122,6 +122,9 @@ export function startBank({ desk, notes, config }) {
 
     // The comment just written is worth keeping: the open comment's words go into the bank.
     const keep = document.getElementById('keep-dialog');
+    if (!keep) { // a mark that is done takes no new comment
+        return;
+    }
     desk.querySelectorAll('[data-keep-comment]').forEach((button) => button.addEventListener('click', () => {
         const now = notes.current();
         const text = now?.body ?? '';

@@ -400,7 +400,7 @@ function placeHere(places, note) {
 function bind(commands, notes, desk, pages, htmx) {
     const focusedForm = () => document.activeElement?.closest?.('form[data-part]');
     const criteria = [...desk.querySelectorAll('form[data-part]')].filter((form) => !['general', 'private'].includes(form.dataset.part));
-    const focusCriterion = (form) => (form.querySelector('input:checked:not([name=na])') ?? form.querySelector('input:not([name=na]), textarea'))?.focus();
+    const focusCriterion = (form) => (form.querySelector('input:checked:not([name=na])') ?? form.querySelector('input:not([type=hidden]):not([name=na]), textarea'))?.focus();
     const step = (by) => {
         const at = criteria.indexOf(focusedForm());
         focusCriterion(criteria[at === -1 ? (by > 0 ? 0 : criteria.length - 1) : Math.max(0, Math.min(criteria.length - 1, at + by))]);

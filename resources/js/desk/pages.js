@@ -88,9 +88,17 @@ export function startPages({ desk, notes, config }) {
             return sheet;
         }));
         sheets.querySelectorAll('.pdf-page').forEach((sheet) => seen.observe(sheet));
-        pageOf(at)?.scrollIntoView();
+        show(at);
         drawNotes();
         bar.querySelector('[data-zoom]').textContent = `${Math.round(scale * 100)} %`;
+    }
+
+    /** Brings a page below the bars; only the script's pane moves. */
+    function show(number) {
+        const sheet = pageOf(number);
+        if (sheet) {
+            reader.scrollTop += sheet.getBoundingClientRect().top - bar.getBoundingClientRect().bottom - 8;
+        }
     }
 
     function measure(sheet, [width, height]) {
@@ -263,7 +271,8 @@ export function startPages({ desk, notes, config }) {
         if (!pdf) {
             await load();
         }
-        pageOf(page)?.scrollIntoView();
+        bar.style.setProperty('top', `${desk.querySelector('.script-bar').offsetHeight}px`);
+        show(page);
         drawNotes();
     }
 
@@ -298,7 +307,7 @@ export function startPages({ desk, notes, config }) {
         sheets.querySelectorAll('.pdf-page').forEach((sheet) => markFound(Number(sheet.dataset.page)));
         const next = found.find((number) => number > current()) ?? found[0];
         if (next) {
-            pageOf(next).scrollIntoView({ block: 'start' });
+            show(next);
         }
     }
 
@@ -319,7 +328,7 @@ export function startPages({ desk, notes, config }) {
     });
     bar.addEventListener('change', (event) => {
         if (event.target.name === 'page') {
-            pageOf(Math.max(1, Math.min(pdf?.numPages ?? 1, Number(event.target.value) || 1)))?.scrollIntoView();
+            show(Math.max(1, Math.min(pdf?.numPages ?? 1, Number(event.target.value) || 1)));
         } else if (event.target.name === 'file') {
             file = config.files.find((one) => String(one.number) === event.target.value);
             pdf = null;
