@@ -185,7 +185,10 @@ export function startSheet(htmx) {
             }
         }
         document.querySelector('#sheet .scroll').scrollLeft = scroll;
-        next(focus)?.focus();
+        // Whoever has gone on to another field while the sheet came back is left there.
+        if (document.activeElement?.form?.id !== 'sheet' || did?.startsWith('add-')) {
+            next(focus)?.focus();
+        }
         if (focus?.at && document.activeElement?.name === focus.name && !did?.startsWith('add-')) {
             document.activeElement.setSelectionRange?.(...focus.at);
         }

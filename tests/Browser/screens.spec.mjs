@@ -32,7 +32,7 @@ const screens = {
         baseline: async (page) => { await stage('Screen')(page); await page.getByRole('link', { name: 'Writing signals' }).click(); await page.getByRole('link', { name: /Supervised writing/ }).click(); },
         'outside detector': async (page) => { await stage('Plan')(page); await page.locator('#writing summary').click(); await page.getByRole('link', { name: 'What leaves, what comes back' }).click(); },
         archive: async (page) => { await stage('Screen')(page); await page.getByRole('link', { name: 'Archive' }).click(); },
-        'share out': stage('Share out'), mark: stage('Mark'), moderate: stage('Moderate'), release: stage('Release'),
+        'share out': stage('Share out'), 'starting together': (page) => page.getByRole('link', { name: 'Starting together' }).click(), conflicts: (page) => page.getByRole('link', { name: 'Conflicts of interest' }).click(), bank: (page) => page.goto('/bank'), mark: stage('Mark'), moderate: stage('Moderate'), release: stage('Release'),
         'grade book': (page) => page.getByRole('link', { name: 'Grade book' }).first().click(),
         logbook: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Logbook' }).click(); },
         account: (page) => page.goto('/account'),
@@ -40,6 +40,7 @@ const screens = {
     'tomasz.wisniewski': {
         queue: async (page) => { await page.goto('/'); await page.getByRole('link', { name: essay }).first().click(); },
         desk: async (page) => { await page.goto('/'); await page.getByRole('link', { name: 'Go to the desk' }).first().click(); },
+        'marked together': async (page) => { await stage('Mark')(page); await page.getByRole('link', { name: 'marked together' }).click(); },
         settle: async (page) => { await stage('Moderate')(page); await page.locator('table .code').first().click(); },
     },
     'niamh.odonnell': {

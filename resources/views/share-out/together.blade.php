@@ -20,7 +20,7 @@
                     <section class="sheet px-4 py-3 mb-5">
                         <h2 class="mb-2"><span class="code">{{ $code }}</span> <span class="quiet font-normal small">{{ $finished->count() }} of {{ $marks->count() }} done</span></h2>
                         @if ($finished->isEmpty())<p class="quiet">Nobody is done yet.</p>@else
-                            <div class="scroll"><table class="table small">
+                            <div class="scroll" tabindex="0" role="region" aria-label="Marks of {{ $code }} beside each other"><table class="table small">
                                 <thead><tr><th></th><th></th>@foreach ($finished as $mark)<th>{{ $mark->marker->name }} <b>{{ $initials($mark->marker->name) }}</b></th>@endforeach</tr></thead>
                                 <tbody>
                                     <tr><td class="font-bold">Total</td><td></td>@foreach ($finished as $mark)<td class="font-bold">{{ $mark->shownTotal() }}</td>@endforeach</tr>
