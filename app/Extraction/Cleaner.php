@@ -28,6 +28,9 @@ final class Cleaner
             $config = $config->blockElement($element);
         }
 
+        // Pictures that were made anew stand in the page itself; none is loaded from anywhere.
+        $config = $config->allowElement('img', ['src', 'alt'])->allowMediaSchemes(['data'])->allowRelativeMedias(false);
+
         return trim((new HtmlSanitizer($config))->sanitize($html));
     }
 

@@ -16,6 +16,7 @@ final class Reader
         private readonly Child $child,
         private readonly Cleaner $cleaner,
         private readonly HiddenText $hiddenText,
+        private readonly Pictures $pictures,
     ) {
     }
 
@@ -75,12 +76,20 @@ final class Reader
         $memory = (int) config('harbor.extraction.memory_megabytes');
         // A title page in the styles for it is no part of the body: the template puts it before.
         $whole = in_array($kind, [FileKind::Docx, FileKind::Odt, FileKind::Markdown], true) ? ['--standalone', '--template='.resource_path('extraction/document.html')] : [];
-        $result = $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', '--from='.$kind->pandocFormat(), '--to=html', '--wrap=none', '--no-highlight', ...$whole, '--', $path], limitAddressSpace: false);
+        $run = fn (string ...$more): array => $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', '--from='.$kind->pandocFormat(), '--to=html', '--wrap=none', '--no-highlight', ...$whole, ...$more, '--', $path], limitAddressSpace: false);
+        if (in_array($kind, [FileKind::Docx, FileKind::Odt], true) && $this->pictures->areIn($path)) {
+            try {
+                $result = $run('--self-contained');
+            } catch (Refusal) { // the pictures are too much: the words alone may not be
+                $result = null;
+            }
+        }
+        $result = isset($result) && $result['exit'] === 0 ? $result : $run();
         if ($result['exit'] !== 0) {
             throw new Refusal("This {$kind->label()} is damaged and could not be read. Open it in your writing program, save it again and choose the new copy.");
         }
 
-        return $result['out'];
+        return $this->pictures->slim($result['out']);
     }
 
     private function rtf(string $path): string

@@ -42,9 +42,10 @@ final class DeskState
     public function notes(Mark $mark): array
     {
         $text = ScriptText::of($mark->handin);
+        $version = TextAnchor::versionOf($text);
         $notes = [];
         foreach (MarkComment::query()->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')->get() as $comment) {
-            $notes[$comment->public_id] = [...$comment->content(), 'place' => $comment->isOnPage() ? null : TextAnchor::fromArray($comment->anchor)->in($text)];
+            $notes[$comment->public_id] = [...$comment->content(), 'place' => $comment->isOnPage() ? null : TextAnchor::fromArray($comment->anchor)->in($text, $version)];
         }
 
         return $notes;

@@ -88,11 +88,12 @@ final readonly class TextAnchor
     /**
      * Where the quoted words stand in a text now.
      *
+     * @param  string|null  $version  of the text, for whoever asks of many places in it
      * @return array{int, int}|null code points; null for an orphan
      */
-    public function in(string $text): ?array
+    public function in(string $text, ?string $version = null): ?array
     {
-        if ($this->version !== '' && $this->version === self::versionOf($text) && mb_substr($text, $this->start, $this->end - $this->start) === $this->exact) {
+        if ($this->version !== '' && $this->version === ($version ?? self::versionOf($text)) && mb_substr($text, $this->start, $this->end - $this->start) === $this->exact) {
             return [$this->start, $this->end];
         }
         $folded = Folded::of($text);

@@ -38,7 +38,7 @@ return new class extends Migration
             $table->unique(['script_id', 'counts_by']);
             $table->unique(['script_id', 'marker_id', 'part']);
             $table->index(['marker_id', 'done_at']);
-            $table->index(['marker_id', 'assignment_id', 'done_at']);
+            $table->index(['marker_id', 'assignment_id', 'public_id', 'done_at'], 'marks_queue_index');
         });
         Schema::create('proposals', function (Blueprint $table): void {
             $table->id();

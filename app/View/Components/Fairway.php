@@ -11,7 +11,9 @@ use App\Models\User;
 use App\Support\AssignmentCounts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\View\Component;
+use YoungHarbor\Core\Fairway\Counts;
 use YoungHarbor\Core\Fairway\Fairway as CoreFairway;
 use YoungHarbor\Core\Fairway\Mark;
 use YoungHarbor\Core\Stage;
@@ -21,6 +23,8 @@ use YoungHarbor\Core\Stage;
  */
 final class Fairway extends Component
 {
+    private const SLIM_SECONDS = 30;
+
     public readonly ?Role $role;
 
     public function __construct(
@@ -39,7 +43,18 @@ final class Fairway extends Component
         return view('components.fairway', ['marks' => array_map(fn (Mark $mark) => [
             'mark' => $this->role === Role::Coordinator ? $mark : $this->forStaff($mark),
             'link' => $this->link($mark->stage),
-        ], CoreFairway::of($this->counts->of($this->assignment)))]);
+        ], CoreFairway::of($this->numbers()))]);
+    }
+
+    /**
+     * Where people work long on one thing the strip shows shapes and no numbers: there it may be half a minute old, so
+     * that a step from script to script does not count a cohort.
+     */
+    private function numbers(): Counts
+    {
+        return $this->slim
+            ? Cache::remember("fairway:{$this->assignment->id}", self::SLIM_SECONDS, fn (): Counts => $this->counts->of($this->assignment))
+            : $this->counts->of($this->assignment);
     }
 
     /** Markers and the examiner are told what waits for them, not for the coordinator. */

@@ -243,7 +243,7 @@ export async function startDesk(htmx) {
 
     const reader = desk.querySelector('.script');
     const places = new Places(desk.querySelector('article.text'));
-    notes = new Notes({ desk, places, outbox, criteria: config.criteria, locked: config.state.done });
+    notes = new Notes({ desk, places, outbox, criteria: config.criteria, locked: config.state.done || config.earlier });
     for (const [id, values] of Object.entries(config.state.marks)) {
         known.set(`mark:${id}`, values);
         known.set(`words:${id}`, config.state.words[id]);
@@ -251,7 +251,7 @@ export async function startDesk(htmx) {
     known.set('general', config.state.general);
     known.set('private', config.state.private);
     // The page counts its text itself; where that differs from the server's count, words are found by what they say.
-    const mended = Object.fromEntries(Object.entries(config.state.notes).map(([id, note]) => [id, { ...note, place: placeHere(places, note) }]));
+    const mended = config.earlier ? {} : Object.fromEntries(Object.entries(config.state.notes).map(([id, note]) => [id, { ...note, place: placeHere(places, note) }]));
     notes.take(mended);
     startRails(desk, 'form[data-part]');
 

@@ -193,6 +193,10 @@ export class Outbox {
             this.#again('offline');
             return;
         }
+        if (answer.status === 404) {
+            this.#say('closed', 'This script has meanwhile been given to another marker, or taken back. What you wrote last is not saved there; it is kept in this browser.');
+            return;
+        }
         const told = await answer.json();
         if (!answer.ok) {
             this.#say('closed', told.message);

@@ -48,6 +48,9 @@
             </section>
         </div>
         <aside>
+            @foreach ($looks as $look)
+                <p class="notice small">The name behind this script was looked at before release: {{ $look->actor?->name }}, {{ App\Support\Clock::shown($look->when()) }}.@can('viewAllMarks', $assignment) Reason given: “{{ $look->details['reason'] ?? '' }}”@endcan</p>
+            @endforeach
             @if ($settled)
                 <div class="panel"><h2 class="mb-1">How {{ $settled->shownMark() }} came about</h2><x-working :lines="$settled->working" /></div>
             @else

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Collect;
 
+use App\Extraction\Cleaner;
 use App\Extraction\Extracted;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\Process\Process;
 use Tests\Files;
 use Tests\TestCase;
 
@@ -116,5 +118,29 @@ final class ExtractionTest extends TestCase
             self::assertNotSame('', $e->getMessage());
         }
         self::assertLessThan(20_000_000, memory_get_usage() - $before);
+    }
+
+    public function test_pictures_of_a_document_are_shown_made_anew_and_nothing_is_loaded(): void
+    {
+        $folder = sys_get_temp_dir().'/'.uniqid('pictures');
+        mkdir($folder);
+        $image = imagecreatetruecolor(1800, 40);
+        self::assertNotFalse($image);
+        imagejpeg($image, "{$folder}/map.jpg");
+        // What a camera writes into a picture, with a name in it.
+        $jpeg = (string) file_get_contents("{$folder}/map.jpg");
+        file_put_contents("{$folder}/map.jpg", substr($jpeg, 0, 2)."\xFF\xFE\x00\x0EIda Marlowe!".substr($jpeg, 2));
+        file_put_contents("{$folder}/essay.md", "# The pans\n\nSalt and coal.\n\n![Map by Ida Marlowe](map.jpg)\n\n| a | b |\n|---|---|\n| 1 | 2 |\n\nA note.[^1]\n\n[^1]: Reader, page four.\n");
+        (new Process(['pandoc', '-o', 'essay.docx', 'essay.md'], $folder))->mustRun();
+        $read = app(Reader::class)->read("{$folder}/essay.docx", 'essay.docx');
+        self::assertSame(1, preg_match('~<img src="data:image/jpeg;base64,([^"]+)" alt="Picture 1 of the script"~', $read->html, $found));
+        $shown = (string) base64_decode($found[1] ?? '');
+        self::assertSame(1200, (getimagesizefromstring($shown) ?: [0])[0]);
+        self::assertStringNotContainsString('Ida Marlowe', $shown.str_replace('Map by Ida Marlowe', '', strip_tags($read->html)));
+        self::assertStringContainsString('<td>1</td>', $read->html);
+        self::assertStringContainsString('Reader, page four.', $read->text);
+        array_map(unlink(...), glob("{$folder}/*") ?: []);
+        rmdir($folder);
+        self::assertStringNotContainsString('<img', app(Cleaner::class)->clean('<img src="https://elsewhere.example/x.png"><img src="/x.png"><img src="javascript:x">'));
     }
 }

@@ -90,4 +90,16 @@ final class SettleTest extends TestCase
         $this->finish($this->markOf($script, Part::First), 'l3', 'l1');
         self::assertSame(['single', '60.0000'], [$script->refresh()->settlement?->how, $script->settlement?->mark]);
     }
+
+    public function test_a_look_at_a_name_before_release_is_shown_where_the_script_is_moderated(): void
+    {
+        $this->module();
+        $script = $this->script($this->sharedOut($this->assignment()));
+        $this->actingAs($this->coordinator)->post(route('scripts.name', $script), ['reason' => 'The registry asks who this is.'])->assertSessionHasNoErrors();
+        $this->finishBoth($script);
+        $examiner = $this->member(\App\Enums\Role::Examiner);
+        $this->actingAs($examiner)->get(route('moderate.show', $script))->assertOk()->assertSee("looked at before release: {$this->coordinator->name}")->assertSee('The registry asks who this is.');
+        // To its markers the reason might tell whose it is.
+        $this->actingAs($this->tutors[0])->get(route('moderate.show', $script))->assertOk()->assertSee('looked at before release')->assertDontSee('The registry asks who this is.');
+    }
 }

@@ -60,7 +60,7 @@ final class DeskController extends Controller
             'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
             'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
-            'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->handin_id ? $files : []),
+            'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->handin_id ? $files : [], $attempt->id !== $mark->handin_id),
         ]);
     }
 
@@ -189,10 +189,10 @@ final class DeskController extends Controller
      * @param  list<array{number: int, url: string}>  $files
      * @return array<string, mixed>
      */
-    private function config(Mark $mark, User $person, DeskState $state, array $criteria, array $files): array
+    private function config(Mark $mark, User $person, DeskState $state, array $criteria, array $files, bool $earlier): array
     {
         return [
-            'code' => $mark->script->code, 'state' => $state->of($mark), 'place' => $mark->place, 'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
+            'code' => $mark->script->code, 'earlier' => $earlier, 'state' => $state->of($mark), 'place' => $mark->place, 'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
             'criteria' => (object) array_combine(array_map(fn (Criterion $one) => $one->id(), $criteria), array_map(fn (Criterion $one) => $one->title(), $criteria)),
             'sync' => route('mark.sync', $mark), 'news' => route('mark.news', $mark), 'token' => route('mark.token', $mark), 'settings' => route('mark.settings'),
             'attachments' => route('attachments.store', $mark), 'bankUsed' => route('bank.comments.used', 'ENTRY'), 'voiceSeconds' => (int) config('harbor.voice.seconds'), 'files' => $files,

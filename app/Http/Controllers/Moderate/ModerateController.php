@@ -9,6 +9,7 @@ use App\Actions\Moderate\ProposeMark;
 use App\Enums\Part;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
+use App\Models\LogbookLine;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Policies\AssignmentPolicy;
@@ -50,6 +51,7 @@ final class ModerateController extends Controller
             'why' => $both ? $script->assignment->settlement()->obstacle($first->exactTotal(), $second->exactTotal()) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
             'open' => $script->proposals->firstWhere('state', 'open'),
+            'looks' => LogbookLine::query()->where('assignment_id', $script->assignment_id)->where('action', 'looked at the name behind a script')->where('subject', $script->code)->with('actor:id,name')->orderBy('number')->get(),
         ]);
     }
 
