@@ -31,7 +31,7 @@ final class Cleaner
         // Pictures that were made anew stand in the page itself; none is loaded from anywhere.
         $config = $config->allowElement('img', ['src', 'alt'])->allowMediaSchemes(['data'])->allowRelativeMedias(false);
 
-        return trim((new HtmlSanitizer($config))->sanitize($html));
+        return trim((string) preg_replace('~<img(?![^>]*\bsrc="data:image/(?:png|jpeg);base64,)[^>]*>~', '', (new HtmlSanitizer($config))->sanitize($html)));
     }
 
     /**
