@@ -256,9 +256,9 @@ test('pages of a PDF: drawn on, zoomed, turned, searched, and the comment is fou
     await saved(desk);
     const place = () => desk.locator('.page-mark[aria-current]').evaluate((mark) => [parseFloat(mark.style.left), parseFloat(mark.style.top)].map(Math.round));
     const [x, y] = await place();
-    await desk.getByRole('button', { name: 'Larger' }).click();
+    await desk.getByRole('button', { name: 'Larger', exact: true }).click();
     expect(await place()).toEqual([x, y]);
-    await desk.getByRole('button', { name: 'turn' }).click();
+    await desk.getByRole('button', { name: 'turn', exact: true }).click();
     expect(await place()).toEqual([100 - y, x]);
     await desk.locator('[name=search]').fill('the');
     await desk.keyboard.press('Enter');

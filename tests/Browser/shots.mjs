@@ -15,7 +15,6 @@ const stage = (name) => async (page) => {
 };
 const views = {
     today: ['coordinator', async () => {}],
-    module: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT210/ }).click(); }],
     rubrics: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); }],
     rubric: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); await page.getByRole('link', { name: 'Group presentation' }).click(); await page.locator('summary').first().click(); }],
     plan: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Field record: the harbour walk' }).first().click(); }],
@@ -23,16 +22,17 @@ const views = {
     screen: ['coordinator', stage('Screen')],
     writing: ['coordinator', async (page) => { await stage('Screen')(page); await page.getByRole('link', { name: 'Writing signals' }).click(); await page.getByRole('row', { name: /past the alarm needs a talk/ }).locator('.code').click(); }],
     overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); await page.waitForLoadState('networkidle'); await page.keyboard.press('j'); await page.waitForTimeout(600); }],
-    'share-out': ['coordinator', stage('Share out')],
+    'share-out': ['coordinator', async (page) => { await stage('Share out')(page); await page.getByLabel('Even out what is not begun').check(); await page.getByLabel('Share of Lin Hui').fill('0.5'); await page.getByRole('button', { name: /^Work/ }).click(); await page.locator('[data-move]').first().click(); }],
+    together: ['coordinator', async (page) => { await stage('Share out')(page); await page.getByRole('link', { name: 'Starting together' }).click(); }],
     queue: ['tutor', async (page) => { await page.getByRole('link', { name: essay }).first().click(); }],
-    desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); }],
+    desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); await page.locator('[data-desk][data-ready]').waitFor(); await page.locator('.script').focus(); await page.keyboard.press('.'); await page.waitForTimeout(600); }],
     moderate: ['coordinator', stage('Moderate')],
     settle: ['tutor', async (page) => { await stage('Moderate')(page); await page.locator('table .code').first().click(); }],
     release: ['coordinator', stage('Release')],
     result: ['student', async (page) => { await page.getByRole('link', { name: /^Read it/ }).first().click(); }],
     'hand-in': ['student', async (page) => { await page.getByRole('link', { name: 'Essay: After the water' }).click(); }],
     'grade-book': ['coordinator', async (page) => { await page.getByRole('link', { name: 'Grade book' }).click(); }],
-    logbook: ['coordinator', async (page) => { await views.module[1](page); await page.getByRole('link', { name: 'Logbook' }).click(); }],
+    logbook: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Logbook' }).click(); }],
 };
 
 const browser = await chromium.launch(launchOptions);

@@ -143,12 +143,12 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
         await expect(coordinator.locator(`[data-pane=${pane}] [data-same]`)).toHaveText(shared);
     }
 
-    // 4 Share out: look at the plan, apply it.
+    // 4 Share out: work a plan out, look at it, apply it.
     await coordinator.goto(`${assignment}/share-out`);
-    await coordinator.getByRole('button', { name: 'Look at the plan' }).click();
-    await expect(coordinator.getByText('Nothing has been given out yet')).toBeVisible();
+    await coordinator.getByRole('button', { name: 'Work out a plan' }).click();
+    await expect(coordinator.getByText('8 marks change hands')).toBeVisible();
     await coordinator.getByRole('button', { name: 'Give them out' }).click();
-    await expect(coordinator.getByText('4 scripts are shared out.')).toBeVisible();
+    await expect(coordinator.getByText('8 marks are given out.')).toBeVisible();
 
     // 5 and 6 Mark and moderate: each tutor marks all four, twice as first and twice as second marker.
     // Levels are 0, 4, 7, 10; weights 60 and 40. Tutor One gives 7 and 7: 70.0. Tutor Two gives half-way between 4

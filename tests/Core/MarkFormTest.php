@@ -39,6 +39,8 @@ final class MarkFormTest extends TestCase
         self::assertSame($choice, $made);
         Scorer::score(self::rubric(), [$criterion => $made]);
         self::assertSame($words, MarkForm::inWords(self::criterion($criterion), $made));
+        // A page that takes a mark back into its fields sends the same mark.
+        self::assertSame(array_diff_key($made, ['comment' => true]), MarkForm::choice(self::criterion($criterion), MarkForm::form(self::criterion($criterion), $made)));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, array<string, mixed>, string}> */
@@ -54,6 +56,8 @@ final class MarkFormTest extends TestCase
         yield 'nothing was done' => ['c3', ['none' => '1'], ['done' => []], '0 of 3 steps done'];
         yield 'nothing was looked at' => ['c3', ['partly' => ['s1' => '']], [], ''];
         yield 'a number' => ['c4', ['points' => '6,5'], ['points' => '6.5'], ''];
+        yield 'points by hand' => ['c1', ['stop' => 'l5', 'own_points' => '6,25', 'own_reason' => 'Above the level, not half-way.', 'comment' => 'See map.'], ['points' => '6.25', 'reason' => 'Above the level, not half-way.', 'comment' => 'See map.'], 'Fair'];
+        yield 'steps by hand' => ['c3', ['own_points' => '2.5', 'own_reason' => 'One step in part.'], ['points' => '2.5', 'reason' => 'One step in part.'], ''];
         yield 'does not apply' => ['c4', ['na' => '1', 'points' => '3', 'comment' => 'None taken.'], ['not_applicable' => true, 'comment' => 'None taken.'], 'does not apply'];
         yield 'a comment' => ['c5', ['comment' => 'Who dug it?', 'points' => '9'], ['comment' => 'Who dug it?'], ''];
         yield 'only what is optional can be left out' => ['c1', ['na' => '1', 'stop' => 'l5'], ['level' => 'l5'], 'Excellent'];

@@ -15,8 +15,6 @@ import { startVoice } from './voice.js';
 const NEWS = 15_000;
 const BUSY = 60_000;
 
-const time = () => new Date().toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-
 /** What a criterion's fields say, without its comment. */
 function formOf(form) {
     const now = {};
@@ -67,6 +65,7 @@ export async function startDesk(htmx) {
         return { words: () => formFor(about)?.querySelector('textarea'), general: () => document.getElementById('general'), private: () => document.getElementById('private') }[what]?.();
     };
     let version = config.state.version;
+    let savedAt = null; // by the server's clock
     let active = 0;
     let lastMove = 0;
     let placed = '';
@@ -91,6 +90,7 @@ export async function startDesk(htmx) {
         told: (key, outcome, now) => told(key, outcome, now),
         answered: (answer) => {
             version = answer.version;
+            savedAt = answer.saved ?? savedAt;
             if (answer.total) {
                 replaceTotal(answer.total);
             }
@@ -100,11 +100,10 @@ export async function startDesk(htmx) {
             const waiting = count === 1 ? '1 change' : `${count} changes`;
             switch (box.state) {
                 case 'saved':
-                    show(config.state.done ? '' : (box.everSaved ? `Saved ${time()}` : document.getElementById('saved').textContent));
+                    show(config.state.done ? '' : (savedAt ? `Saved ${savedAt}` : document.getElementById('saved').textContent));
                     trouble('');
                     break;
                 case 'saving':
-                    box.everSaved = true;
                     show('Saving …');
                     break;
                 case 'held':
@@ -131,6 +130,7 @@ export async function startDesk(htmx) {
         const open = document.getElementById('working')?.open;
         const focused = document.activeElement?.closest?.('#total') !== null && document.activeElement?.closest?.('#total') !== undefined;
         document.getElementById('total').outerHTML = html;
+        htmx.process(document.getElementById('total'));
         if (open) {
             document.getElementById('working').showModal();
         } else if (focused) {

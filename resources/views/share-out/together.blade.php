@@ -16,31 +16,45 @@
             @else
                 <p class="quiet mb-4">{{ $done }} of {{ $all }} marks are in; those count for nothing. Each mark stands on its criterion’s line with its marker’s initials.</p>
                 @foreach ($shown as $code => $marks)
-                    @php($finished = $marks->filter->isDone()->values())
+                    @php
+                        $finished = $marks->filter->isDone()->values();
+                    @endphp
                     <section class="sheet px-4 py-3 mb-5">
                         <h2 class="mb-2"><span class="code">{{ $code }}</span> <span class="quiet font-normal small">{{ $finished->count() }} of {{ $marks->count() }} done</span></h2>
                         @if ($finished->isEmpty())<p class="quiet">Nobody is done yet.</p>@else
-                            <div class="scroll" tabindex="0" role="region" aria-label="Marks of {{ $code }} beside each other"><table class="table small">
-                                <thead><tr><th></th><th></th>@foreach ($finished as $mark)<th>{{ $mark->marker->name }} <b>{{ $initials($mark->marker->name) }}</b></th>@endforeach</tr></thead>
+                            <div class="scroll" tabindex="0" role="region" aria-label="Marks of {{ $code }} beside each other"><table class="table small table-fixed min-w-[780px]">
+                                <thead><tr><th class="w-56"></th>@foreach ($finished as $mark)<th class="whitespace-normal!">{{ $mark->marker->name }} <b>{{ $initials($mark->marker->name) }}</b></th>@endforeach</tr></thead>
                                 <tbody>
-                                    <tr><td class="font-bold">Total</td><td></td>@foreach ($finished as $mark)<td class="font-bold">{{ $mark->shownTotal() }}</td>@endforeach</tr>
+                                    <tr><td class="font-bold">Total</td>@foreach ($finished as $mark)<td class="font-bold">{{ $mark->shownTotal() }}</td>@endforeach</tr>
                                     @foreach ($rubric?->criteria ?? [] as $criterion)
                                         @continue($criterion instanceof CommentCriterion)
-                                        @php($max = max(0.001, $criterion->max()->toFloat()))
-                                        <tr class="align-top"><td><b>{{ $criterion->title() }}</b><br><span class="quiet">of {{ Figure::plain($criterion->max()) }}</span></td>
-                                            <td class="w-64"><svg width="240" height="34" role="img" aria-label="Where each mark on {{ $criterion->title() }} lies">
-                                                <line x1="12" x2="228" y1="26" y2="26" stroke="var(--shallow)" stroke-width="5" />
-                                                @foreach ($criterion instanceof LevelCriterion ? $criterion->usable() : [] as $level)<line x1="{{ 12 + 216 * $level->points->toFloat() / $max }}" x2="{{ 12 + 216 * $level->points->toFloat() / $max }}" y1="21" y2="31" stroke="var(--quiet)"><title>{{ $level->title }}</title></line>@endforeach
-                                                @foreach ($finished->groupBy(fn ($mark) => ($points = $mark->score()->line($criterion->id())?->points) === null ? '' : Figure::plain($points)) as $points => $alike)
-                                                    @continue((string) $points === '')
-                                                    @php($x = round(12 + 216 * (float) $points / $max, 1))
-                                                    <path d="M{{ $x - 5 }} 28 v-7 l5 -5 l5 5 v7 z" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" /><text x="{{ max(20, min(220, $x)) }}" y="11" font-size="11" text-anchor="middle" fill="var(--ink)">{{ $alike->map(fn ($mark) => $initials($mark->marker->name))->implode(' ') }}</text>
+                                        @php
+                                            $max = max(0.001, $criterion->max()->toFloat());
+                                            $at = fn (float $points): float => round(10 + 190 * $points / $max, 1);
+                                            $by = $finished->groupBy(fn ($mark) => ($points = $mark->score()->line($criterion->id())?->points) === null ? '' : Figure::plain($points))->forget('')->sortKeys(SORT_NUMERIC);
+                                            $last = -99; $row = 1;
+                                        @endphp
+                                        <tr class="align-top!"><td class="align-top!"><b>{{ $criterion->title() }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}</span>
+                                            <svg class="block" width="210" height="48" role="img" aria-label="Where each mark on {{ $criterion->title() }} lies: {{ $by->map(fn ($alike, $points) => $alike->map(fn ($mark) => $mark->marker->name)->implode(', ').' '.$points)->implode('; ') }}">
+                                                <line x1="10" x2="200" y1="41" y2="41" stroke="var(--shallow)" stroke-width="5" />
+                                                @foreach ($criterion instanceof LevelCriterion ? $criterion->usable() : [] as $level)<line x1="{{ $at($level->points->toFloat()) }}" x2="{{ $at($level->points->toFloat()) }}" y1="36" y2="46" stroke="var(--quiet)"><title>{{ $level->title }}</title></line>@endforeach
+                                                @foreach ($by as $points => $alike)
+                                                    @php
+                                                        $x = $at((float) $points);
+                                                        $row = $x - $last < 44 ? 1 - $row : 1;
+                                                        $last = $x;
+                                                    @endphp
+                                                    <path d="M{{ $x - 5 }} 43 v-7 l5 -5 l5 5 v7 z" fill="var(--sheet)" stroke="var(--ink)" stroke-width="1.5" /><text x="{{ max(16, min(194, $x)) }}" y="{{ $row === 1 ? 26 : 13 }}" font-size="11" text-anchor="middle" fill="var(--ink)">{{ $alike->map(fn ($mark) => $initials($mark->marker->name))->implode(' ') }}</text>
                                                 @endforeach
                                             </svg></td>
                                             @foreach ($finished as $mark)
-                                                @php($choice = $mark->choices[$criterion->id()] ?? [])
-                                                @php($line = $mark->score()->line($criterion->id()))
-                                                <td><b>{{ $line?->points === null ? '' : Figure::plain($line->points) }}</b> {{ MarkForm::inWords($criterion, $choice) }}@if (($choice['comment'] ?? '') !== '')<br><span class="quiet">{{ $choice['comment'] }}</span>@endif</td>
+                                                @php
+                                                    $choice = $mark->choices[$criterion->id()] ?? [];
+                                                @endphp
+                                                @php
+                                                    $line = $mark->score()->line($criterion->id());
+                                                @endphp
+                                                <td class="align-top!"><b>{{ $line?->points === null ? '' : Figure::plain($line->points) }}</b> {{ MarkForm::inWords($criterion, $choice) }}@if (($choice['comment'] ?? '') !== '')<span class="quiet block" dir="auto">{{ $choice['comment'] }}</span>@endif</td>
                                             @endforeach
                                         </tr>
                                     @endforeach
@@ -56,7 +70,9 @@
                     <h2 class="mb-1">How the levels are meant</h2>
                     <p class="quiet small mb-3">What you agreed. Every marker of this assignment has it at the desk with one key, and may write here.</p>
                     @foreach ($rubric->criteria as $criterion)
-                        @php($note = $notes->get($criterion->id()))
+                        @php
+                            $note = $notes->get($criterion->id());
+                        @endphp
                         <label class="label" for="n-{{ $criterion->id() }}">{{ $criterion->title() }} @if ($note)<span class="hint">{{ $note->savedBy->name }}, {{ App\Support\Clock::shown($note->updated_at) }}</span>@endif</label>
                         @if (old("note.{$criterion->id()}") !== null && old("note.{$criterion->id()}") !== $note?->text && $note)<p class="quiet small whitespace-pre-line mb-1">{{ $note->text }}</p>@endif
                         <input type="hidden" name="seen[{{ $criterion->id() }}]" value="{{ $note?->text }}">
