@@ -20,9 +20,9 @@ enum Part: string
         return $this !== self::Together;
     }
 
-    /** As the desk names it: "your mark is the first". */
+    /** As the desk names it. */
     public function inWords(): string
     {
-        return $this === self::Together ? 'marked together, counts for nothing' : "your mark is the {$this->value}";
+        return $this === self::Together ? 'together, counts for nothing' : "{$this->value} mark";
     }
 }

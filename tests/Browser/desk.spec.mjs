@@ -260,6 +260,9 @@ test('pages of a PDF: drawn on, zoomed, turned, searched, and the comment is fou
     expect(await place()).toEqual([x, y]);
     await desk.getByRole('button', { name: 'turn', exact: true }).click();
     expect(await place()).toEqual([100 - y, x]);
+    await desk.locator('[data-bar] summary').click();
+    await expect(desk.locator('.page-list')).toContainText('page 1 · 1 comment');
+    await desk.locator('.page-list button').first().click();
     await desk.locator('[name=search]').fill('the');
     await desk.keyboard.press('Enter');
     await expect(desk.locator('[data-found]')).toContainText(/on \d page/);

@@ -405,7 +405,7 @@ function bind(commands, notes, desk, pages, htmx) {
         const at = criteria.indexOf(focusedForm());
         focusCriterion(criteria[at === -1 ? (by > 0 ? 0 : criteria.length - 1) : Math.max(0, Math.min(criteria.length - 1, at + by))]);
     };
-    const press = (selector) => () => desk.querySelector(selector)?.click() ?? document.querySelector(selector)?.click();
+    const press = (selector) => () => document.querySelector(selector)?.click();
     commands.on({
         sentence: () => notes.read(1), 'sentence-back': () => notes.read(-1), 'longer': () => notes.read(1, true), shorter: () => notes.read(-1, true),
         'start-later': () => notes.narrow('start', 1), 'start-earlier': () => notes.narrow('start', -1), 'end-later': () => notes.narrow('end', 1), 'end-earlier': () => notes.narrow('end', -1),

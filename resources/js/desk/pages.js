@@ -173,6 +173,17 @@ export function startPages({ desk, notes, config }) {
         return sheets.children.length;
     }
 
+    /** The list of pages, with how many comments stand on each. */
+    function list() {
+        bar.querySelector('[data-list]').replaceChildren(...sizes.map((size, n) => {
+            const count = notes.onPage(file.number, n + 1).length;
+            const button = element('button', { type: 'button', textContent: `page ${n + 1}${count === 0 ? '' : ` · ${count === 1 ? '1 comment' : `${count} comments`}`}` });
+            button.dataset.go = String(n + 1);
+            n + 1 === current() && button.setAttribute('aria-current', 'true');
+            return element('li', {}, button);
+        }));
+    }
+
     function drawNotes() {
         if (!isOpen() || !pdf) {
             return;
@@ -322,7 +333,14 @@ export function startPages({ desk, notes, config }) {
         scale = STEPS[Math.max(0, Math.min(STEPS.length - 1, nearest + by))];
         lay();
     };
+    bar.querySelector('details').addEventListener('toggle', (event) => { event.target.open && list(); });
     bar.addEventListener('click', (event) => {
+        const go = event.target.closest('[data-go]')?.dataset.go;
+        if (go) {
+            bar.querySelector('details').open = false;
+            show(Number(go));
+            pageOf(go).focus({ preventScroll: true });
+        }
         const act = event.target.closest('[data-act]')?.dataset.act;
         ({ in: () => zoom(1), out: () => zoom(-1), fit: () => { fit = true; lay(); }, turn: () => { turn = (turn + 90) % 360; lay(); } })[act]?.();
     });

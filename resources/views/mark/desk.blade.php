@@ -45,6 +45,7 @@
                     <div class="pages-bar" data-bar>
                         @if (count($files) > 1)<label>file <select class="input" name="file">@foreach ($files as $file)<option value="{{ $file['number'] }}">{{ $file['number'] }}</option>@endforeach</select></label>@endif
                         <label>page <input class="input num" type="number" name="page" min="1" value="1"></label><span class="quiet">of <span data-all></span></span>
+                        <details class="drop"><summary class="link">list</summary><ol class="panel page-list" data-list></ol></details>
                         <span class="whitespace-nowrap"><button class="link" type="button" data-act="out" aria-label="Smaller">−</button> <span data-zoom class="quiet"></span> <button class="link" type="button" data-act="in" aria-label="Larger">+</button></span>
                         <button class="link" type="button" data-act="fit">fit</button><button class="link" type="button" data-act="turn">turn</button>
                         @unless ($locked)<label>draw <select class="input" name="tool"><option value="read">nothing</option><option value="point">a point</option><option value="box">a box</option><option value="line">a line</option><option value="freehand">by hand</option></select></label>@endunless
@@ -55,7 +56,7 @@
                 </div>
             @endif
             <section id="strip" aria-label="The comment" hidden>
-                <div class="flex items-baseline gap-2"><b data-title></b> <span class="quiet small truncate min-w-0" data-quote dir="auto"></span><button class="link small ml-auto" type="button" data-close>close</button></div>
+                <div class="flex items-baseline gap-2"><b class="whitespace-nowrap" data-title></b> <span class="quiet small truncate min-w-0" data-quote dir="auto"></span><button class="link small ml-auto" type="button" data-close>close</button></div>
                 <fieldset @disabled($locked)>
                     <div class="flex flex-wrap items-center gap-x-4 gap-y-1 small my-1">
                         <span role="radiogroup" aria-label="What it is" class="flex gap-3">@foreach (App\Enums\CommentKind::cases() as $kind)<label class="whitespace-nowrap"><input type="radio" name="kind" value="{{ $kind->value }}"> <span class="kind-sample {{ $kind->value }}">{{ $kind->label() }}</span></label>@endforeach</span>
@@ -218,7 +219,7 @@
                     <label class="flex items-center gap-2 py-0.5 small"><input class="input w-11! min-h-0! text-center" data-key-of="{{ $command }}" data-name="{{ $name }}" value="{{ $key($command) }}" maxlength="1" autocomplete="off" autocapitalize="off" spellcheck="false"> {{ $name }}</label>
                 @endforeach
             </div>
-            <div class="flex items-center justify-end gap-3 mt-3"><span class="small" role="status"></span><button class="button" type="button" data-closes>Close</button><button class="button primary">Keep these keys</button></div>
+            <div class="flex items-center justify-end gap-3 mt-3"><span class="small" role="status"></span><button class="button" type="button" data-closes autofocus>Close</button><button class="button primary">Keep these keys</button></div>
         </form>
     </dialog>
     <script type="application/json" id="desk-data">{!! json_encode($config, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
