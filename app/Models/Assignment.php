@@ -45,6 +45,7 @@ use YoungHarbor\Core\Text\Words;
  * @property array<string, mixed> $bands
  * @property string $pass_mark
  * @property bool $second_marking
+ * @property bool $keep_groups scripts of one group go to one first marker
  * @property string $tolerance
  * @property SettleRule $settle_rule
  * @property OverlapSeen $overlap_seen
@@ -100,7 +101,7 @@ final class Assignment extends Model
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime', 'results_out_at' => 'datetime', 'bands' => 'array',
-            'second_marking' => 'boolean', 'writing_detector' => 'boolean', 'writing_detector_since' => 'datetime', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
+            'second_marking' => 'boolean', 'keep_groups' => 'boolean', 'writing_detector' => 'boolean', 'writing_detector_since' => 'datetime', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
             'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }

@@ -15,7 +15,7 @@ use App\Models\Membership;
 use App\Models\Script;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
-use YoungHarbor\Core\Allocation\Given;
+use YoungHarbor\Core\Allocation\Given as Placed;
 use YoungHarbor\Core\Allocation\Load;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
@@ -101,12 +101,13 @@ final class Planning
     /**
      * What is with whom now.
      *
-     * @return Collection<int, Mark>
+     * @return list<Given>
      */
-    public function marks(Assignment $assignment): Collection
+    public function marks(Assignment $assignment): array
     {
-        return Mark::counting()->whereIn('script_id', Script::query()->where('assignment_id', $assignment->id)->select('id'))
-            ->with(['marker:id,public_id,name', 'script:id,code'])->get();
+        return array_values(Mark::counting()->where('marks.assignment_id', $assignment->id)->join('scripts', 'scripts.id', '=', 'marks.script_id')->join('users', 'users.id', '=', 'marks.marker_id')
+            ->toBase()->get(['scripts.code', 'marks.part', 'users.public_id', 'users.name', 'marks.begun_at', 'marks.done_at'])
+            ->map(fn (object $row) => new Given((string) $row->code, (string) $row->part, (string) $row->public_id, (string) $row->name, $row->begun_at !== null, $row->done_at !== null))->all());
     }
 
     /**
@@ -135,10 +136,10 @@ final class Planning
             $loads[$entry['marker']] ??= $none;
             $loads[$entry['marker']][$entry['part']]++;
             $loads[$entry['marker']]['begun'] += $entry['fixed'] ? 1 : 0;
-            $given[] = new Given($entry['script'], $entry['marker'], $entry['part']);
+            $given[] = new Placed($entry['script'], $entry['marker'], $entry['part']);
         }
 
-        $shared = count(array_filter($given, fn (Given $one) => isset($shares[$one->marker])));
+        $shared = count(array_filter($given, fn (Placed $one) => isset($shares[$one->marker])));
         foreach (Load::fairShares($shared, $shares) as $marker => $fair) {
             $loads[$marker]['fair'] = $fair->toFloat();
         }

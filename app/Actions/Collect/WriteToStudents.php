@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Logbook\Logbook;
-use App\Mail\ToStudent;
+use App\Mail\FromCoordinator;
 use App\Models\Assignment;
 use App\Models\Message;
 use App\Models\Script;
@@ -37,7 +37,7 @@ final class WriteToStudents
             foreach (array_chunk($students, 500) as $some) {
                 foreach (Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', $some)->with('student')->get() as $script) {
                     $values = self::values($assignment, $script);
-                    Mail::to($script->student->email)->queue((new ToStudent(Placeholders::fill($subject, $values), Placeholders::fill($body, $values), $by->name, $by->email))->afterCommit());
+                    Mail::to($script->student->email)->queue((new FromCoordinator(Placeholders::fill($subject, $values), Placeholders::fill($body, $values), $by->name, $by->email))->afterCommit());
                 }
             }
             $this->logbook->write('wrote to students', $assignment->title, ['subject' => $subject, 'to' => $message->shown, 'students' => count($students)], null, $assignment, $by);

@@ -6,7 +6,7 @@ namespace App\Actions\Mark;
 
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
-use App\Mail\ToMarker;
+use App\Mail\FromCoordinator;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\User;
@@ -48,7 +48,7 @@ final class RemindMarkers
             throw_if($people->isEmpty(), new Refused('Nobody of these has anything left to mark, so nobody was written to.'));
             foreach ($people as $person) {
                 $count = (int) $open[$person->id];
-                Mail::to($person->email)->queue((new ToMarker("Still to mark: {$assignment->title}", Placeholders::fill($body, [
+                Mail::to($person->email)->queue((new FromCoordinator("Still to mark: {$assignment->title}", Placeholders::fill($body, [
                     'name' => $person->name, 'open' => $count === 1 ? '1 script' : "{$count} scripts", 'assignment' => $assignment->title,
                     'promised' => Clock::day($assignment->promised_on), 'link' => route('mark.index', $assignment),
                 ]), $by->name, $by->email))->afterCommit());

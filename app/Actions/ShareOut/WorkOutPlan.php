@@ -8,11 +8,11 @@ use App\Enums\Part;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
-use App\Models\Mark;
 use App\Models\User;
+use App\Support\Given;
 use App\Support\Planning;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Allocation\Given;
+use YoungHarbor\Core\Allocation\Given as Placed;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 
 /**
@@ -37,34 +37,31 @@ final class WorkOutPlan
             $parts = Planning::parts($stored);
             $now = $this->planning->marks($stored);
             $marking = array_column($markers, 'marker');
-            $stays = fn (Mark $mark): bool => $mark->begun_at !== null || (! $evenOut && in_array($mark->marker->public_id, $marking, true));
-            $kept = $now->filter($stays)->map(fn (Mark $mark) => new Given($mark->script->code, $mark->marker->public_id, $mark->part->value));
-            $plan = MarkerPlan::make($this->planning->works($stored, $this->planning->scripts($stored)), $this->planning->markers($stored, $markers), $seed, count($parts), null, $keepGroups, array_values($kept->all()));
+            $stays = fn (Given $mark): bool => $mark->isBegun || (! $evenOut && in_array($mark->marker, $marking, true));
+            $kept = array_map(fn (Given $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays));
+            $plan = MarkerPlan::make($this->planning->works($stored, $this->planning->scripts($stored)), $this->planning->markers($stored, $markers), $seed, count($parts), null, $keepGroups, array_values($kept));
             $this->remember($stored, $markers, $keepGroups);
             AllocationPlan::query()->where('assignment_id', $stored->id)->where('state', 'draft')->update(['state' => 'dropped']);
 
             return AllocationPlan::query()->create([
                 'assignment_id' => $stored->id, 'seed' => $seed, 'state' => 'draft', 'made_by' => $by->id,
                 'settings' => ['markers' => $markers, 'keep_groups' => $keepGroups, 'even_out' => $evenOut],
-                'entries' => $this->entries($plan, $now->all(), $stays), 'notes' => $plan->notes,
+                'entries' => $this->entries($plan, $now, $stays), 'notes' => $plan->notes,
                 'unplaced' => array_map(fn ($one) => ['script' => $one->script, 'part' => $one->part, 'why' => $one->why], $plan->unplaced),
             ]);
         });
     }
 
     /**
-     * @param  array<int, Mark>  $now
-     * @param  callable(Mark): bool  $stays
+     * @param  list<Given>  $now
+     * @param  callable(Given): bool  $stays
      * @return list<array{script: string, part: string, marker: string|null, from: string|null, fixed: bool}>
      */
     private function entries(MarkerPlan $plan, array $now, callable $stays): array
     {
         $entries = [];
         foreach ($now as $mark) {
-            $entries["{$mark->script->code} {$mark->part->value}"] = [
-                'script' => $mark->script->code, 'part' => $mark->part->value, 'marker' => $stays($mark) ? $mark->marker->public_id : null,
-                'from' => $mark->marker->public_id, 'fixed' => $mark->begun_at !== null,
-            ];
+            $entries["{$mark->code} {$mark->part}"] = ['script' => $mark->code, 'part' => $mark->part, 'marker' => $stays($mark) ? $mark->marker : null, 'from' => $mark->marker, 'fixed' => $mark->isBegun];
         }
         foreach ($plan->given as $one) {
             $entries["{$one->script} {$one->part}"] = ['script' => $one->script, 'part' => $one->part, 'marker' => $one->marker, 'from' => $entries["{$one->script} {$one->part}"]['from'] ?? null, 'fixed' => false];

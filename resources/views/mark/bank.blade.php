@@ -17,7 +17,7 @@
                                         <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (App\Enums\CommentKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($comment->kind === $kind)>{{ $kind->label() }}</option>@endforeach</select></label>
                                         <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" value="{{ $comment->criterion }}" maxlength="200"></label>
                                     </div>
-                                    <label class="field"><span class="label">Comment</span><textarea class="input" name="text" rows="3" dir="auto">{{ $comment->text }}</textarea></label>
+                                    <div class="field"><label class="label" for="b-{{ $comment->public_id }}">Comment</label><textarea class="input" id="b-{{ $comment->public_id }}" name="text" rows="3" dir="auto">{{ $comment->text }}</textarea></div>
                                     <div class="flex justify-end"><button class="button">Keep the change</button></div>
                                 </form>
                                 <form class="px-4 pb-3 text-right" method="post" action="{{ route('bank.comments.destroy', $comment) }}">@csrf @method('delete')<button class="link small" aria-label="Take “{{ $comment->label }}” out of the bank">take it out of the bank</button></form>
@@ -31,7 +31,7 @@
                             <div class="grid sm:grid-cols-3 gap-x-4"><label class="field"><span class="label">Label</span><input class="input" name="label" maxlength="80"></label>
                                 <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (App\Enums\CommentKind::cases() as $kind)<option value="{{ $kind->value }}">{{ $kind->label() }}</option>@endforeach</select></label>
                                 <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" maxlength="200"></label></div>
-                            <label class="field"><span class="label">Comment</span><textarea class="input" name="text" rows="3"></textarea></label>
+                            <div class="field"><label class="label" for="b-{{ $set->public_id }}">Comment</label><textarea class="input" id="b-{{ $set->public_id }}" name="text" rows="3"></textarea></div>
                             <div class="flex justify-end"><button class="button">Add it</button></div></form>
                         <form class="panel mt-2 flex flex-wrap items-end gap-3" method="post" enctype="multipart/form-data" action="{{ route('bank.import', $set) }}">@csrf
                             <label class="grow"><span class="label">A CSV or JSON file <span class="hint">columns Label, Comment, Kind, Criterion</span></span><input class="input" type="file" name="file"></label><button class="button">Bring it in</button></form>

@@ -8,12 +8,15 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Actions\Screen\CompareHandin;
+use App\Actions\ShareOut\WorkOutPlan;
 use App\Jobs\CompareHandin as CompareJob;
 use App\Models\Assignment;
+use App\Models\Conflict;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\OverlapReport;
 use App\Models\Result;
+use App\Models\User;
 use App\Support\AssignmentCounts;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
@@ -118,5 +121,34 @@ final class GroupTest extends TestCase
         $alone = $this->assignment();
         $this->post(route('groups.draw', $alone), ['size' => 3, 'seed' => 1])->assertSessionHasErrors('refused');
         $this->get(route('groups.index', $alone))->assertSee('Each student hands in alone here');
+    }
+
+    public function test_a_conflict_with_one_of_a_group_keeps_the_groups_work_away(): void
+    {
+        $this->grouped('group');
+        Carbon::setTestNow(now()->addDays(2));
+        $conflict = Conflict::query()->create(['module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id, 'student_id' => $this->students[1]->id, 'reason' => 'Sisters.', 'made_by' => $this->coordinator->id]);
+        $this->shareOut($this->assignment, [...$this->tutors, $this->coordinator], 3);
+        $north = $this->script($this->assignment, 0)->marked();
+        self::assertNotContains($this->tutors[0]->id, $north->marks->pluck('marker_id')->all());
+        self::assertCount(2, $north->marks);
+        self::assertTrue($conflict->exists);
+    }
+
+    public function test_scripts_of_a_group_stay_with_one_first_marker_when_that_is_wanted(): void
+    {
+        $this->grouped('group one by one');
+        Carbon::setTestNow(now()->addDays(2));
+        $markers = array_map(fn (User $tutor) => ['marker' => $tutor->public_id, 'share' => '1', 'sections' => null], $this->tutors);
+        for ($seed = 1; $seed < 8; $seed++) {
+            $plan = app(WorkOutPlan::class)($this->assignment, $markers, $seed, true, false, $this->coordinator);
+            $first = collect($plan->entries)->where('part', 'first')->pluck('marker', 'script');
+            foreach ([[0, 1], [2, 3]] as [$one, $other]) {
+                self::assertSame($first[$this->script($this->assignment, $one)->code], $first[$this->script($this->assignment, $other)->code]);
+            }
+            self::assertStringStartsWith('Groups stay together with their first marker: loads lie from', $plan->notes[0]);
+        }
+        self::assertTrue($this->assignment->refresh()->keep_groups);
+        $this->actingAs($this->coordinator)->get(route('share-out.index', $this->assignment))->assertOk()->assertSee('North')->assertSee('Groups stay together with their first marker');
     }
 }

@@ -6,7 +6,7 @@ namespace Tests\Feature\Mark;
 
 use App\Actions\Mark\SaveChoice;
 use App\Enums\Part;
-use App\Mail\ToMarker;
+use App\Mail\FromCoordinator;
 use App\Models\LogbookLine;
 use App\Models\Mark;
 use App\Models\Membership;
@@ -68,8 +68,8 @@ final class ProgressTest extends TestCase
         $to = [$this->tutors[0]->public_id, $this->tutors[1]->public_id, $this->students[0]->public_id];
         $this->actingAs($this->coordinator)->post(route('mark.remind', $assignment), ['to' => $to, 'body' => 'Dear {name}, {open} of {assignment}. {nobody}'])->assertSessionHasErrors('body');
         $this->post(route('mark.remind', $assignment), ['to' => $to, 'body' => 'Dear {name}, {open} left.'])->assertSessionHas('said', 'One marker was written to.');
-        Mail::assertQueued(ToMarker::class, fn (ToMarker $mail) => $mail->hasTo($this->tutors[1]->email) && $mail->text === "Dear {$this->tutors[1]->name}, 2 scripts left.");
-        Mail::assertQueued(ToMarker::class, 1);
+        Mail::assertQueued(FromCoordinator::class, fn (FromCoordinator $mail) => $mail->hasTo($this->tutors[1]->email) && $mail->text === "Dear {$this->tutors[1]->name}, 2 scripts left.");
+        Mail::assertQueued(FromCoordinator::class, 1);
         self::assertSame(1, LogbookLine::query()->where('action', 'reminded markers')->count());
         $this->post(route('mark.remind', $assignment), ['to' => [$this->tutors[0]->public_id], 'body' => 'x'])->assertSessionHasErrors('refused');
     }

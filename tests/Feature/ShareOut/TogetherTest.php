@@ -10,10 +10,15 @@ use App\Enums\Part;
 use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
+use App\Models\MarkComment;
 use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\User;
+use App\Support\DeskQueue;
+use App\Support\Progress;
+use App\Support\ScriptText;
 use Tests\TestCase;
+use YoungHarbor\Core\Text\TextAnchor;
 
 final class TogetherTest extends TestCase
 {
@@ -85,5 +90,36 @@ final class TogetherTest extends TestCase
         $this->actingAs($this->tutors[0])->put(route('together.levels', $this->work), ['note' => ['c1' => 'Written at the same time.', 'c2' => 'Two sources at least.'], 'seen' => ['c1' => '', 'c2' => '']])
             ->assertSessionHasErrors(['note' => 'Someone wrote meanwhile on: Argument. Their words are beside the fields, yours are still in them: bring them together and keep it again.']);
         self::assertSame(["High: an objection is met,\nnot only named.", 'Two sources at least.'], LevelNote::query()->orderBy('criterion')->pluck('text')->all());
+    }
+
+    public function test_a_marker_begins_from_the_mark_they_made_together_and_types_nothing_twice(): void
+    {
+        $own = $this->markOf($this->script, Part::First);
+        $marker = $own->marker;
+        $this->done($marker, 'l3');
+        $together = $this->together($marker);
+        MarkComment::query()->create(['mark_id' => $together->id, 'kind' => 'praise', 'criterion' => 'c1', 'body' => 'Here it turns.', 'anchor' => TextAnchor::at(ScriptText::of($together->handin), 0, 5)->toArray()]);
+        $this->actingAs($marker)->get(route('mark.desk', $own))->assertOk()->assertSee('Begin from that mark');
+        $this->post(route('mark.together', $own))->assertSessionHas('said');
+        $own->refresh();
+        self::assertSame($together->refresh()->choices, $own->choices);
+        self::assertNull($own->done_at, 'it is begun, not done');
+        self::assertSame(['Here it turns.'], $own->comments()->pluck('body')->all());
+        self::assertSame(1, $together->comments()->count());
+        // Begun once, it is not written over.
+        $this->post(route('mark.together', $own))->assertSessionHasErrors('refused');
+        $this->get(route('mark.desk', $own))->assertDontSee('Begin from that mark');
+        $second = $this->markOf($this->script, Part::Second);
+        $this->actingAs($second->marker)->post(route('mark.together', $second))->assertSessionHasErrors('refused');
+    }
+
+    public function test_what_is_marked_together_comes_first_in_the_queue_and_stays_out_of_progress(): void
+    {
+        $marker = $this->tutors[0];
+        $this->actingAs($marker)->get(route('mark.index', $this->work))->assertOk()->assertSee('together with all');
+        self::assertSame($this->together($marker)->id, app(DeskQueue::class)->resume($this->work, $marker)?->id);
+        $row = app(Progress::class)->of($this->work)->firstWhere('id', $marker->public_id);
+        self::assertSame(3, $row['given'] ?? null, 'three scripts with two marks each over two tutors');
+        $this->get(route('mark.desk', $this->together($marker)))->assertOk()->assertSee('together, counts for nothing');
     }
 }

@@ -14,9 +14,9 @@ use App\Http\Controllers\Controller;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\Conflict;
-use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Script;
+use App\Support\Given;
 use App\Support\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -133,8 +133,11 @@ final class ShareOutController extends Controller
     {
         $names = $this->planning->people($assignment)->mapWithKeys(fn (Membership $member) => [$member->user->public_id => $member->user->name])->all();
         $marks = $this->planning->marks($assignment);
-        $state = $marks->mapWithKeys(fn (Mark $mark) => ["{$mark->script->code} {$mark->part->value}" => $mark->isDone() ? 'done' : ($mark->begun_at !== null ? 'begun' : 'not begun')]);
-        $entries = $draft->entries ?? $marks->map(fn (Mark $mark) => ['script' => $mark->script->code, 'part' => $mark->part->value, 'marker' => $mark->marker->public_id, 'from' => $mark->marker->public_id, 'fixed' => $mark->begun_at !== null])->all();
+        $state = [];
+        foreach ($marks as $mark) {
+            $state["{$mark->code} {$mark->part}"] = $mark->state();
+        }
+        $entries = $draft->entries ?? array_map(fn (Given $mark) => ['script' => $mark->code, 'part' => $mark->part, 'marker' => $mark->marker, 'from' => $mark->marker, 'fixed' => $mark->isBegun], $marks);
         $rows = [];
         foreach ($entries as $entry) {
             $rows[$entry['script']][$entry['part']] = [...$entry, 'state' => $state["{$entry['script']} {$entry['part']}"] ?? ''];
@@ -148,7 +151,7 @@ final class ShareOutController extends Controller
         $page = max(1, min($request->integer('page', 1), (int) ceil(max(1, $shown->count()) / self::PAGE)));
         $works = collect($this->planning->works($assignment, $this->planning->scripts($assignment)))->keyBy('id');
         foreach ($marks as $mark) { // people who have left the module still have names
-            $names[$mark->marker->public_id] ??= $mark->marker->name;
+            $names[$mark->marker] ??= $mark->name;
         }
 
         return [

@@ -11,9 +11,9 @@ use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
 /**
- * What a coordinator wrote to a marker. Answers go to the coordinator.
+ * What a coordinator wrote to students or markers, each with a mail of their own. Answers go to the coordinator.
  */
-final class ToMarker extends Mailable
+final class FromCoordinator extends Mailable
 {
     use Queueable;
 
@@ -32,6 +32,6 @@ final class ToMarker extends Mailable
 
     public function content(): Content
     {
-        return new Content(text: 'mail.to-student');
+        return new Content(text: 'mail.from-coordinator');
     }
 }
