@@ -1,5 +1,5 @@
 @props(['title'])
-<div class="panel max-w-2xl">
+<div class="panel empty max-w-2xl">
     <h2>{{ $title }}</h2>
     <div class="quiet mt-1">{{ $slot }}</div>
 </div>
