@@ -522,7 +522,7 @@ final class DatabaseSeeder extends Seeder
         $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
         if ($format === 'pdf') {
             $html = (new Process(['pandoc', '--to=html', $source]))->mustRun()->getOutput();
-            file_put_contents($made, app(Pdf::class)->ofHtml('<html><head><meta charset="utf-8"><style>body { font: 11pt/1.6 "DejaVu Sans"; margin: 12mm 16mm }</style></head><body>'.$html.'</body></html>'));
+            file_put_contents($made, app(Pdf::class)->ofHtml('<html><head><meta charset="utf-8"><style>body { font: 11pt/1.35 "DejaVu Sans"; margin: 12mm 16mm } h1, p { margin: 0 0 26pt }</style></head><body>'.$html.'</body></html>'));
 
             return new UploadedFile($made, "{$essay}.pdf", null, null, true);
         }

@@ -26,8 +26,8 @@ export function startPlan(htmx) {
         }
         const common = JSON.parse(plan().dataset.common);
         const now = Number(lane.dataset[part]);
-        const together = other ? `; with the other marker ${common[to]?.[other] ?? 0} → ${(common[to]?.[other] ?? 0) + 1}` : '';
-        return `${now} → ${now + 1} ${part}${together}`;
+        const together = other ? `; with the other ${common[to]?.[other] ?? 0} → ${(common[to]?.[other] ?? 0) + 1}` : '';
+        return `${now} → ${now + 1}${together}`;
     };
 
     const pickUp = (mover) => {

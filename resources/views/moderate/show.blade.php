@@ -46,6 +46,19 @@
                     @foreach ($sides as $mark)<div class="sheet px-4 py-3 whitespace-pre-line">{{ $mark->isDone() && $mark->general_comment !== '' ? $mark->general_comment : '–' }}</div>@endforeach
                 </div>
             </section>
+            @if (collect($sides)->contains(fn ($mark) => $mark->isDone() && $mark->comments->isNotEmpty()))
+                <section class="mt-5">
+                    <h3 class="mb-1">On the script</h3>
+                    <div class="sides">
+                        @foreach ($sides as $mark)
+                            <ol class="sheet px-4 py-2">@forelse ($mark->isDone() ? $mark->comments : [] as $comment)
+                                <li class="py-1.5 small"><b>{{ $comment->kind->label() }}</b>@if ($comment->criterion) <span class="quiet">· {{ $rubric?->criterion($comment->criterion)?->title() }}</span>@endif
+                                    <span class="quiet block font-text" dir="auto">{{ $comment->isOnPage() ? "page {$comment->anchor['page']}" : '“'.Str::limit(Str::squish($comment->anchor['exact']), 110).'”' }}</span><span class="whitespace-pre-line" dir="auto">{{ $comment->body }}</span></li>
+                            @empty<li class="quiet">none</li>@endforelse</ol>
+                        @endforeach
+                    </div>
+                </section>
+            @endif
         </div>
         <aside>
             @foreach ($looks as $look)

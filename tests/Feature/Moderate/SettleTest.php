@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Moderate;
 
 use App\Enums\Part;
+use App\Models\MarkComment;
 use App\Models\Proposal;
 use App\Models\Script;
 use App\Models\Settlement;
@@ -101,5 +102,23 @@ final class SettleTest extends TestCase
         $this->actingAs($examiner)->get(route('moderate.show', $script))->assertOk()->assertSee("looked at before release: {$this->coordinator->name}")->assertSee('The registry asks who this is.');
         // To its markers the reason might tell whose it is.
         $this->actingAs($this->tutors[0])->get(route('moderate.show', $script))->assertOk()->assertSee('looked at before release')->assertDontSee('The registry asks who this is.');
+    }
+
+    public function test_comments_on_the_script_stand_beside_each_other_once_both_are_done(): void
+    {
+        $this->module();
+        $script = $this->script($this->sharedOut($this->assignment()));
+        foreach (Part::cases() as $part) {
+            if ($part->counts()) {
+                $mark = $this->markOf($script, $part);
+                MarkComment::query()->create(['mark_id' => $mark->id, 'kind' => 'question', 'criterion' => 'c2', 'body' => "Asked by the {$part->value}.", 'anchor' => ['exact' => 'Essay', 'prefix' => '', 'suffix' => '', 'start' => 0, 'end' => 5, 'version' => '']]);
+            }
+        }
+        $this->finish($this->markOf($script, Part::First), 'l3', 'l3');
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $script))->assertOk()->assertSee('Asked by the first.')->assertDontSee('Asked by the second.');
+        $second = $this->markOf($script, Part::Second);
+        $this->actingAs($second->marker)->get(route('moderate.show', $script))->assertForbidden();
+        $this->finish($second, 'l1', 'l1');
+        $this->get(route('moderate.show', $script))->assertOk()->assertSeeInOrder(['Asked by the first.', 'Asked by the second.']);
     }
 }

@@ -40,7 +40,7 @@ final class ModerateController extends Controller
     public function show(Request $request, Script $script): View
     {
         $this->authorize('viewModeration', $script);
-        $script->load(['marks.marker:id,name', 'marks.rubricVersion', 'settlement', 'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id')]);
+        $script->load(['marks.marker:id,name', 'marks.rubricVersion', 'marks.comments' => fn ($query) => $query->whereNull('gone_at')->orderBy('id'), 'settlement', 'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id')]);
         $first = $script->mark(Part::First);
         $second = $script->mark(Part::Second);
         $both = $first?->isDone() && $second?->isDone();
