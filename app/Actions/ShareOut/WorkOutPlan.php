@@ -14,11 +14,13 @@ use App\Support\Planning;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Allocation\Given as Placed;
 use YoungHarbor\Core\Allocation\MarkerPlan;
+use YoungHarbor\Core\Allocation\Obstacle;
 
 /**
  * Works out who is to mark what, as a draft that nobody but coordinators sees. What is begun stays where it is; what is
- * not begun stays too, unless its marker no longer marks or loads are to be evened out. What the core cannot plan (nobody
- * marks, a share that is none) it refuses as invalid input, and nothing changes.
+ * not begun stays too, unless its marker no longer marks, has a conflict of interest recorded since, or loads are to be
+ * evened out. What the core cannot plan (nobody marks, a share that is none) it refuses as invalid input, and nothing
+ * changes.
  */
 final class WorkOutPlan
 {
@@ -37,9 +39,15 @@ final class WorkOutPlan
             $parts = Planning::parts($stored);
             $now = $this->planning->marks($stored);
             $marking = array_column($markers, 'marker');
-            $stays = fn (Given $mark): bool => $mark->isBegun || (! $evenOut && in_array($mark->marker, $marking, true));
+            $works = $this->planning->works($stored, $this->planning->scripts($stored));
+            $people = $this->planning->markers($stored, $markers);
+            $byCode = array_column($works, null, 'id');
+            $byId = array_column($people, null, 'id');
+            $stays = fn (Given $mark): bool => $mark->isBegun || (! $evenOut && in_array($mark->marker, $marking, true)
+                // Recorded since it was given out: it goes to someone else.
+                && (! isset($byCode[$mark->code]) || $byId[$mark->marker]->obstacle($byCode[$mark->code]) !== Obstacle::Conflict));
             $kept = array_map(fn (Given $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays));
-            $plan = MarkerPlan::make($this->planning->works($stored, $this->planning->scripts($stored)), $this->planning->markers($stored, $markers), $seed, count($parts), null, $keepGroups, array_values($kept));
+            $plan = MarkerPlan::make($works, $people, $seed, count($parts), null, $keepGroups, array_values($kept));
             $this->remember($stored, $markers, $keepGroups);
             AllocationPlan::query()->where('assignment_id', $stored->id)->where('state', 'draft')->update(['state' => 'dropped']);
 

@@ -152,6 +152,22 @@ final class ShareOutTest extends TestCase
         $this->actingAs($ill)->get(route('mark.desk', $theirs[2]))->assertNotFound();
     }
 
+    public function test_a_conflict_recorded_later_moves_what_is_not_begun(): void
+    {
+        $this->module(3, 6);
+        $assignment = $this->sharedOut($this->assignment(['second_marking' => false]));
+        [$mark, $other] = [Mark::query()->where('marker_id', $this->tutors[0]->id)->orderBy('id')->firstOrFail(), Mark::query()->where('marker_id', $this->tutors[0]->id)->orderByDesc('id')->firstOrFail()];
+        app(SaveChoice::class)($other, 'c1', ['level' => 'l2']);
+        foreach ([$mark, $other] as $each) {
+            Conflict::query()->create(['module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id, 'student_id' => $each->script->student_id, 'reason' => 'Related.', 'made_by' => $this->coordinator->id]);
+        }
+        $this->actingAs($this->coordinator)->post(route('share-out.plan', $assignment), $this->asked());
+        $entries = collect($this->draft()->entries)->keyBy('script');
+        self::assertNotSame($this->tutors[0]->public_id, $entries[$mark->script->code]['marker']);
+        self::assertSame([$this->tutors[0]->public_id, true], [$entries[$other->script->code]['marker'], $entries[$other->script->code]['fixed']], 'begun work stays until a person decides');
+        self::assertCount(1, $entries->filter(fn (array $entry) => $entry['marker'] !== $entry['from']));
+    }
+
     public function test_evening_out_moves_what_is_not_begun_between_those_who_go_on(): void
     {
         $this->module(2, 6);
