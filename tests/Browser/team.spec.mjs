@@ -136,3 +136,48 @@ test('a coordinator sees the pace, reminds in one step, and reads what marking t
     await tutor.keyboard.press('l');
     await expect(tutor.getByRole('dialog', { name: 'How the levels are meant' })).toContainText('A turn that a reader can see lifts it to Good.');
 });
+
+test('browser and server count the same text in every kind of file, so that a place is the same place in both', async ({ browser }) => {
+    const page = await signedIn(browser, 'tomasz.wisniewski');
+    await queue(page);
+    const addresses = await page.locator('table .code').evaluateAll((all) => [...new Set(all.map((one) => one.href.split('?')[0]))]);
+    expect(addresses.length).toBeGreaterThan(8);
+    for (const address of addresses) {
+        await page.goto(address);
+        await ready(page);
+        const { same, places } = await page.evaluate(async () => {
+            const text = document.querySelector('article.text').textContent;
+            const file = await (await fetch(document.querySelector('a[href$="comments.jsonld"]').href)).json();
+            const points = [...text];
+            return {
+                same: text === file['dcterms:source'].value,
+                places: file.first.items.filter((one) => Array.isArray(one.target.selector)).every(({ target }) => points.slice(target.selector[1].start, target.selector[1].end).join('') === target.selector[0].exact),
+            };
+        });
+        expect([address, same, places]).toEqual([address, true, true]);
+        const numbers = await page.locator('.margin-mark').count();
+        expect(numbers).toBe(await page.locator('#note-list > li').filter({ hasNotText: /page \d/ }).count());
+    }
+});
+
+test('a script that was given to someone else meanwhile: the page says so, and the words can be taken along', async ({ browser }) => {
+    const page = await signedIn(browser, 'kwabena.asante-mensah');
+    await anOpenMark(page);
+    await page.route('**/desk/*', (route) => (route.request().method() === 'PATCH' ? route.fulfill({ status: 404, contentType: 'application/json', body: '{"message":"gone"}' }) : route.continue()));
+    await page.getByLabel('In general').fill('Written a moment too late.');
+    const alert = page.getByRole('alert');
+    await expect(alert).toContainText('has meanwhile been given to another marker');
+    await expect(page.locator('#saved')).toHaveText('Not saved; kept in this browser');
+    const download = page.waitForEvent('download');
+    await alert.getByRole('button', { name: 'save it as a file' }).click();
+    const path = await (await download).path();
+    expect(await import('node:fs').then((fs) => fs.readFileSync(path, 'utf8'))).toContain('Written a moment too late.');
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(page.locator('#saved')).toHaveText('Not saved yet, so not done yet');
+    // It was not so: what was kept is saved when the page is opened again.
+    await page.unroute('**/desk/*');
+    page.once('dialog', (dialog) => dialog.accept());
+    await page.reload();
+    await expect(page.getByLabel('In general')).toHaveValue('Written a moment too late.');
+    await expect(page.locator('#saved')).toContainText(/Saved \d\d:\d\d/);
+});
