@@ -8,6 +8,7 @@ use App\Actions\Collect\TakeHandIn;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Extraction\FileKind;
+use App\Models\Conflict;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
@@ -74,6 +75,38 @@ final class AnonymityTest extends TestCase
         foreach ($answers as $answer) {
             self::assertStringNotContainsStringIgnoringCase($this->students[0]->name, $this->whole($answer));
             self::assertStringNotContainsString($this->students[0]->email, $this->whole($answer));
+        }
+    }
+
+    public function test_nothing_that_the_desk_asks_for_while_marking_tells_who_was_late_allowed_more_time_or_in_conflict(): void
+    {
+        $this->module(2, 2);
+        $assignment = $this->assignment(['declaration' => [['id' => 'own', 'kind' => 'words', 'label' => 'Who helped', 'required' => true]]]);
+        foreach ($this->students as $n => $student) {
+            // The second comes in late.
+            $n === 1 && Carbon::setTestNow(now()->addDay()->addHours(3));
+            app(TakeHandIn::class)($assignment, $student, "Essay {$n}. ".$this->prose(50, $n), [['label' => 'Who helped', 'answer' => "Signed: {$student->name}, {$student->email}"]]);
+        }
+        Carbon::setTestNow(now()->addDays(2));
+        Conflict::query()->create(['module_id' => $this->module->id, 'marker_id' => $this->tutors[1]->id, 'student_id' => $this->students[1]->id, 'reason' => 'Their landlord.', 'made_by' => $this->coordinator->id]);
+        $this->shareOut($assignment, [...$this->tutors, $this->coordinator]);
+        $script = $this->script($assignment, 1);
+        self::assertTrue($script->late);
+        foreach ($script->marks as $mark) {
+            $this->actingAs($mark->marker);
+            $answers = [
+                $this->get(route('mark.index', $assignment)), $this->get(route('mark.desk', $mark)), $this->getJson(route('mark.news', [$mark, 'version' => 0])), $this->getJson(route('mark.token', $mark)),
+                $this->patchJson(route('mark.sync', $mark), ['changes' => [['key' => 'mark:c1', 'was' => [], 'now' => ['stop' => 'l2']], ['key' => 'nonsense', 'now' => 1]]]),
+                $this->get(route('mark.lately', [$mark, 'c1'])), $this->get(route('mark.rubric', $mark)), $this->get(route('mark.annotations', $mark)), $this->get(route('together.index', $assignment)), $this->get(route('bank.index')),
+                $this->get(route('mark.desk', [$mark, 'attempt' => 1])), $this->get(route('mark.index', [$assignment, 'order' => 'code', 'show' => 'open'])),
+            ];
+            foreach ($answers as $answer) {
+                $answer->assertOk();
+                foreach ([$this->students[1]->name, $this->students[1]->email, (string) $this->students[1]->public_id, 'landlord', 'handed in late', 'extension'] as $sign) {
+                    // A coordinator who marks has the module's pages in the navigation, and no sign of whose script it is.
+                    self::assertStringNotContainsStringIgnoringCase($sign, $this->whole($answer));
+                }
+            }
         }
     }
 
