@@ -378,11 +378,17 @@ export class Notes {
             if (!note) {
                 return;
             }
+            const looks = `${note.kind} ${note.criterion}`;
             note.body = this.body.value;
             note.kind = this.strip.querySelector('[name=kind]:checked')?.value ?? 'remark';
             note.criterion = this.strip.querySelector('[name=criterion]').value || null;
             this.#put(this.#open);
-            this.draw();
+            const line = this.list.querySelector(`[data-note="${this.#open}"] .words`);
+            if (line && looks === `${note.kind} ${note.criterion}`) {
+                line.textContent = note.body; // only its words changed: nothing moves
+            } else {
+                this.draw();
+            }
         };
         this.strip.addEventListener('input', edited);
         this.strip.addEventListener('keydown', (event) => {
@@ -463,11 +469,12 @@ export class Notes {
         const top = this.margin.getBoundingClientRect().top;
         let free = -Infinity;
         const kept = document.activeElement?.closest?.('#margin [data-note]')?.dataset.note;
+        const numbers = this.numbers();
         const marks = this.ordered().filter(([, note]) => note.place).map(([id, note], n) => {
             const box = this.places.range(...note.place)?.getClientRects()[0];
             const at = Math.max(free, (box?.top ?? 0) - top);
             free = at + 23; // the next number stands below, never on top
-            const button = element('button', { type: 'button', className: `margin-mark ${note.kind}`, textContent: String(this.numbers().get(id)) });
+            const button = element('button', { type: 'button', className: `margin-mark ${note.kind}`, textContent: String(numbers.get(id)) });
             button.dataset.note = id;
             button.setAttribute('aria-label', `Comment ${n + 1}, ${LABELS[note.kind]}, on “${note.anchor.exact.slice(0, 60)}”`);
             if (id === this.#open) {
