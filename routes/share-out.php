@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/share-out', [ShareOutController::class, 'index'])->name('share-out.index');
     Route::post('/assignments/{assignment}/share-out', [ShareOutController::class, 'plan'])->name('share-out.plan');
+    Route::post('/assignments/{assignment}/hand-over', [ShareOutController::class, 'handOver'])->name('share-out.hand-over');
     Route::post('/plans/{plan}/move', [ShareOutController::class, 'move'])->name('share-out.move');
     Route::post('/plans/{plan}/apply', [ShareOutController::class, 'apply'])->name('share-out.apply');
     Route::delete('/plans/{plan}', [ShareOutController::class, 'drop'])->name('share-out.drop');

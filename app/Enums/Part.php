@@ -15,9 +15,15 @@ enum Part: string
     /** Of a script that every marker marks before the real marking begins; it counts for nothing. */
     case Together = 'together';
 
+    /** Begun by someone who could not finish it, and kept as it was when another took the script over. */
+    case HandedOver = 'handed over';
+
+    /** Those that make up a script's mark. */
+    public const COUNTING = ['first', 'second'];
+
     public function counts(): bool
     {
-        return $this !== self::Together;
+        return in_array($this->value, self::COUNTING, true);
     }
 
     /** As the desk names it. */

@@ -97,13 +97,13 @@ final class Mark extends Model
     }
 
     /**
-     * First and second marks, without those made together.
+     * First and second marks, without those made together or handed over.
      *
      * @return Builder<self>
      */
     public static function counting(): Builder
     {
-        return self::query()->where('marks.part', '!=', Part::Together->value);
+        return self::query()->whereIn('marks.part', Part::COUNTING);
     }
 
     /**

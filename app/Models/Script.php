@@ -100,7 +100,7 @@ final class Script extends Model
     public function marks(): HasMany
     {
         $marks = $this->hasMany(Mark::class);
-        $marks->where('part', '!=', Part::Together->value);
+        $marks->whereIn('part', Part::COUNTING);
 
         return $marks;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
@@ -15,6 +16,10 @@ final class MarkPolicy
     {
         if ($user->roleIn($mark->script->assignment->module_id) === null) {
             return Response::deny('You are no longer in this module. What you marked is kept.');
+        }
+
+        if ($mark->part === Part::HandedOver) {
+            return Response::deny('This script has been handed over to another marker. What you had marked is kept as it was.');
         }
 
         return $mark->marker_id === $user->id

@@ -101,7 +101,7 @@ final class DeskQueue
      */
     public function queue(int $assignmentId, int $markerId, array $filter): Builder
     {
-        return Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)
+        return Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)->where('marks.part', '!=', Part::HandedOver->value)
             ->when(($filter['show'] ?? '') !== '', fn (Builder $query) => match ($filter['show'] ?? '') {
                 'open' => $query->whereNull('done_at'),
                 'begun' => $query->whereNull('done_at')->whereNotNull('begun_at'),

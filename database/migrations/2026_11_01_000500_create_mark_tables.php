@@ -15,7 +15,7 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->foreignId('assignment_id')->constrained()->restrictOnDelete()->comment('the script\'s, so that a queue is one index');
-            $table->enum('part', ['first', 'second', 'together'])->comment('together: of a script that all mark before the real marking; counts for nothing');
+            $table->enum('part', ['first', 'second', 'together', 'handed over'])->comment('together: of a script that all mark before the real marking; handed over: begun by someone who could not finish; neither counts');
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
             $table->foreignId('handin_id')->constrained()->restrictOnDelete();
@@ -32,8 +32,8 @@ return new class extends Migration
             $table->dateTime('done_at')->nullable();
             $table->timestamps();
             // First and second are one mark each, by two people; together, each marker has one of their own.
-            $table->string('counts_as', 8)->nullable()->storedAs("if(part = 'together', null, part)");
-            $table->unsignedBigInteger('counts_by')->nullable()->storedAs("if(part = 'together', null, marker_id)");
+            $table->string('counts_as', 8)->nullable()->storedAs("if(part in ('first', 'second'), part, null)");
+            $table->unsignedBigInteger('counts_by')->nullable()->storedAs("if(part in ('first', 'second'), marker_id, null)");
             $table->unique(['script_id', 'counts_as']);
             $table->unique(['script_id', 'counts_by']);
             $table->unique(['script_id', 'marker_id', 'part']);

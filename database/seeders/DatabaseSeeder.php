@@ -424,7 +424,7 @@ final class DatabaseSeeder extends Seeder
      */
     private function marks(Assignment $assignment): Collection
     {
-        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->where('part', '!=', Part::Together)->get()
+        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->whereIn('part', Part::COUNTING)->get()
             ->sortBy(fn (Mark $mark) => [$mark->part->value, $mark->script->student_id])->values();
     }
 

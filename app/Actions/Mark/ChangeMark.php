@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Mark;
 
+use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Models\Mark;
 use App\Models\Script;
@@ -27,7 +28,7 @@ final class ChangeMark
             // The script's row is the lock for everything that happens to its marks.
             $script = Script::query()->lockForUpdate()->findOrFail($mark->script_id);
             $stored = Mark::query()->lockForUpdate()->findOrFail($mark->id);
-            if ($stored->marker_id !== $mark->marker_id) {
+            if ($stored->marker_id !== $mark->marker_id || $stored->part === Part::HandedOver) {
                 throw new Refused('This script has been given to another marker meanwhile. What you wrote last was not saved.');
             }
             if ($script->result()->exists()) {

@@ -61,6 +61,9 @@
             @endif
         </div>
         <aside>
+            @foreach ($handed as $line)
+                <p class="notice small">{{ ucfirst($line->action) }}, {{ App\Support\Clock::shown($line->when()) }}: from {{ $line->details['from'] ?? '' }} to {{ $line->details['to'] ?? '' }}.@can('viewAllMarks', $assignment) {{ $line->details['reason'] ?? '' }}@endcan</p>
+            @endforeach
             @foreach ($looks as $look)
                 <p class="notice small">The name behind this script was looked at before release: {{ $look->actor?->name }}, {{ App\Support\Clock::shown($look->when()) }}.@can('viewAllMarks', $assignment) Reason given: “{{ $look->details['reason'] ?? '' }}”@endcan</p>
             @endforeach

@@ -25,6 +25,15 @@
                                 <button id="m-{{ $code }}-{{ $part->value }}" @class(['mover', 'changed' => $entry['marker'] !== $entry['from']]) type="button" draggable="true" data-move="{{ $code }}" data-part="{{ $part->value }}" data-has="{{ $entry['marker'] }}" data-other="{{ $other }}" aria-label="Move the {{ $part->value }} mark of {{ $code }}, with {{ $entry['marker'] === null ? 'nobody' : $names[$entry['marker']] ?? '' }}">{{ $entry['marker'] === null ? 'nobody' : $names[$entry['marker']] ?? '' }}</button>
                                 @if ($entry['from'] !== null && $entry['from'] !== $entry['marker'])<span class="quiet small">from {{ $names[$entry['from']] ?? '' }}</span>@endif
                             @else{{ $names[$entry['marker']] ?? '' }} <span class="quiet small">{{ $entry['state'] }}</span>
+                                @if ($entry['state'] === 'begun')
+                                    <details class="drop"><summary class="link small w-max" aria-label="Hand the {{ $part->value }} mark of {{ $code }} over">hand over</summary>
+                                        <form class="panel mt-1 max-w-64" method="post" action="{{ route('share-out.hand-over', $assignment) }}">@csrf
+                                            <input type="hidden" name="script" value="{{ $code }}"><input type="hidden" name="part" value="{{ $part->value }}">
+                                            <p class="small mb-2">For someone who cannot finish it. What is begun is kept and counts for nothing; the other begins anew.</p>
+                                            <label class="field"><span class="label">To</span><select class="input" name="to">@foreach ($people as $member)@continue(in_array($member->user->public_id, [$entry['marker'], $other], true))<option value="{{ $member->user->public_id }}">{{ $member->user->name }}</option>@endforeach</select></label>
+                                            <label class="field"><span class="label">Why</span><input class="input" name="reason" maxlength="300" required minlength="5"></label>
+                                            <div class="flex justify-end"><button class="button">Hand it over</button></div></form></details>
+                                @endif
                             @endif
                         </td>
                     @endforeach

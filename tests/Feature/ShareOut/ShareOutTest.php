@@ -168,6 +168,40 @@ final class ShareOutTest extends TestCase
         self::assertCount(1, $entries->filter(fn (array $entry) => $entry['marker'] !== $entry['from']));
     }
 
+    public function test_begun_work_is_handed_over_deliberately_and_what_was_begun_is_kept(): void
+    {
+        $this->module(3, 4);
+        $assignment = $this->sharedOut($this->assignment());
+        $mark = Mark::query()->where('part', 'first')->orderBy('id')->firstOrFail();
+        $code = $mark->script->code;
+        $second = $this->markOf($mark->script, Part::Second);
+        $third = collect($this->tutors)->first(fn ($tutor) => ! in_array($tutor->id, [$mark->marker_id, $second->marker_id], true));
+        $ask = fn (array $change = []) => $this->post(route('share-out.hand-over', $assignment), ['script' => $code, 'part' => 'first', 'to' => $third->public_id, 'reason' => 'On sick leave until January.', ...$change]);
+        $this->actingAs($this->coordinator);
+        $ask()->assertSessionHasErrors(['refused' => "The first mark of {$code} is not begun: a plan moves it."]);
+        app(SaveChoice::class)($mark, 'c1', ['level' => 'l2', 'comment' => 'Half-way through.']);
+        $ask(['reason' => 'x'])->assertSessionHasErrors('reason');
+        $ask(['to' => $second->marker->public_id])->assertSessionHasErrors('refused');
+        $this->get(route('share-out.index', $assignment))->assertOk()->assertSee('hand over');
+        $ask()->assertSessionHas('said');
+
+        $new = $this->markOf($mark->script, Part::First);
+        self::assertSame([$third->id, [], null], [$new->marker_id, $new->choices, $new->begun_at]);
+        self::assertSame(['handed over', 'Half-way through.'], [$mark->refresh()->part->value, $mark->choices['c1']['comment']]);
+        self::assertSame(2, $mark->script->marks()->count());
+        $line = LogbookLine::query()->where('action', 'handed a begun first mark over')->sole();
+        self::assertSame([$code, 'On sick leave until January.'], [$line->subject, $line->details['reason']]);
+        // To its old marker it is closed, with the reason why nothing more is taken; it is on nobody's list twice.
+        $this->actingAs($mark->marker)->patchJson(route('mark.sync', $mark), ['changes' => [['key' => 'general', 'was' => '', 'now' => 'Late.']]])->assertForbidden()->assertSee('handed over to another marker');
+        $this->get(route('mark.index', $assignment))->assertOk()->assertDontSee($code);
+        $this->actingAs($third)->get(route('mark.desk', $new))->assertOk()->assertDontSee('Half-way through.');
+        $this->finish($new, 'l3', 'l3');
+        $this->finish($second, 'l3', 'l3');
+        self::assertSame('100.0000', $mark->script->settlement()->sole()->mark, 'what was begun counts for nothing');
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $mark->script))->assertOk()->assertSee('Handed a begun first mark over')->assertDontSee('Half-way through.');
+        $ask()->assertSessionHasErrors('refused');
+    }
+
     public function test_evening_out_moves_what_is_not_begun_between_those_who_go_on(): void
     {
         $this->module(2, 6);

@@ -12,6 +12,7 @@ use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SetAside;
 use App\Actions\Mark\SyncDesk;
 use App\Actions\Mark\TakeUpTogether;
+use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\BankComment;
@@ -144,7 +145,7 @@ final class DeskController extends Controller
     {
         $this->authorize('open', $mark);
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
-        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
+        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)->where('part', '!=', Part::HandedOver)->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
             ->whereRaw('JSON_CONTAINS_PATH(choices, "one", ?)', ['$."'.addcslashes($criterion, '"\\').'"'])->with('script:id,code')->orderByRaw('COALESCE(touched_at, updated_at) DESC')->limit(self::LATELY)->get();
 
         return view('mark.lately', ['criterion' => $found, 'lines' => $marks->map(fn (Mark $one) => [

@@ -51,6 +51,7 @@ final class ModerateController extends Controller
             'why' => $both ? $script->assignment->settlement()->obstacle($first->exactTotal(), $second->exactTotal()) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
             'open' => $script->proposals->firstWhere('state', 'open'),
+            'handed' => LogbookLine::query()->where('assignment_id', $script->assignment_id)->where('action', 'like', 'handed a begun % mark over')->where('subject', $script->code)->orderBy('number')->get(),
             'looks' => LogbookLine::query()->where('assignment_id', $script->assignment_id)->where('action', 'looked at the name behind a script')->where('subject', $script->code)->with('actor:id,name')->orderBy('number')->get(),
         ]);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\ShareOut;
 
 use App\Actions\ShareOut\ApplyPlan;
+use App\Actions\ShareOut\HandOver;
 use App\Actions\ShareOut\LookAtName;
 use App\Actions\ShareOut\MoveInPlan;
 use App\Actions\ShareOut\WorkOutPlan;
@@ -112,6 +113,20 @@ final class ShareOutController extends Controller
         $plan->newQuery()->whereKey($plan->id)->where('state', 'draft')->update(['state' => 'dropped']);
 
         return redirect()->route('share-out.index', $plan->assignment)->with('said', 'The plan is dropped. Everything is with whom it was.');
+    }
+
+    /** What someone has begun and cannot finish goes to someone else, who begins anew. */
+    public function handOver(Request $request, Assignment $assignment, HandOver $handOver): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $people = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->keyBy('public_id');
+        $fields = $request->validate(
+            ['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Part::COUNTING)], 'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300']],
+            ['to.*' => 'Choose who takes it over.', 'reason.*' => 'Say in a few words why; it is written in the logbook.'],
+        );
+        $handOver($assignment, $fields['script'], Part::from($fields['part']), $people[$fields['to']], trim($fields['reason']), $this->person($request));
+
+        return redirect()->route('share-out.index', $assignment)->with('said', "{$fields['script']} is with {$people[$fields['to']]->name} now. What was begun is kept, and counts for nothing.");
     }
 
     /** The coordinator asks whose script it is; the look is logged. */

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\ShareOut;
+
+use App\Enums\Part;
+use App\Exceptions\Refused;
+use App\Logbook\Logbook;
+use App\Models\Assignment;
+use App\Models\Mark;
+use App\Models\Script;
+use App\Models\User;
+use App\Support\Planning;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Gives a script that someone has begun and cannot finish to another marker, who begins anew. What was begun is kept as
+ * it was and counts for nothing; no plan does this by itself.
+ */
+final class HandOver
+{
+    public function __construct(
+        private readonly Planning $planning,
+        private readonly Logbook $logbook,
+    ) {
+    }
+
+    /**
+     * @throws Refused
+     */
+    public function __invoke(Assignment $assignment, string $code, Part $part, User $to, string $reason, User $by): void
+    {
+        DB::transaction(function () use ($assignment, $code, $part, $to, $reason, $by): void {
+            $script = Script::query()->where('assignment_id', $assignment->id)->where('code', $code)->lockForUpdate()->first() ?? throw new Refused("There is no script {$code} here. Nothing was changed.");
+            $mark = $script->mark($part);
+            throw_if($mark === null, new Refused("The {$part->value} mark of {$code} is with nobody. Work out a plan to give it out."));
+            throw_if($mark->begun_at === null, new Refused("The {$part->value} mark of {$code} is not begun: a plan moves it."));
+            throw_if($mark->isDone(), new Refused("The {$part->value} mark of {$code} is done. Its marker can open it again while moderation has not begun."));
+            throw_if($script->marks->contains('marker_id', $to->id), new Refused("{$to->name} marks {$code} already, and nobody marks a script twice. Nothing was changed."));
+            $works = $this->planning->works($assignment, $this->planning->scripts($assignment)->where('code', $code)->values());
+            $marker = $this->planning->markers($assignment, [['marker' => $to->public_id, 'share' => '1', 'sections' => null]])[0];
+            throw_if($works === [] || ! $marker->mayHave($works[0]), new Refused("A rule of this module keeps {$code} from {$to->name}. Nothing was changed."));
+            throw_if(Mark::query()->where('script_id', $script->id)->where('marker_id', $mark->marker_id)->where('part', Part::HandedOver)->exists(), new Refused("{$code} has been handed over from the same marker before. Nothing was changed."));
+            $mark->forceFill(['part' => Part::HandedOver, 'lock_version' => $mark->lock_version + 1])->save();
+            Mark::query()->create([
+                'script_id' => $script->id, 'assignment_id' => $assignment->id, 'part' => $part, 'marker_id' => $to->id, 'rubric_version_id' => $assignment->rubric_version_id,
+                'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
+            ]);
+            $this->logbook->write("handed a begun {$part->value} mark over", $code, ['from' => $mark->marker->name, 'to' => $to->name, 'reason' => $reason], null, $assignment, $by);
+        });
+    }
+}
