@@ -158,11 +158,11 @@ export async function startDesk(htmx) {
             box.replaceChildren(Object.assign(document.createElement('p'), { className: 'signal small', textContent: outcome.why }));
             return;
         }
-        clash(box, key, outcome, now);
+        clash(box, key, outcome);
     }
 
     /** Both versions, and the choice between them. */
-    function clash(box, key, outcome, now) {
+    function clash(box, key, outcome) {
         const isMark = key.startsWith('mark:');
         const say = (text) => Object.assign(document.createElement('p'), { className: 'small whitespace-pre-line', textContent: text });
         const button = (text, then) => {
@@ -193,7 +193,6 @@ export async function startDesk(htmx) {
             wrap.lastElementChild.append(button('Keep both', () => set(`${outcome.theirs}\n\n${current()}`)));
         }
         box.replaceChildren(wrap);
-        void now;
     }
 
     /** What stands on the server goes into fields nobody is changing here. */
@@ -300,7 +299,7 @@ export async function startDesk(htmx) {
     const commands = new Commands(config.keys, config.settings);
     startBank({ desk, notes, config, outbox });
     startVoice({ desk, config });
-    bind(commands, notes, desk, pages, htmx);
+    bind(commands, notes, desk, pages);
 
     if (config.place?.view === 'pages') {
         pages.enter(config.place.page);
@@ -397,7 +396,7 @@ function placeHere(places, note) {
 }
 
 /** What keys and buttons do here. */
-function bind(commands, notes, desk, pages, htmx) {
+function bind(commands, notes, desk, pages) {
     const focusedForm = () => document.activeElement?.closest?.('form[data-part]');
     const criteria = [...desk.querySelectorAll('form[data-part]')].filter((form) => !['general', 'private'].includes(form.dataset.part));
     const focusCriterion = (form) => (form.querySelector('input:checked:not([name=na])') ?? form.querySelector('input:not([type=hidden]):not([name=na]), textarea'))?.focus();
@@ -418,5 +417,4 @@ function bind(commands, notes, desk, pages, htmx) {
         working: press('[data-do=working]'), brief: press('[data-do=brief]'), rubric: press('[data-do=rubric]'), levels: press('[data-do=levels]'), bank: press('[data-do=bank]'), pages: () => pages.toggle(), keys: press('[data-do=keys]'),
     });
     desk.querySelectorAll('[data-command]').forEach((button) => button.addEventListener('click', () => commands.run(button.dataset.command)));
-    void htmx;
 }

@@ -66,7 +66,7 @@ export class Notes {
         }
     }
 
-    clash(id, theirs, words) {
+    clash(id, theirs) {
         const note = this.#notes.get(id);
         if (!note) {
             return;
@@ -91,7 +91,6 @@ export class Notes {
             this.#show();
             this.draw();
         };
-        void words;
     }
 
     refused(id, why) {
