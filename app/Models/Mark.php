@@ -124,6 +124,15 @@ final class Mark extends Model
         return $this->hasMany(MarkAttachment::class);
     }
 
+    /** Puts a script on a marker's desk, with the attempt and the rubric that count now. */
+    public static function give(Script $script, Part $part, int $markerId, Assignment $assignment): self
+    {
+        return self::query()->create([
+            'script_id' => $script->id, 'assignment_id' => $assignment->id, 'part' => $part, 'marker_id' => $markerId,
+            'rubric_version_id' => $assignment->rubric_version_id, 'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
+        ]);
+    }
+
     public function score(): Score
     {
         return Scorer::score($this->rubricVersion->toCore(), $this->choices);

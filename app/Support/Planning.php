@@ -98,6 +98,14 @@ final class Planning
         return array_map(fn (array $one) => Marker::of($one['marker'], $one['share'], $one['sections'], array_values($conflicts->get($one['marker'], []))), $settings);
     }
 
+    /** Whether a conflict of interest keeps a script from someone, or it is no script there is to mark. */
+    public function isKeptFrom(Assignment $assignment, string $code, string $marker): bool
+    {
+        $works = $this->works($assignment, $this->scripts($assignment)->where('code', $code)->values());
+
+        return $works === [] || $this->markers($assignment, [['marker' => $marker, 'share' => '1', 'sections' => null]])[0]->obstacle($works[0]) !== null;
+    }
+
     /**
      * What is with whom now.
      *

@@ -83,10 +83,7 @@ final class ApplyPlan
 
                 continue;
             }
-            $to === null || Mark::query()->create([
-                'script_id' => $script->id, 'assignment_id' => $assignment->id, 'part' => $part, 'marker_id' => $to, 'rubric_version_id' => $assignment->rubric_version_id,
-                'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
-            ]);
+            $to === null || Mark::give($script, Part::from($part), $to, $assignment);
         }
 
         return $done;

@@ -38,15 +38,10 @@ final class HandOver
             throw_if($mark->begun_at === null, new Refused("The {$part->value} mark of {$code} is not begun: a plan moves it."));
             throw_if($mark->isDone(), new Refused("The {$part->value} mark of {$code} is done. Its marker can open it again while moderation has not begun."));
             throw_if($script->marks->contains('marker_id', $to->id), new Refused("{$to->name} marks {$code} already, and nobody marks a script twice. Nothing was changed."));
-            $works = $this->planning->works($assignment, $this->planning->scripts($assignment)->where('code', $code)->values());
-            $marker = $this->planning->markers($assignment, [['marker' => $to->public_id, 'share' => '1', 'sections' => null]])[0];
-            throw_if($works === [] || ! $marker->mayHave($works[0]), new Refused("A rule of this module keeps {$code} from {$to->name}. Nothing was changed."));
+            throw_if($this->planning->isKeptFrom($assignment, $code, $to->public_id), new Refused("A rule of this module keeps {$code} from {$to->name}. Nothing was changed."));
             throw_if(Mark::query()->where('script_id', $script->id)->where('marker_id', $mark->marker_id)->where('part', Part::HandedOver)->exists(), new Refused("{$code} has been handed over from the same marker before. Nothing was changed."));
             $mark->forceFill(['part' => Part::HandedOver, 'lock_version' => $mark->lock_version + 1])->save();
-            Mark::query()->create([
-                'script_id' => $script->id, 'assignment_id' => $assignment->id, 'part' => $part, 'marker_id' => $to->id, 'rubric_version_id' => $assignment->rubric_version_id,
-                'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
-            ]);
+            Mark::give($script, $part, $to->id, $assignment);
             $this->logbook->write("handed a begun {$part->value} mark over", $code, ['from' => $mark->marker->name, 'to' => $to->name, 'reason' => $reason], null, $assignment, $by);
         });
     }

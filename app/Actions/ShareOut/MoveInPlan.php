@@ -8,8 +8,6 @@ use App\Exceptions\Refused;
 use App\Models\AllocationPlan;
 use App\Support\Planning;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Allocation\Marker;
-use YoungHarbor\Core\Allocation\Obstacle;
 
 /**
  * Moves one script of a draft plan to another marker by hand. Agreed sections may be overruled so, conflicts never.
@@ -31,14 +29,13 @@ final class MoveInPlan
             $entries = $stored->entries;
             $at = $this->place($entries, $code, $part) ?? throw new Refused("There is no {$part} mark of {$code} in this plan. Check the code; nothing was moved.");
             $name = fn (string $id): string => (string) $this->planning->people($stored->assignment)->first(fn ($member) => $member->user->public_id === $id)?->user->name;
-            $marker = $this->marker($stored, $to);
+            throw_if(! in_array($to, array_column($stored->settings['markers'], 'marker'), true), new Refused('That person does not mark in this plan. Tick them under “Who marks” and work the plan out again.'));
             throw_if($entries[$at]['fixed'], new Refused("The {$part} mark of {$code} is begun, so it stays with {$name((string) $entries[$at]['marker'])}. Only work that is not begun moves."));
             foreach ($entries as $other) {
                 throw_if($other['script'] === $code && $other['part'] !== $part && $other['marker'] === $to, new Refused("{$name($to)} has the {$other['part']} mark of {$code}, and nobody marks a script twice. Nothing was moved."));
             }
-            $works = $this->planning->works($stored->assignment, $this->planning->scripts($stored->assignment)->where('code', $code)->values());
             // Not why: whose script it is must not follow from it.
-            throw_if($works === [] || $marker->obstacle($works[0]) === Obstacle::Conflict, new Refused("A rule of this module keeps {$code} from {$name($to)}. Nothing was moved."));
+            throw_if($this->planning->isKeptFrom($stored->assignment, $code, $to), new Refused("A rule of this module keeps {$code} from {$name($to)}. Nothing was moved."));
             if ($entries[$at]['marker'] === $to) {
                 return $stored;
             }
@@ -64,18 +61,5 @@ final class MoveInPlan
         }
 
         return null;
-    }
-
-    /**
-     * @throws Refused
-     */
-    private function marker(AllocationPlan $plan, string $to): Marker
-    {
-        foreach ($this->planning->markers($plan->assignment, $plan->settings['markers']) as $marker) {
-            if ($marker->id === $to) {
-                return $marker;
-            }
-        }
-        throw new Refused('That person does not mark in this plan. Tick them under “Who marks” and work the plan out again.');
     }
 }

@@ -38,7 +38,7 @@ final class PickTogether
             throw_if(! $stored->isPastDue(), new Refused('Scripts can still change until the due time; choose some to mark together after it.'));
             throw_if(count($codes) > self::MOST, new Refused('Choose '.self::MOST.' scripts at most: everyone marks each of them.'));
             throw_if($markers->count() < 2 && $codes !== [], new Refused('Marking together needs two markers at least.'));
-            $scripts = Script::query()->where('assignment_id', $stored->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->whereIn('code', $codes)->lockForUpdate()->get();
+            $scripts = Script::query()->where('assignment_id', $stored->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
             $unknown = array_diff($codes, $scripts->pluck('code')->all());
             throw_if($unknown !== [], new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'));
             $old = Mark::query()->where('part', Part::Together)->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))->with('script:id,code')->get();
@@ -48,9 +48,7 @@ final class PickTogether
             Mark::query()->whereKey($gone->modelKeys())->delete();
             foreach ($scripts as $script) {
                 foreach ($markers as $marker) {
-                    Mark::query()->firstOrCreate(['script_id' => $script->id, 'part' => Part::Together, 'marker_id' => $marker->id], [
-                        'rubric_version_id' => $stored->rubric_version_id, 'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
-                    ]);
+                    $script->together->contains('marker_id', $marker->id) || Mark::give($script, Part::Together, $marker->id, $stored);
                 }
             }
             $this->logbook->write('chose scripts to mark together', $stored->title, ['scripts' => implode(', ', $codes), 'markers' => $markers->count()], null, $stored, $by);
