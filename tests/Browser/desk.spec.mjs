@@ -191,6 +191,14 @@ test('comments by mouse: select, write, link, step, move, take away, undo; overl
     await page.getByRole('dialog', { name: 'Keep this comment' }).getByRole('button', { name: 'Keep it' }).click();
     await page.getByRole('button', { name: 'comment bank', exact: true }).click();
     await expect(page.getByRole('dialog', { name: 'Comment bank' })).toContainText('First of two');
+    // The bank lies beside the script: one goes on while it is open, and drags from it.
+    await page.locator('#strip-body').fill('');
+    await page.getByRole('dialog', { name: 'Comment bank' }).getByRole('button', { name: /First of two/ }).dragTo(page.locator('#strip-body'));
+    await expect(page.locator('#strip-body')).toHaveValue('The first of two.');
+    await page.getByRole('dialog', { name: 'Comment bank' }).getByRole('button', { name: 'close' }).click();
+    await page.getByLabel('Comment on Argument').fill('A claim, and it is met.');
+    await page.getByRole('button', { name: 'gather the comments on criteria here' }).click();
+    await expect(page.getByLabel('In general')).toHaveValue(/\*\*Argument\*\*: A claim, and it is met\./);
     await saved(page);
     await page.reload();
     await ready(page);

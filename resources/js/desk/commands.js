@@ -10,7 +10,7 @@ export class Commands {
     constructor(keys, settings) {
         this.keys = keys;
         document.addEventListener('keydown', (event) => {
-            if (event.ctrlKey || event.altKey || event.metaKey || isWriting(event.target) || document.querySelector('dialog[open]')) {
+            if (event.ctrlKey || event.altKey || event.metaKey || isWriting(event.target) || document.querySelector('dialog:modal')) {
                 return;
             }
             const name = Object.keys(this.keys).find((command) => this.keys[command] === event.key);

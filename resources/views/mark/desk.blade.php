@@ -116,7 +116,7 @@
                     <noscript><p class="quiet small">Comments on the text need a page script.</p></noscript>
                     <div class="criterion-tools">
                         @unless ($locked)<button class="link" type="button" data-command="comment">comment on the selected words</button><button class="link" type="button" data-command="undo">undo</button>@endunless
-                        <button class="link" type="button" data-do="bank">comment bank</button><a href="{{ route('mark.annotations', $mark) }}">as Web Annotations</a>
+                        <button class="link" type="button" data-do="bank">comment bank</button><a href="{{ route('mark.annotations', $mark) }}">comments as a file</a>
                     </div>
                 </div>
                 <div class="criterion" id="attachments">@include('mark.attachments')</div>
