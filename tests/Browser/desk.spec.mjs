@@ -231,6 +231,35 @@ test('a voice comment is recorded, heard, kept and played; without a microphone 
     await expect(dialog).toContainText('There is no microphone that this browser can find');
 });
 
+test('what is dictated goes where the cursor was, and is saved; a recogniser that fails is said to have failed', async ({ browser }) => {
+    const page = await atTheDesk(browser, 'tomasz.wisniewski');
+    // Headless Chromium has no speech service: one with the events of the Web Speech API stands in for it.
+    await page.addInitScript(() => {
+        window.fails = false;
+        window.SpeechRecognition = class {
+            start() { setTimeout(() => (window.fails ? (this.onerror({ error: 'network' }), this.onend()) : this.onresult({ resultIndex: 0, results: [[{ transcript: 'well argued' }]] })), 50); }
+
+            stop() { this.onend(); }
+        };
+    });
+    await page.reload();
+    await ready(page);
+    const general = page.getByLabel('In general');
+    await general.fill('First. Last.');
+    await general.evaluate((field) => field.setSelectionRange(6, 6));
+    await page.getByRole('button', { name: 'dictate', exact: true }).click();
+    await expect(general).toHaveValue('First. well argued Last.');
+    await page.getByRole('button', { name: 'stop dictating' }).click();
+    await saved(page);
+    await page.reload();
+    await ready(page);
+    await expect(general).toHaveValue('First. well argued Last.');
+    await page.evaluate(() => { window.fails = true; });
+    await page.getByRole('button', { name: 'dictate', exact: true }).click();
+    await expect(page.getByRole('button', { name: 'dictation did not work: try again' })).toBeVisible();
+    await expect(general).toHaveValue('First. well argued Last.');
+});
+
 test('pages of a PDF: drawn on, zoomed, turned, searched, and the comment is found there again', async ({ browser }) => {
     const page = await signedIn(browser, 'maren.oduya');
     await page.goto('/');

@@ -180,8 +180,10 @@ export function startVoice({ desk, config }) {
                 field.setRangeText(`${field.selectionStart > 0 && !/\s$/.test(field.value.slice(0, field.selectionStart)) ? ' ' : ''}${words}`, field.selectionStart, field.selectionEnd, 'end');
                 field.dispatchEvent(new Event('input', { bubbles: true }));
             };
-            listening.onend = () => { listening = null; dictate.textContent = 'dictate'; dictate.setAttribute('aria-pressed', 'false'); };
-            listening.onerror = () => { dictate.textContent = 'dictation is not available'; };
+            // A browser that fails says so first and ends after: what went wrong stays to be read until one tries again.
+            let after = 'dictate';
+            listening.onend = () => { listening = null; dictate.textContent = after; dictate.setAttribute('aria-pressed', 'false'); };
+            listening.onerror = () => { after = 'dictation did not work: try again'; };
             listening.start();
             dictate.textContent = 'stop dictating';
             dictate.setAttribute('aria-pressed', 'true');
