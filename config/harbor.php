@@ -27,6 +27,8 @@ return [
         'unpacked_megabytes' => 120,
         'entries' => 4000,
         'words' => 100_000,
+        'paragraphs' => 20_000,
+        'pages' => 600,
     ],
 
     // Voice and video of markers: how long a recording may last.

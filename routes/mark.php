@@ -16,7 +16,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/assignments/{assignment}/mark/remind', [QueueController::class, 'remind'])->name('mark.remind');
     Route::get('/assignments/{assignment}/mark/scripts.zip', [FileController::class, 'zip'])->name('mark.zip');
     Route::put('/desk-settings', [DeskController::class, 'settings'])->name('mark.settings');
-    Route::get('/desk/{mark}/file/{number?}', [FileController::class, 'show'])->whereNumber('number')->name('mark.file');
+    Route::get('/desk/{mark}/file/{kind}', [FileController::class, 'show'])->name('mark.file');
     Route::get('/desk/{mark}/pages/{number}', [FileController::class, 'pages'])->whereNumber('number')->name('mark.pages');
     Route::get('/desk/{mark}', [DeskController::class, 'show'])->name('mark.desk');
     Route::patch('/desk/{mark}', [SyncController::class, 'update'])->name('mark.sync');

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\ShareOut\ConflictController;
+use App\Http\Controllers\ShareOut\NamesController;
 use App\Http\Controllers\ShareOut\ShareOutController;
 use App\Http\Controllers\ShareOut\TogetherController;
 use Illuminate\Support\Facades\Route;
@@ -14,6 +15,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/plans/{plan}/move', [ShareOutController::class, 'move'])->name('share-out.move');
     Route::post('/plans/{plan}/apply', [ShareOutController::class, 'apply'])->name('share-out.apply');
     Route::delete('/plans/{plan}', [ShareOutController::class, 'drop'])->name('share-out.drop');
+    Route::get('/assignments/{assignment}/names', [NamesController::class, 'index'])->name('names.index');
+    Route::post('/assignments/{assignment}/names', [NamesController::class, 'again'])->name('names.again');
+    Route::post('/scripts/{script}/alone', [NamesController::class, 'decide'])->name('names.decide');
     Route::post('/scripts/{script}/name', [ShareOutController::class, 'name'])->name('scripts.name');
     Route::get('/modules/{module}/conflicts', [ConflictController::class, 'index'])->name('conflicts.index');
     Route::post('/modules/{module}/conflicts', [ConflictController::class, 'store'])->name('conflicts.store');

@@ -35,7 +35,7 @@ final class TextFiles
             return mb_check_encoding($text, 'UTF-8') ? $text : '';
         }
         try {
-            return $this->reader->read($path, basename($path))->text;
+            return $this->reader->read($path, basename($path))->text();
         } catch (Refusal $e) {
             $faults[] = new Fault($place, "{$path}: {$e->getMessage()}");
 

@@ -8,18 +8,23 @@ use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
 /**
- * Runs a reading program on an uploaded file in a child process, with limits on time, memory and output, nothing of
- * our environment, and no shell.
+ * Runs a program on what students hand in: in a cage, with limits on time, memory and output, nothing of our
+ * environment, and no shell.
  */
 final class Child
 {
+    /** What files that are made here are dated, in seconds since 1970: the first day a ZIP can name. */
+    public const DATED = 315532800;
+
     /**
      * @param  list<string>  $command
+     * @param  list<string>  $reads  files it can see
+     * @param  string|null  $writes  a folder it can write to
      * @return array{exit: int, out: string, error: string}
      *
      * @throws Refusal when a limit is reached
      */
-    public function run(array $command, bool $limitAddressSpace): array
+    public function run(array $command, bool $limitAddressSpace, array $reads = [], ?string $writes = null, string $input = ''): array
     {
         $seconds = (int) config('harbor.extraction.seconds');
         $most = (int) config('harbor.extraction.output_megabytes') * 1_048_576;
@@ -28,7 +33,8 @@ final class Child
             $limits[] = '--as='.((int) config('harbor.extraction.memory_megabytes') * 1_048_576);
         }
         $cleared = array_fill_keys(array_keys(getenv()), false);
-        $process = new Process([...$limits, ...$command], sys_get_temp_dir(), [...$cleared, 'PATH' => '/usr/bin:/bin', 'LC_ALL' => 'C.UTF-8'], null, $seconds);
+        $environment = [...$cleared, 'PATH' => '/usr/bin:/bin', 'HOME' => '/tmp', 'LC_ALL' => 'C.UTF-8', 'TZ' => 'UTC', 'SOURCE_DATE_EPOCH' => (string) self::DATED, 'OMP_THREAD_LIMIT' => '1'];
+        $process = new Process([...$limits, ...Cage::before($reads, $writes), ...$command], sys_get_temp_dir(), $environment, $input === '' ? null : $input, $seconds);
         $out = '';
         $error = '';
         try {

@@ -29,9 +29,16 @@ final class Detector
             str_starts_with($head, '%PDF-') => FileKind::Pdf,
             str_starts_with($head, "PK\x03\x04"), str_starts_with($head, "PK\x05\x06") => $this->archive($path),
             str_starts_with($head, "\xD0\xCF\x11\xE0") => throw new Refusal('This is a password-protected Word file or one in the old .doc format; neither can be read here. Remove the password, or save it as .docx, and choose it again.'),
-            str_starts_with($head, '{\rtf') => FileKind::Rtf,
+            str_starts_with($head, '{\rtf') => $this->rtf($path),
             default => $this->text($path, $head, $extension),
         };
+    }
+
+    private function rtf(string $path): FileKind
+    {
+        $this->refuseMany((int) preg_match_all('/\\\\(?:par|cell)(?![a-z])/', (string) file_get_contents($path)));
+
+        return FileKind::Rtf;
     }
 
     private function archive(string $path): FileKind
@@ -42,13 +49,18 @@ final class Detector
         }
         try {
             $this->measure($zip, (int) filesize($path));
+            $this->refuseEntities($zip);
             if ($zip->locateName('word/document.xml') !== false) {
+                $this->count($zip, 'word/document.xml', '/<w:p[\s>\/]/');
+
                 return FileKind::Docx;
             }
             if ($zip->getFromName('mimetype', 100) === 'application/vnd.oasis.opendocument.text') {
                 if (str_contains((string) $zip->getFromName('META-INF/manifest.xml', 200_000), 'encryption-data')) {
                     throw new Refusal('This OpenDocument file is password-protected. Save it without the password and choose it again.');
                 }
+
+                $this->count($zip, 'content.xml', '/<text:[ph][\s>\/]/');
 
                 return FileKind::Odt;
             }
@@ -78,6 +90,64 @@ final class Detector
         }
     }
 
+    /**
+     * @throws Refusal
+     */
+    private function count(ZipArchive $zip, string $name, string $pattern): void
+    {
+        $paragraphs = 0;
+        foreach ($this->pieces($zip, $name) as $piece) {
+            $paragraphs += (int) preg_match_all($pattern, $piece);
+        }
+        $this->refuseMany($paragraphs);
+    }
+
+    /**
+     * @throws Refusal for parts that define entities: no writing program does, and a few lines of them unfold to gigabytes
+     */
+    private function refuseEntities(ZipArchive $zip): void
+    {
+        for ($i = 0; $i < $zip->count(); $i++) {
+            $name = (string) $zip->getNameIndex($i);
+            foreach (preg_match('/\.(?:xml|rels|rdf)\z/i', $name) === 1 ? $this->pieces($zip, $name) : [] as $piece) {
+                if (stripos(str_replace("\0", '', $piece), '<!ENTITY') !== false) {
+                    throw new Refusal('This document defines entities of its own, as no writing program does, so it was not opened. Save it again in your writing program, or as PDF.');
+                }
+            }
+        }
+    }
+
+    /**
+     * A part in pieces that overlap by a tag's length.
+     *
+     * @return iterable<string>
+     */
+    private function pieces(ZipArchive $zip, string $name): iterable
+    {
+        $stream = $zip->getStream($name);
+        $end = '';
+        while ($stream !== false && ! feof($stream)) {
+            $piece = (string) fread($stream, 262_144);
+            // The end of a piece, from its last "<" on, belongs to the next.
+            $whole = $end.$piece;
+            $cut = strrpos($whole, '<');
+            $cut = $cut === false || $cut === 0 || feof($stream) ? strlen($whole) : $cut;
+            yield substr($whole, 0, $cut);
+            $end = substr($whole, $cut);
+        }
+        $end === '' || yield $end;
+    }
+
+    /**
+     * @throws Refusal for lines of quotations within quotations that a reader would take minutes for
+     */
+    private function refuseNesting(string $text): void
+    {
+        if (preg_match('/^(?:[ \t]{0,3}>){100}|^(?:[ \t]*[-*+][ \t]){100}/m', $text) === 1) {
+            throw Refusal::ofDepth();
+        }
+    }
+
     private function text(string $path, string $head, string $extension): FileKind
     {
         $type = (string) (new \finfo(FILEINFO_MIME_TYPE))->file($path);
@@ -87,15 +157,32 @@ final class Detector
         if (str_contains($head, "\0") || preg_match('~^(image|audio|video|font)/~', $type) === 1 || str_starts_with($type, 'application/x-')) {
             throw new Refusal('This is not a document that can be read here'.($type === '' ? '' : " (it holds {$type}".($extension === '' ? ')' : ", though it is named .{$extension})")).'. Hand in '.FileKind::ALL.'.');
         }
-        if (! mb_check_encoding((string) file_get_contents($path), 'UTF-8')) {
+        $text = (string) file_get_contents($path);
+        if (! mb_check_encoding($text, 'UTF-8')) {
             throw new Refusal('This text is not in UTF-8, so letters with accents would be lost. Save it as UTF-8 and choose it again.');
         }
-
-        return match (true) {
+        $kind = match (true) {
             preg_match('/^\x{FEFF}?\s*(<!doctype html|<html|<\?xml[^>]*\?>\s*<(!doctype html|html))/iu', mb_strcut($head, 0, 1000)) === 1,
             in_array($extension, ['html', 'htm', 'xhtml'], true) => FileKind::Html,
             in_array($extension, ['md', 'markdown'], true) => FileKind::Markdown,
             default => FileKind::Text,
         };
+        $kind === FileKind::Markdown && $this->refuseNesting($text);
+        $kind === FileKind::Html && $this->refuseMany((int) preg_match_all('/<(?:p|li|td|th|h[1-6]|dt|dd|tr|div|blockquote)[\s>\/]/i', $text));
+
+        return $kind;
+    }
+
+    /**
+     * A reader's time and memory grow faster than the number of paragraphs: far too many are refused before one begins.
+     *
+     * @throws Refusal
+     */
+    private function refuseMany(int $paragraphs): void
+    {
+        $most = (int) config('harbor.extraction.paragraphs');
+        if ($paragraphs > $most) {
+            throw Refusal::ofParagraphs($paragraphs, $most);
+        }
     }
 }

@@ -239,7 +239,7 @@ final class HiddenText
     private function pdf(string $path): array
     {
         try {
-            $result = $this->child->run(['pdftohtml', '-xml', '-i', '-q', '-stdout', '-zoom', '1', '--', $path], limitAddressSpace: true);
+            $result = $this->child->run(['pdftohtml', '-xml', '-i', '-q', '-stdout', '-zoom', '1', '--', $path], limitAddressSpace: true, reads: [$path]);
         } catch (Refusal) { // its text could be read; how it looks could not
             return [];
         }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Extraction;
 
+use YoungHarbor\Core\Document\Picture;
 use ZipArchive;
 
 /**
- * Pictures inside a document, as its page can show them: each is decoded and encoded anew, which leaves behind what the
- * file says of its author, and made no larger than a screen needs. What cannot be decoded, or would be too much, is left
- * out; the file itself has it.
+ * Pictures of a document, each decoded and encoded anew, which leaves behind what the file says of its author, and made
+ * no larger than a screen needs. They come from inside the document: nothing that it points at is fetched. What cannot
+ * be decoded, or would be too much, is left out.
  */
 final class Pictures
 {
@@ -21,44 +22,33 @@ final class Pictures
     /** Bytes of all pictures of a text together. */
     private const MOST_BYTES = 2_500_000;
 
-    /** Whether a document has any. */
-    public function areIn(string $path): bool
-    {
-        $zip = new ZipArchive;
-        if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-            return false;
-        }
-        for ($n = 0; $n < $zip->numFiles; $n++) {
-            if (preg_match('~^(?:word/media/|Pictures/).+\.(?:png|jpe?g|gif|webp)$~i', (string) $zip->getNameIndex($n)) === 1) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /** HTML in which only pictures made anew are left; their descriptions, which may name someone, go too. */
-    public function slim(string $html): string
-    {
-        $number = 0;
-        $bytes = 0;
-
-        return (string) preg_replace_callback('~<img\b[^>]*>~i', function (array $tag) use (&$number, &$bytes): string {
-            $made = preg_match('~\bsrc="data:image/[a-z+.-]+;base64,([A-Za-z0-9+/=\s]+)"~i', $tag[0], $data) === 1 ? $this->again((string) base64_decode($data[1], true)) : null;
-            if ($made === null || $bytes + strlen($made[1]) > self::MOST_BYTES) {
-                return '';
-            }
-            $number++;
-            $bytes += strlen($made[1]);
-
-            return "<img src=\"data:{$made[0]};base64,".base64_encode($made[1])."\" alt=\"Picture {$number} of the script\">";
-        }, $html);
-    }
+    private const LARGEST_PART = 20_000_000;
 
     /**
-     * @return array{string, string}|null kind and bytes
+     * @return callable(string): (Picture|null) gives the picture that a source names
      */
-    private function again(string $bytes): ?array
+    public function of(string $path, FileKind $kind): callable
+    {
+        $bytes = 0;
+
+        return function (string $source) use ($path, $kind, &$bytes): ?Picture {
+            $found = match (true) {
+                preg_match('~\Adata:image/[a-z+.-]+;base64,([A-Za-z0-9+/=\s]+)\z~i', $source, $data) === 1 => (string) base64_decode($data[1], true),
+                $kind === FileKind::Docx => $this->part($path, 'word/'.rawurldecode($source)),
+                $kind === FileKind::Odt => $this->part($path, rawurldecode($source)),
+                default => null,
+            };
+            $made = $found === null ? null : $this->again($found);
+            if ($made === null || $bytes + strlen($made->bytes) > self::MOST_BYTES) {
+                return null;
+            }
+            $bytes += strlen($made->bytes);
+
+            return $made;
+        };
+    }
+
+    public function again(string $bytes): ?Picture
     {
         $size = @getimagesizefromstring($bytes);
         if ($size === false || $size[0] < 1 || $size[1] < 1 || $size[0] * $size[1] > self::MOST_PIXELS) {
@@ -71,8 +61,14 @@ final class Pictures
         if ($size[0] > self::WIDEST) {
             $image = imagescale($image, self::WIDEST) ?: $image;
         }
+
+        return self::encoded($image, $size[2] === IMAGETYPE_JPEG);
+    }
+
+    public static function encoded(\GdImage $image, bool $asJpeg): ?Picture
+    {
         ob_start();
-        if ($size[2] === IMAGETYPE_JPEG) {
+        if ($asJpeg) {
             imagejpeg($image, null, 78);
         } else {
             imagesavealpha($image, true);
@@ -80,6 +76,19 @@ final class Pictures
         }
         $out = (string) ob_get_clean();
 
-        return $out === '' ? null : [$size[2] === IMAGETYPE_JPEG ? 'image/jpeg' : 'image/png', $out];
+        return $out === '' ? null : Picture::of($asJpeg ? 'image/jpeg' : 'image/png', $out);
+    }
+
+    private function part(string $path, string $name): ?string
+    {
+        $zip = new ZipArchive;
+        if ($zip->open($path, ZipArchive::RDONLY) !== true) {
+            return null;
+        }
+        $size = $zip->statName($name)['size'] ?? null;
+        $bytes = $size === null || $size > self::LARGEST_PART ? false : $zip->getFromName($name);
+        $zip->close();
+
+        return $bytes === false ? null : $bytes;
     }
 }

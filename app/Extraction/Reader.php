@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace App\Extraction;
 
+use YoungHarbor\Core\Document\Document;
 use YoungHarbor\Core\Text\Words;
+use ZipArchive;
 
 /**
- * Reads a handed-in file: tells its kind, takes out its text, makes it safe to show.
+ * Reads a handed-in file: tells its kind, and makes of it a tree of what a document may hold. Names are masked later,
+ * when it is known whose it is.
  */
 final class Reader
 {
     public function __construct(
         private readonly Detector $detector,
         private readonly Child $child,
-        private readonly Cleaner $cleaner,
+        private readonly HtmlTree $tree,
         private readonly HiddenText $hiddenText,
         private readonly Pictures $pictures,
     ) {
@@ -26,10 +29,11 @@ final class Reader
     public function read(string $path, string $name): Extracted
     {
         $kind = $this->detector->detect($path, $name);
-        $html = match ($kind) {
-            FileKind::Text => $this->paragraphs((string) file_get_contents($path)),
-            FileKind::Pdf => $this->paragraphs($pdf = $this->pdf($path)),
+        $document = match ($kind) {
+            FileKind::Text => Document::ofText((string) file_get_contents($path)),
+            FileKind::Pdf => Document::ofText($pdf = $this->pdf($path)),
             FileKind::Rtf => $this->rtf($path),
+            FileKind::Odt => $this->odt($path),
             default => $this->pandoc($path, $kind),
         };
         $notes = isset($pdf) ? $this->emptyPages($pdf) : [];
@@ -42,23 +46,26 @@ final class Reader
             $notes[] = "It is named .{$extension} but holds {$kind->label()}; it was read as that.";
         }
 
-        return $this->finished($kind, $this->cleaner->clean($html), $notes, $hidden);
+        return $this->finished($kind, $document, $notes, $hidden);
     }
 
     /** Text that was typed into the page. */
     public function typed(string $text): Extracted
     {
-        return $this->finished(FileKind::Text, $this->cleaner->clean($this->paragraphs($text)), [], []);
+        return $this->finished(FileKind::Text, Document::ofText($text), [], []);
     }
 
     /**
      * @param  list<string>  $notes
      * @param  list<array{kind: string, words?: string, note?: string}>  $hidden
      */
-    private function finished(FileKind $kind, string $html, array $notes, array $hidden): Extracted
+    private function finished(FileKind $kind, Document $document, array $notes, array $hidden): Extracted
     {
-        $text = $this->cleaner->plain($html);
-        $words = Words::of($text)->count();
+        $most = (int) config('harbor.extraction.paragraphs');
+        if (($paragraphs = $document->paragraphs()) > $most) {
+            throw Refusal::ofParagraphs($paragraphs, $most);
+        }
+        $words = Words::of($document->text())->count();
         if ($words === 0) {
             throw new Refusal($kind === FileKind::Pdf
                 ? 'The pages of this PDF hold no text, only pictures (as after scanning), so it can be neither read by markers as text nor screened. Export the PDF from your writing program instead of scanning it.'
@@ -68,47 +75,81 @@ final class Reader
             throw new Refusal('This file holds '.number_format($words).' words; at most '.number_format((int) config('harbor.extraction.words')).' are read. Hand in the text alone, without attachments or data.');
         }
 
-        return new Extracted($kind, $html, $text, $words, $notes, $hidden);
+        return new Extracted($kind, $document, $words, $notes, $hidden);
     }
 
-    private function pandoc(string $path, FileKind $kind): string
+    private function pandoc(string $path, FileKind $kind): Document
     {
-        $memory = (int) config('harbor.extraction.memory_megabytes');
-        // A title page in the styles for it is no part of the body: the template puts it before.
-        $whole = in_array($kind, [FileKind::Docx, FileKind::Odt, FileKind::Markdown], true) ? ['--standalone', '--template='.resource_path('extraction/document.html')] : [];
-        $run = fn (string ...$more): array => $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', '--from='.$kind->pandocFormat(), '--to=html', '--wrap=none', '--no-highlight', ...$whole, ...$more, '--', $path], limitAddressSpace: false);
-        if (in_array($kind, [FileKind::Docx, FileKind::Odt], true) && $this->pictures->areIn($path)) {
-            try {
-                $result = $run('--self-contained');
-            } catch (Refusal) { // the pictures are too much: the words alone may not be
-                $result = null;
-            }
+        $result = $this->asHtml($path, (string) $kind->pandocFormat(), $kind);
+        if ($result['exit'] !== 0 && $kind === FileKind::Markdown) { // what looks like front matter is none
+            $result = $this->asHtml($path, $kind->pandocFormat().'-yaml_metadata_block', $kind);
         }
-        $result = isset($result) && $result['exit'] === 0 ? $result : $run();
         if ($result['exit'] !== 0) {
             throw new Refusal("This {$kind->label()} is damaged and could not be read. Open it in your writing program, save it again and choose the new copy.");
         }
 
-        return $this->pictures->slim($result['out']);
+        return $this->tree->read($result['out'], $this->pictures->of($path, $kind));
     }
 
-    private function rtf(string $path): string
+    /**
+     * @return array{exit: int, out: string, error: string}
+     */
+    private function asHtml(string $path, string $format, FileKind $kind): array
     {
-        $readable = (string) tempnam(sys_get_temp_dir(), 'rtf');
-        try {
-            file_put_contents($readable, RtfText::plainUnicode((string) file_get_contents($path)));
+        $memory = (int) config('harbor.extraction.memory_megabytes');
+        $template = resource_path('extraction/document.html');
+        // A title page in the styles for it is no part of the body: the template puts it before.
+        $whole = in_array($kind, [FileKind::Docx, FileKind::Odt, FileKind::Markdown], true) ? ['--standalone', "--template={$template}"] : [];
 
-            return $this->pandoc($readable, FileKind::Rtf);
+        return $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', "--from={$format}", '--to=html', '--wrap=none', '--no-highlight', ...$whole, '--', $path], limitAddressSpace: false, reads: [$path, $template]);
+    }
+
+    /** Pandoc reads no rows that an OpenDocument table repeats on each page: they are made rows like others first. */
+    private function odt(string $path): Document
+    {
+        return $this->changed($path, function (string $copy): Document {
+            $zip = new ZipArchive;
+            $content = $zip->open($copy) === true ? (string) $zip->getFromName('content.xml') : '';
+            if (str_contains($content, 'table-header-rows')) {
+                $zip->addFromString('content.xml', (string) preg_replace('~</?table:table-header-rows\s*>~', '', $content));
+            }
+            $content === '' || $zip->close();
+
+            return $this->pandoc($copy, FileKind::Odt);
+        });
+    }
+
+    private function rtf(string $path): Document
+    {
+        return $this->changed($path, function (string $copy): Document {
+            file_put_contents($copy, RtfText::plainUnicode((string) file_get_contents($copy)));
+
+            return $this->pandoc($copy, FileKind::Rtf);
+        });
+    }
+
+    /**
+     * Reads a copy of a file, which may be changed first.
+     *
+     * @param  callable(string): Document  $read
+     */
+    private function changed(string $path, callable $read): Document
+    {
+        $copy = (string) tempnam(sys_get_temp_dir(), 'read');
+        try {
+            copy($path, $copy);
+
+            return $read($copy);
         } finally {
-            unlink($readable);
+            unlink($copy);
         }
     }
 
     private function pdf(string $path): string
     {
-        $result = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '--', $path, '-'], limitAddressSpace: true);
+        $result = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '--', $path, '-'], limitAddressSpace: true, reads: [$path]);
         if ($result['exit'] !== 0) {
-            $probe = $this->child->run(['pdfinfo', '--', $path], limitAddressSpace: true);
+            $probe = $this->child->run(['pdfinfo', '--', $path], limitAddressSpace: true, reads: [$path]);
             throw new Refusal(stripos($probe['error'], 'password') !== false
                 ? 'This PDF is password-protected. Save it without the password and choose it again.'
                 : 'This PDF is damaged and could not be read. Export it again from your writing program and choose the new copy.');
@@ -133,18 +174,5 @@ final class Reader
         $named = implode(', ', array_slice($empty, 0, 12)).(count($empty) > 12 ? ' …' : '');
 
         return [(count($empty) === 1 ? "Page {$named} of ".count($pages).' holds' : "Pages {$named} of ".count($pages).' hold').' no text, only pictures or nothing. What stands there as a picture is not read as text: if it is writing, export the PDF from your writing program instead of scanning it.'];
-    }
-
-    private function paragraphs(string $text): string
-    {
-        $text = preg_replace('/\A\x{FEFF}/u', '', str_replace(["\r\n", "\r", "\f"], ["\n", "\n", "\n\n"], $text)) ?? '';
-        // A hyphen at a line's end joins the two parts of a word.
-        $text = preg_replace('/(?<=\p{Ll})[-‐]\n(?=\p{Ll})/u', '', $text) ?? $text;
-        $paragraphs = preg_split('/\n[ \t]*\n+/', $text) ?: [];
-
-        return implode("\n", array_map(
-            fn (string $paragraph) => '<p>'.htmlspecialchars(trim($paragraph), ENT_QUOTES | ENT_SUBSTITUTE, 'UTF-8').'</p>',
-            array_filter($paragraphs, fn (string $paragraph) => trim($paragraph) !== ''),
-        ));
     }
 }

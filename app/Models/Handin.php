@@ -30,7 +30,10 @@ use Illuminate\Support\Carbon;
  * @property bool $late
  * @property Carbon $received_at
  * @property list<array{label: string, answer: string}>|null $declaration
- * @property list<array{place: string, fate: string, times: int}> $identity where its author was named in it
+ * @property list<array{place: string, fate: string, times: int, around?: list<string>}> $identity where its author was named in it
+ * @property Carbon|null $prepared_at when pages and pictures had been looked through for names
+ * @property string|null $prepare_failure
+ * @property string|null $alone hidden or left: what a coordinator decided of a family name that stands alone in it
  * @property list<array{kind: string, words?: string, note?: string}>|null $hidden white or tiny text, pages without text
  * @property string $seal of the receipt
  * @property-read Collection<int, HandinFile> $files
@@ -47,7 +50,7 @@ final class Handin extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
+        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array', 'prepared_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
     }
 
     /**
@@ -72,6 +75,14 @@ final class Handin extends Model
     public function files(): HasMany
     {
         return $this->hasMany(HandinFile::class)->orderBy('position');
+    }
+
+    /**
+     * @return HasMany<HandinCopy, $this>
+     */
+    public function copies(): HasMany
+    {
+        return $this->hasMany(HandinCopy::class);
     }
 
     /** What was handed in, as its student names it. */

@@ -15,8 +15,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $kind
  * @property string $original_name
  * @property string $path
- * @property string|null $clean_path the copy staff get
- * @property string|null $clean_kind
+ * @property string|null $pages_path of a PDF: its pages drawn anew, without names
+ * @property int|null $pages
+ * @property list<int>|null $unread pages that hold a picture in which names could not be looked for
  * @property string|null $link the address, when a link was handed in
  * @property int $bytes
  * @property string $sha256
@@ -28,5 +29,10 @@ final class HandinFile extends Model
 
     protected $guarded = [];
 
-    protected $hidden = ['original_name', 'path', 'clean_path', 'link'];
+    protected $hidden = ['original_name', 'path', 'pages_path', 'link'];
+
+    protected function casts(): array
+    {
+        return ['unread' => 'array'];
+    }
 }

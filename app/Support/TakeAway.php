@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Extraction\Child;
+use App\Extraction\CopyKind;
+use App\Logbook\Logbook;
 use App\Models\Assignment;
+use App\Models\Handin;
+use App\Models\HandinFile;
 use App\Models\Script;
+use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -16,17 +23,26 @@ use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Formats\Csv;
 
 /**
- * Hand-ins as one ZIP, named by script codes, with a list inside: the copies without names, never the originals. It is
- * streamed as it is made, so that a large cohort needs neither memory nor a second copy on disk.
+ * Hand-ins as one ZIP, named by script codes, with a list inside: files made anew from the text as markers read it, or
+ * the pages of a PDF drawn anew; never the originals. It is streamed as it is packed, so that a large cohort needs
+ * neither memory nor a second copy on disk. Every entry is dated the same day.
  */
 final class TakeAway
 {
+    public function __construct(
+        private readonly Copies $copies,
+        private readonly Logbook $logbook,
+    ) {
+    }
+
     /**
      * @param  Builder<Script>  $scripts  whose work is in
      */
-    public function zip(Assignment $assignment, Builder $scripts): StreamedResponse
+    public function zip(Assignment $assignment, Builder $scripts, User $by): StreamedResponse
     {
         $name = Str::slug("{$assignment->module->code} {$assignment->title}").'-scripts.zip';
+        $scripts->whereNull('lead_id')->whereNotNull('current_handin_id');
+        DB::transaction(fn () => $this->logbook->write('took scripts away', $assignment->title, ['scripts' => (clone $scripts)->count()], null, $assignment, $by));
 
         return new StreamedResponse(function () use ($scripts): void {
             $folder = sys_get_temp_dir().'/'.Str::uuid()->toString();
@@ -34,7 +50,7 @@ final class TakeAway
             try {
                 $this->fill($folder, $scripts);
                 // Documents are packed already: they are stored as they are. Links in the folder lead to the copies.
-                $process = new Process(['zip', '-q', '-0', '-X', '-r', '-', '.'], $folder, timeout: 3600);
+                $process = new Process(['zip', '-q', '-0', '-X', '-D', '-r', '-', '.'], $folder, ['TZ' => 'UTC'], timeout: 3600);
                 $exit = $process->run(function (string $type, string $piece) use ($process): void {
                     if ($type === Process::OUT) {
                         echo $piece;
@@ -55,23 +71,40 @@ final class TakeAway
     private function fill(string $folder, Builder $scripts): void
     {
         $list = fopen("{$folder}/list.csv", 'w') ?: throw new RuntimeException('The list cannot be written.');
-        fwrite($list, "\u{FEFF}".Csv::line(['Script', 'File', 'Kind handed in', 'Words', 'SHA-256 of the file here']));
-        foreach ($scripts->whereNull('lead_id')->with(['currentHandin:id,script_id', 'currentHandin.files'])->orderBy('code')->lazy(200) as $script) {
-            $files = $script->currentHandin->files ?? [];
-            foreach ($files as $file) {
-                $as = $script->code.(count($files) > 1 ? "-{$file->position}" : '');
-                if ($file->link !== null) {
-                    $as .= '.txt';
-                    file_put_contents("{$folder}/{$as}", $file->link."\n");
-                } elseif ($file->clean_path !== null) {
-                    $as .= '.'.($file->clean_kind ?? $file->kind);
-                    symlink(Storage::path($file->clean_path), "{$folder}/{$as}");
+        fwrite($list, "\u{FEFF}".Csv::line(['Script', 'File', 'Words', 'SHA-256 of the file here']));
+        foreach ($scripts->with(['currentHandin', 'currentHandin.files'])->orderBy('code')->lazy(50) as $script) {
+            foreach ($script->currentHandin === null ? [] : $this->files($script->code, $script->currentHandin) as $as => $from) {
+                if (is_string($from)) {
+                    // What a restored backup has dated anew is dated as it was made.
+                    touch(Storage::path($from), Child::DATED);
+                    symlink(Storage::path($from), "{$folder}/{$as}");
                 } else {
-                    continue;
+                    file_put_contents("{$folder}/{$as}", $from->link."\n");
+                    touch("{$folder}/{$as}", Child::DATED);
                 }
-                fwrite($list, Csv::line([$script->code, $as, $file->kind, $file->words, (string) hash_file('sha256', "{$folder}/{$as}")]));
+                fwrite($list, Csv::line([$script->code, $as, $script->currentHandin->words, (string) hash_file('sha256', "{$folder}/{$as}")]));
             }
         }
         fclose($list);
+        touch("{$folder}/list.csv", Child::DATED);
+    }
+
+    /**
+     * @return iterable<string, string|HandinFile> paths by the names they go under, or links
+     */
+    private function files(string $code, Handin $handin): iterable
+    {
+        if ($handin->words > 0) {
+            $isPages = $handin->files->count() === 1 && $handin->files->first()?->pages_path !== null;
+            $kind = $isPages ? CopyKind::Pdf : CopyKind::Docx;
+            yield "{$code}.{$kind->value}" => $this->copies->path($handin, $kind);
+        }
+        foreach ($handin->files as $file) {
+            if ($file->link !== null) {
+                yield "{$code}-{$file->position}-link.txt" => $file;
+            } elseif ($handin->files->count() > 1 && $file->pages_path !== null) {
+                yield "{$code}-{$file->position}.pdf" => $file->pages_path;
+            }
+        }
     }
 }

@@ -14,7 +14,8 @@ fail() { printf '\nStopped: %s\n' "$*" >&2; exit 1; }
 # What must be there, each with the Debian package that brings it. Only what is missing is asked for:
 # a machine with Node from elsewhere cannot take Debian's npm as well.
 COMMANDS=(php:php8.2-cli composer:composer node:nodejs npm:npm mariadbd:mariadb-server mariadb-install-db:mariadb-server
-    pandoc:pandoc pdftotext:poppler-utils qpdf:qpdf zip:zip pgrep:procps)
+    pandoc:pandoc pdftotext:poppler-utils qpdf:qpdf zip:zip pgrep:procps
+    bwrap:bubblewrap tesseract:tesseract-ocr cjpeg:libjpeg-turbo-progs)
 EXTENSIONS=(mbstring:php8.2-mbstring dom:php8.2-xml intl:php8.2-intl pdo_mysql:php8.2-mysql zip:php8.2-zip
     gd:php8.2-gd curl:php8.2-curl bcmath:php8.2-bcmath pcntl:php8.2-cli)
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Collect;
 
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Text\Mask;
+use YoungHarbor\Core\Names\Mask;
 
 /**
  * The address of something that stands elsewhere, handed in as it is. Nothing is fetched from it.

@@ -18,6 +18,9 @@ final class LookAlikes
         'α' => 'a', 'β' => 'b', 'ε' => 'e', 'η' => 'n', 'ι' => 'i', 'κ' => 'k', 'ν' => 'v', 'ο' => 'o', 'ρ' => 'p', 'τ' => 't', 'υ' => 'u', 'χ' => 'x', 'γ' => 'y', 'ϲ' => 'c', 'ϳ' => 'j', 'ɑ' => 'a', 'ɡ' => 'g', 'ı' => 'i',
     ];
 
+    /** Capitals that look like another Latin letter than their small letters do, or like one when those do not. */
+    private const CAPITALS = ['В' => 'B', 'Н' => 'H', 'Р' => 'P', 'С' => 'C', 'У' => 'Y', 'Х' => 'X', 'Т' => 'T', 'Β' => 'B', 'Ζ' => 'Z', 'Η' => 'H', 'Μ' => 'M', 'Ν' => 'N', 'Ρ' => 'P', 'Υ' => 'Y', 'Χ' => 'X', 'Τ' => 'T', 'Г' => 'Г'];
+
     /** Letters that look like a Latin one but are used by themselves too often to count in a word of their own script. */
     private const OTHERS = '/[\p{Cyrillic}\p{Greek}ɑɡı]/u';
 
@@ -36,6 +39,19 @@ final class LookAlikes
         $resolved = strtr($word, self::LATIN);
 
         return preg_match('/[\p{Cyrillic}\p{Greek}]/u', $resolved) === 1 ? $word : $resolved;
+    }
+
+    /** The Latin letter that one letter looks like, or the letter itself. */
+    public static function latin(string $letter): string
+    {
+        $small = mb_strtolower($letter);
+        $alike = self::CAPITALS[$letter] ?? self::LATIN[$small] ?? null;
+
+        return match (true) {
+            $alike === null => $letter,
+            isset(self::CAPITALS[$letter]), $small === $letter => $alike,
+            default => mb_strtoupper($alike),
+        };
     }
 
     /** Whether most letters of a text are Latin ones. */

@@ -48,13 +48,17 @@ return new class extends Migration
             $table->char('sha256', 64)->comment('of the file; of several files, of their sums in order, a line each');
             $table->unsignedInteger('words');
             $table->mediumText('text')->comment('as screening compares it; the author is masked');
-            $table->mediumText('html')->comment('as markers read it: sanitised, the author masked');
+            $table->mediumText('html')->comment('as markers read it: written from the tree of what is allowed, the author masked');
             $table->json('notes')->comment('what the student was told about the file');
             $table->dateTime('due_at')->comment('the due time in force when it came in');
             $table->boolean('late');
             $table->dateTime('received_at');
             $table->json('declaration')->nullable()->comment('what was declared with it, questions and answers');
             $table->json('identity')->comment('where the author was named in it, and what became of that');
+            $table->dateTime('prepared_at')->nullable()->comment('when pages and pictures had been looked through for names');
+            $table->string('prepare_failure', 500)->nullable();
+            $table->enum('alone', ['hidden', 'left'])->nullable()->comment('what a coordinator decided of a family name that stands alone in it');
+            $table->foreignId('alone_by')->nullable()->constrained('users')->restrictOnDelete();
             $table->json('hidden')->nullable()->comment('[kind, words or a note]: white or tiny text, pages without text');
             $table->char('seal', 64)->comment('of the receipt');
             $table->uuid('once')->nullable()->comment('made by the page, so that a request sent twice hands in once');
@@ -69,13 +73,21 @@ return new class extends Migration
             $table->string('kind', 10);
             $table->string('original_name', 255)->comment('sealed: shown to its student only');
             $table->string('path', 255);
-            $table->string('clean_path', 255)->nullable()->comment('the copy staff get: nothing in it names its author');
-            $table->string('clean_kind', 10)->nullable();
+            $table->string('pages_path', 255)->nullable()->comment('of a PDF: its pages drawn anew, without names');
+            $table->unsignedSmallInteger('pages')->nullable();
+            $table->json('unread')->nullable()->comment('pages that hold a picture in which names could not be looked for');
             $table->string('link', 500)->nullable()->comment('the address, when a link was handed in');
             $table->unsignedBigInteger('bytes');
             $table->char('sha256', 64);
             $table->unsignedInteger('words');
             $table->unique(['handin_id', 'position']);
+        });
+        Schema::create('handin_copies', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('handin_id')->constrained()->restrictOnDelete();
+            $table->string('kind', 10);
+            $table->string('path', 255)->comment('made from the text as markers read it, to take away');
+            $table->unique(['handin_id', 'kind']);
         });
         Schema::create('uploads', function (Blueprint $table): void {
             $table->id();

@@ -8,6 +8,7 @@ use App\Actions\Collect\ChangeAllowance;
 use App\Actions\Collect\ChangeExtension;
 use App\Actions\Collect\ChangeMember;
 use App\Actions\Collect\CheckDraft;
+use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\SaveClosureDays;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Collect\WaiveLateness;
@@ -400,6 +401,7 @@ final class DatabaseSeeder extends Seeder
         $handins = Handin::query()->whereIn('id', $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id'))->get();
         foreach ($handins as $handin) {
             app(CompareHandin::class)($handin);
+            app(PrepareForMarkers::class)($handin);
         }
         if ($assignment->overlap_web) {
             foreach ($handins as $handin) {

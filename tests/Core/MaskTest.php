@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use YoungHarbor\Core\Text\Mask;
+use YoungHarbor\Core\Names\Mask;
 
 /**
  * An author named in a text is found however the name is written; ordinary words that happen to be names are not.

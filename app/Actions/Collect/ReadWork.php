@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
-use App\Extraction\CleanCopy;
-use App\Extraction\Cleaner;
 use App\Extraction\FileKind;
 use App\Extraction\Findings;
 use App\Extraction\Reader;
@@ -14,18 +12,18 @@ use App\Models\Assignment;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use YoungHarbor\Core\Collect\WebLink;
-use YoungHarbor\Core\Text\Mask;
+use YoungHarbor\Core\Document\Document;
+use YoungHarbor\Core\Document\Html;
+use YoungHarbor\Core\Document\Masking;
+use YoungHarbor\Core\Names\Mask;
 
 /**
  * Reads what a student sends, as the assignment takes it: the same for work that counts and for a draft.
  */
 final class ReadWork
 {
-    public function __construct(
-        private readonly Reader $reader,
-        private readonly Cleaner $cleaner,
-        private readonly CleanCopy $cleanCopy,
-    ) {
+    public function __construct(private readonly Reader $reader)
+    {
     }
 
     /**
@@ -39,24 +37,41 @@ final class ReadWork
         $findings = new Findings;
         $masks = self::masks($authors);
         $pieces = $this->pieces($assignment, $works, $masks, $findings);
-        $notes = $this->notes($pieces);
-        $hidden = array_sum(array_map(fn (array $found) => $found['place'] === 'text' ? $found['times'] : 0, $findings->all()));
-        if ($hidden > 0) {
-            $whose = count($authors) === 1 ? 'Your name or number stands' : 'Names or numbers of your group stand';
-            $notes[] = "{$whose} in the text ".($hidden === 1 ? 'once' : "{$hidden} times").'; markers see “'.Mask::SHOWN.'” there.';
-        }
-        $taken = array_map(fn (array $found) => $found['place'], array_filter($findings->all(), fn (array $found) => $found['place'] !== 'text'));
-        if ($taken !== []) {
-            $notes[] = 'The file names a person outside its text ('.implode(', ', $taken).'); the copy markers get is without that.';
-        }
-        $html = $text = '';
-        foreach ($pieces as $n => $piece) {
-            // Markers see numbers and never file names, which often carry a name.
-            $html .= count($pieces) === 1 ? $piece->html : '<h2>File '.($n + 1)."</h2>\n{$piece->html}\n";
-            $text .= ($n === 0 ? '' : "\n\n").$piece->text;
-        }
+        $html = Html::ofText(self::together(array_map(fn (PieceRead $piece) => $piece->document, $pieces)));
+        $text = implode("\n\n", array_map(fn (PieceRead $piece) => $piece->text(), $pieces));
 
-        return new WorkRead($pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)), $notes, $findings->all(), array_merge(...array_map(fn (PieceRead $piece) => $piece->hidden, $pieces)));
+        return new WorkRead($pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)), [...$this->notes($pieces), ...$this->told($findings, count($authors))], $findings->all(), array_merge(...array_map(fn (PieceRead $piece) => $piece->hidden, $pieces)));
+    }
+
+    /**
+     * Several files as one text. Markers see numbers and never file names, which often carry a name.
+     *
+     * @param  non-empty-list<Document>  $documents
+     */
+    private static function together(array $documents): Document
+    {
+        return count($documents) === 1 ? $documents[0] : Document::together(array_combine(array_map(fn (int $n) => 'File '.($n + 1), array_keys($documents)), $documents));
+    }
+
+    /**
+     * What a student is told of names in their work.
+     *
+     * @return list<string>
+     */
+    private function told(Findings $findings, int $authors): array
+    {
+        $whose = $authors === 1 ? 'Your name or number' : 'Names or numbers of your group';
+        $times = fn (string $place): string => $findings->times($place) === 1 ? 'once' : $findings->times($place).' times';
+        $hidden = $findings->times(Findings::TEXT);
+        $alone = $findings->times(Findings::ALONE);
+
+        return array_values(array_filter([
+            $hidden === 0 ? '' : $whose.($authors === 1 ? ' stands' : ' stand')." in the text {$times(Findings::TEXT)}; markers see “".Mask::SHOWN.'” there.',
+            $findings->times(Findings::HEADS) === 0 ? '' : "{$whose} at the top or foot of pages ".($authors === 1 ? 'is' : 'are').' taken out of what markers get.',
+            $findings->times(Findings::ADDRESSES) === 0 ? '' : 'Addresses of links that name you are taken out of what markers get; the words stay.',
+            $findings->times(Findings::FILE_NAME) === 0 ? '' : 'The name of the file names you; markers do not see it.',
+            $alone === 0 ? '' : 'A family name as yours stands alone '.$times(Findings::ALONE).', as that of a source would, and is left as it is. If you mean yourself there, write “the author” and hand in again.',
+        ], fn (string $note) => $note !== ''));
     }
 
     /**
@@ -118,15 +133,13 @@ final class ReadWork
         if ($work instanceof UploadedFile && ! in_array($read->kind, $assignment->fileKinds(), true)) {
             throw new Refusal("This file is a {$read->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
         }
-        $html = $read->html;
-        foreach ($masks as $mask) {
-            $times = 0;
-            $html = $this->cleaner->mask($html, $mask, $times);
-            $findings->add('text', Findings::HIDDEN, $times);
-            $work instanceof UploadedFile && $mask->namesFile($name) && $findings->add('name of the file', Findings::TAKEN_OUT);
+        $masking = Masking::of($read->document, $masks);
+        $findings->addMasking($masking);
+        if ($work instanceof UploadedFile && array_filter($masks, fn (Mask $mask) => $mask->namesFile($name)) !== []) {
+            $findings->add(Findings::FILE_NAME, Findings::TAKEN_OUT);
         }
 
-        return new PieceRead($name, $read->kind, $bytes, $html, $this->cleaner->plain($html), $read->words, $read->notes, $this->cleanCopy->of($bytes, $read->kind, $html, $masks, $findings), hidden: $this->masked($read->hidden, $masks));
+        return new PieceRead($name, $read->kind, $bytes, $masking->document, $read->words, $read->notes, hidden: $this->masked($read->hidden, $masks));
     }
 
     /**
@@ -148,7 +161,7 @@ final class ReadWork
             throw new Refusal("This assignment does not take links. Hand in {$assignment->kindsInWords()}.");
         }
 
-        return new PieceRead($link->address, FileKind::Link, $link->address, '<p>A link was handed in: open it above.</p>', '', 0,
+        return new PieceRead($link->address, FileKind::Link, $link->address, Document::ofText('A link was handed in: open it above.'), 0,
             ['Nothing is fetched from a link: markers open the page as it is when they mark, and overlap is not looked for in it. Leave it as it is, and open to whoever has the address, until your result is out.'], link: $link->address);
     }
 

@@ -7,6 +7,7 @@ namespace App\Actions\Collect;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Jobs\CompareHandin;
+use App\Jobs\PrepareHandin;
 use App\Logbook\Logbook;
 use App\Mail\HandedIn;
 use App\Models\Assignment;
@@ -33,7 +34,8 @@ use YoungHarbor\Core\Collect\Attempts;
 use YoungHarbor\Core\Collect\WebLink;
 
 /**
- * Takes a student's work in: reads it, keeps the original sealed, makes the copy staff get, and gives a receipt.
+ * Takes a student's work in: reads it, keeps the original sealed, has made what markers get, and gives a
+ * receipt.
  *
  * The time that counts is when the work had arrived, not when reading it ended. Every attempt is kept. The last one in
  * time counts; after the due time the attempt that counts stays, unless the student picks another.
@@ -74,7 +76,7 @@ final class TakeHandIn
                 $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->withMax('handins', 'attempt')->orderBy('id')->lockForUpdate()->get();
                 $own = $this->twin($scripts, $student, $once);
                 if ($own !== null) { // the same form came twice at once
-                    Storage::delete(array_merge(...$paths));
+                    Storage::delete($paths);
 
                     return $own;
                 }
@@ -93,7 +95,7 @@ final class TakeHandIn
                 return $own;
             });
         } catch (\Throwable $e) {
-            Storage::delete(array_merge(...$paths));
+            Storage::delete($paths);
             throw $e;
         }
     }
@@ -109,24 +111,20 @@ final class TakeHandIn
     }
 
     /**
-     * @return list<list<string>> for each piece its path, and that of the copy staff get
+     * @return list<string> where each piece is kept as it came
      */
     private function store(WorkRead $work): array
     {
-        return array_map(function (PieceRead $piece): array {
-            $paths = ['handins/'.Str::uuid()->toString()];
-            Storage::put($paths[0], $piece->bytes);
-            if ($piece->clean !== null) {
-                $paths[] = 'handins/'.Str::uuid()->toString();
-                Storage::put($paths[1], $piece->clean[0]);
-            }
+        return array_map(function (PieceRead $piece): string {
+            $path = 'handins/'.Str::uuid()->toString();
+            Storage::put($path, $piece->bytes);
 
-            return $paths;
+            return $path;
         }, $work->pieces);
     }
 
     /**
-     * @param  list<list<string>>  $paths
+     * @param  list<string>  $paths
      * @param  list<array{label: string, answer: string}>|null  $declared
      */
     private function keep(Script $script, User $by, WorkRead $work, array $paths, Carbon $received, ?array $declared, ?string $once): Handin
@@ -142,13 +140,15 @@ final class TakeHandIn
             'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'once' => $once,
         ]);
         $files = array_map(fn (PieceRead $piece, int $n) => $handin->files()->make([
-            'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n][0], 'clean_path' => $paths[$n][1] ?? null,
-            'clean_kind' => $piece->clean[1]->value ?? null, 'link' => $piece->link, 'bytes' => strlen($piece->bytes), 'sha256' => $sums[$n], 'words' => $piece->words,
+            'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n],
+            'link' => $piece->link, 'bytes' => strlen($piece->bytes), 'sha256' => $sums[$n], 'words' => $piece->words,
         ]), $work->pieces, array_keys($work->pieces));
         $handin->setRelation('files', new Collection($files));
         $handin->seal = $this->receipts->seal($this->receipts->of($handin));
         $handin->save();
         $handin->files()->saveMany($files);
+        // With one mark a group, one of its scripts is marked for all.
+        $script->lead_id === null && PrepareHandin::dispatch($handin->id)->afterCommit();
 
         return $handin;
     }

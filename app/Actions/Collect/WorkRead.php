@@ -11,10 +11,10 @@ final readonly class WorkRead
 {
     /**
      * @param  non-empty-list<PieceRead>  $pieces
-     * @param  string  $html  sanitised, its authors masked
+     * @param  string  $html  written from the tree, its authors masked
      * @param  string  $text  its authors masked
      * @param  list<string>  $notes
-     * @param  list<array{place: string, fate: string, times: int}>  $identity  where its authors were named
+     * @param  list<array{place: string, fate: string, times: int, around?: list<string>}>  $identity  where its authors were named
      * @param  list<array{kind: string, words?: string, note?: string}>  $hidden  what a reader of the files does not see
      */
     public function __construct(

@@ -39,7 +39,7 @@ final class AddToArchive
         $outcome = ['added' => 0, 'already' => 0, 'refused' => []];
         foreach ($files as $file) {
             try {
-                $text = $this->reader->read($file->getRealPath(), $file->getClientOriginalName())->text;
+                $text = $this->reader->read($file->getRealPath(), $file->getClientOriginalName())->text();
             } catch (Refusal $e) {
                 $outcome['refused'][] = $file->getClientOriginalName().': '.$e->getMessage();
 

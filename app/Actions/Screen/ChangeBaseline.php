@@ -57,7 +57,7 @@ final class ChangeBaseline
         $texts = $refused = [];
         foreach ($files as $file) {
             try {
-                $texts[] = [$title, $this->reader->read($file->getRealPath(), $file->getClientOriginalName())->text];
+                $texts[] = [$title, $this->reader->read($file->getRealPath(), $file->getClientOriginalName())->text()];
             } catch (Refusal $e) {
                 $refused[] = $file->getClientOriginalName().': '.$e->getMessage();
             }

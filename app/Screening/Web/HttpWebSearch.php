@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screening\Web;
 
-use App\Extraction\Cleaner;
+use App\Extraction\HtmlTree;
+use App\Extraction\Refusal;
 use GuzzleHttp\Psr7\UriResolver;
 use GuzzleHttp\Psr7\Utils;
 use Illuminate\Http\Client\ConnectionException;
@@ -26,7 +27,7 @@ final class HttpWebSearch implements WebSearch
 
     private const REDIRECTS = 3;
 
-    public function __construct(private readonly Cleaner $cleaner)
+    public function __construct(private readonly HtmlTree $tree)
     {
     }
 
@@ -64,13 +65,23 @@ final class HttpWebSearch implements WebSearch
         if (! mb_check_encoding($body, 'UTF-8')) {
             $body = mb_convert_encoding($body, 'UTF-8', 'Windows-1252');
         }
-        $text = $kind === 'text/plain' ? trim($body) : $this->cleaner->plain($this->cleaner->clean((string) preg_replace(['~<(script|style|nav|head)\b.*?</\1>~is', '~<!doctype[^>]*>|</?(html|body)\b[^>]*>~i'], '', $body)));
+        $text = $kind === 'text/plain' ? trim($body) : $this->words($body);
         if (preg_match('/\p{L}/u', $text) !== 1) {
             throw new WebUnanswered('The page holds no text.');
         }
         preg_match('~<title[^>]*>(.*?)</title>~is', $body, $title);
 
         return new WebPage($url, mb_substr(trim((string) preg_replace('/\s+/u', ' ', html_entity_decode($title[1] ?? '', ENT_QUOTES | ENT_HTML5, 'UTF-8'))), 0, 300), $text);
+    }
+
+    /** The words of a page, without its navigation. */
+    private function words(string $body): string
+    {
+        try {
+            return $this->tree->read((string) preg_replace(['~<(script|style|nav|head)\b.*?</\1>~is', '~<!doctype[^>]*>|</?(html|body)\b[^>]*>~i'], '', $body), fn (): null => null)->text();
+        } catch (Refusal) {
+            throw new WebUnanswered('The page could not be read.');
+        }
     }
 
     private function followed(string $url, int $redirects): Response

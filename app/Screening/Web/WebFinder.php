@@ -7,9 +7,9 @@ namespace App\Screening\Web;
 use App\Enums\SourceKind;
 use App\Enums\WebState;
 use App\Models\OverlapSource;
+use YoungHarbor\Core\Names\Mask;
 use YoungHarbor\Core\Overlap\Distinctive;
 use YoungHarbor\Core\Overlap\Interval;
-use YoungHarbor\Core\Text\Mask;
 use YoungHarbor\Core\Text\Words;
 
 /**

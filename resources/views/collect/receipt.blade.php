@@ -2,7 +2,6 @@
     use App\Support\Clock;
     $script = $handin->script;
     $counts = $script->current_handin_id === $handin->id;
-    $taken = collect($handin->identity)->where('fate', App\Extraction\Findings::TAKEN_OUT);
     $kinds = $handin->files->map(fn ($file) => App\Extraction\FileKind::from($file->kind)->label())->unique()->implode(', ');
 @endphp
 <x-page title="Receipt" at="modules">

@@ -22,8 +22,15 @@
                 <button class="link" type="button" data-opens="brief" data-do="brief">brief</button>
                 @if ($declaration !== [])<button class="link" type="button" data-opens="declared">declared</button>@endif
                 @foreach ($attempt->files as $file)
-                    @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@elseif ($file->clean_path && ! $earlier)<a href="{{ route('mark.file', [$mark, $file->position]) }}">{{ $attempt->files->count() > 1 ? "file {$file->position}" : 'file' }}</a>@endif
+                    @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@endif
                 @endforeach
+                @if ($copies !== [] && ! $earlier)
+                    <details class="drop"><summary class="link">take away</summary>
+                        <div class="panel absolute! z-20 left-0 w-80">
+                            <p class="small mb-2">Made anew from the text, so that nothing in it names its author: fonts, page breaks and exact layout are not as they were handed in.</p>
+                            @foreach ($copies as $kind)<p class="py-0.5"><a href="{{ route('mark.file', [$mark, $kind->value]) }}">{{ $kind->label() }}</a>@if ($kind === App\Extraction\CopyKind::Pdf && $files !== [] && $attempt->files->count() === 1) <span class="quiet small">its pages as pictures</span>@endif</p>@endforeach
+                        </div></details>
+                @endif
                 @if ($files !== [] && ! $earlier)<button class="link" type="button" data-command="pages">pages</button>@endif
                 @can('viewOverlap', $script)<a href="{{ route('screen.show', $script) }}">overlap</a>@if ($assignment->writing_baseline_id !== null) <a href="{{ route('writing.show', $script) }}">writing</a>@endif @endcan
                 <span class="ml-auto whitespace-nowrap"><span class="quiet">{{ $queue['place'] }} of {{ $queue['all'] }}</span>

@@ -6,6 +6,7 @@
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::ShareOut" /></x-slot:head>
     @include('share-out.tabs', ['at' => 'plan'])
     @foreach ($errors->all() as $message)<div class="notice refusal" role="alert">{{ $message }}</div>@endforeach
+    @if ($toCheck->isAny())<div class="notice"><b>Before you share out:</b> {{ $toCheck->inWords() }} <a href="{{ route('names.index', $assignment) }}">Names in scripts</a></div>@endif
     @if ($open === 0 && $rows->total() === 0 && $wanted === '')
         <x-empty title="Nothing to share out yet">Scripts can be shared out once they are handed in and the due time has passed. Conflicts of interest can be recorded before.</x-empty>
     @else

@@ -145,7 +145,7 @@ final class CohortTest extends TestCase
         $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk();
         app(ChangeMember::class)(Membership::query()->where('user_id', $mark->marker_id)->sole(), null, true, $this->coordinator);
-        foreach ([route('mark.desk', $mark), route('mark.file', $mark), route('screen.show', $mark->script), route('moderate.show', $mark->script), route('mark.index', $mark->script->assignment)] as $address) {
+        foreach ([route('mark.desk', $mark), route('mark.file', [$mark, 'docx']), route('screen.show', $mark->script), route('moderate.show', $mark->script), route('mark.index', $mark->script->assignment)] as $address) {
             $this->actingAs($mark->marker->fresh() ?? $mark->marker)->get($address)->assertForbidden();
         }
     }

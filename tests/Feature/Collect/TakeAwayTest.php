@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Collect;
 
+use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\Part;
 use App\Extraction\FileKind;
+use App\Models\LogbookLine;
 use App\Models\Mark;
 use Illuminate\Support\Carbon;
+use LogicException;
 use Tests\Files;
 use Tests\PlantedFiles;
 use Tests\TestCase;
@@ -33,30 +36,34 @@ final class TakeAwayTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[3], [WebLink::of('https://films.example/a', [])]);
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
+        app(PrepareForMarkers::class)($this->script($assignment, 1)->currentHandin ?? throw new LogicException);
 
         $entries = $this->entries($this->actingAs($this->coordinator)->get(route('collect.zip', $assignment))->assertOk()->assertHeader('Content-Type', 'application/zip')->streamedContent());
         [$two, $pdf, $typed, $link] = array_map(fn (int $n) => $this->script($assignment, $n)->code, [0, 1, 2, 3]);
-        self::assertEqualsCanonicalizing(['list.csv', "{$two}-1.docx", "{$two}-2.odt", "{$pdf}.pdf", "{$typed}.txt", "{$link}.txt"], array_keys($entries));
+        self::assertEqualsCanonicalizing(['list.csv', "{$two}.docx", "{$pdf}.pdf", "{$typed}.docx", "{$link}-1-link.txt"], array_keys($entries));
         $list = array_column(array_slice(Delimited::rows($entries['list.csv']), 1), null, 1);
-        self::assertCount(5, $list);
-        foreach ($list as $file => [$code, , , , $sum]) {
+        self::assertCount(4, $list);
+        foreach ($list as $file => [$code, , , $sum]) {
             self::assertSame(hash('sha256', $entries[$file]), $sum, "the list says what is in {$file}");
             self::assertStringStartsWith($code, $file);
         }
-        self::assertSame("https://films.example/a\n", $entries["{$link}.txt"]);
+        self::assertSame("https://films.example/a\n", $entries["{$link}-1-link.txt"]);
         $this->search($entries);
 
         foreach ($this->tutors as $tutor) {
             $own = Mark::query()->where('marker_id', $tutor->id)->with('script')->get()->map(fn (Mark $mark) => $mark->script->code)->all();
             $entries = $this->entries($this->actingAs($tutor)->get(route('mark.zip', $assignment))->assertOk()->streamedContent());
-            self::assertEqualsCanonicalizing($own, array_values(array_unique(array_map(fn (string $file) => substr($file, 0, strcspn($file, '.')), array_map(fn (string $file) => preg_replace('/-[12]\./', '.', $file) ?? '', array_diff(array_keys($entries), ['list.csv']))))));
+            self::assertEqualsCanonicalizing($own, array_values(array_unique(array_map(fn (string $file) => substr($file, 0, strcspn($file, '.')), array_map(fn (string $file) => str_replace('-1-link', '', $file), array_diff(array_keys($entries), ['list.csv']))))));
             $this->search($entries);
         }
         $this->get(route('collect.zip', $assignment))->assertForbidden();
         $mark = $this->markOf($this->script($assignment), Part::First);
-        $file = $this->actingAs($mark->marker)->get(route('mark.file', [$mark, 2]))->assertOk()->assertHeader('Content-Disposition', "attachment; filename={$two}-2.odt");
-        $this->search(["{$two}-2.odt" => $file->streamedContent()]);
-        $this->get(route('mark.file', [$mark, 3]))->assertNotFound();
+        foreach (['docx', 'odt', 'html', 'pdf'] as $kind) {
+            $file = $this->actingAs($mark->marker)->get(route('mark.file', [$mark, $kind]))->assertOk()->assertHeader('Content-Disposition', "attachment; filename={$two}.{$kind}");
+            $this->search(["{$two}.{$kind}" => $file->streamedContent()]);
+        }
+        $this->get(route('mark.file', [$mark, 'exe']))->assertNotFound();
+        self::assertSame([$assignment->title], LogbookLine::query()->where('action', 'took scripts away')->distinct()->pluck('subject')->all(), 'and each is in the logbook');
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Mark;
 
+use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
 use App\Enums\Part;
@@ -69,7 +70,7 @@ final class AttachmentTest extends TestCase
         $this->actingAs($this->students[1])->get(route('attachments.show', $kept))->assertForbidden();
     }
 
-    public function test_pages_are_shown_from_the_copy_without_names(): void
+    public function test_pages_are_shown_once_they_are_drawn_anew(): void
     {
         $this->module(2, 1);
         $assignment = $this->assignment();
@@ -79,7 +80,10 @@ final class AttachmentTest extends TestCase
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
         $mark = $this->markOf($this->script($assignment), Part::First);
-        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('id="pages"', false);
+        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertDontSee('id="pages"', false);
+        $this->get(route('mark.pages', [$mark, 1]))->assertNotFound();
+        app(PrepareForMarkers::class)($mark->handin);
+        $this->get(route('mark.desk', $mark))->assertOk()->assertSee('id="pages"', false);
         $pages = $this->get(route('mark.pages', [$mark, 1]))->assertOk()->assertHeader('Content-Type', 'application/pdf');
         self::assertStringStartsWith('%PDF', $pages->streamedContent());
         $this->actingAs($this->markOf($mark->script, Part::Second)->marker)->get(route('mark.pages', [$mark, 1]))->assertForbidden();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Collect;
 
 use App\Http\Controllers\Controller;
+use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Support\Clock;
 use App\Support\Cohort;
@@ -12,6 +13,7 @@ use App\Support\TakeAway;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use YoungHarbor\Core\Formats\Csv;
@@ -43,9 +45,10 @@ final class CollectController extends Controller
     }
 
     /** The rows shown, all of them. */
-    public function csv(Request $request, Assignment $assignment): StreamedResponse
+    public function csv(Request $request, Assignment $assignment, Logbook $logbook): StreamedResponse
     {
         $this->authorize('coordinate', $assignment);
+        DB::transaction(fn () => $logbook->write('took the list of a cohort away', $assignment->title, [], null, $assignment, $this->person($request)));
         $cohort = Cohort::of($assignment, $request->query());
         $time = fn (?string $at): ?string => $at === null ? null : Clock::plain(Carbon::parse($at, 'UTC'));
 
@@ -61,10 +64,10 @@ final class CollectController extends Controller
         }, Str::slug("{$assignment->module->code} {$assignment->title}").'-cohort.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
-    public function zip(Assignment $assignment, TakeAway $takeAway): StreamedResponse
+    public function zip(Request $request, Assignment $assignment, TakeAway $takeAway): StreamedResponse
     {
         $this->authorize('coordinate', $assignment);
 
-        return $takeAway->zip($assignment, $assignment->scripts()->getQuery()->whereNotNull('current_handin_id'));
+        return $takeAway->zip($assignment, $assignment->scripts()->getQuery(), $this->person($request));
     }
 }

@@ -22,6 +22,7 @@ use App\Models\HandinFile;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\User;
+use App\Support\Copies;
 use App\Support\DeskKeys;
 use App\Support\DeskQueue;
 use App\Support\DeskState;
@@ -43,7 +44,7 @@ final class DeskController extends Controller
 {
     private const LATELY = 10;
 
-    public function show(Request $request, Mark $mark, DeskQueue $queue, DeskState $state): View
+    public function show(Request $request, Mark $mark, DeskQueue $queue, DeskState $state, Copies $copies): View
     {
         $this->authorize('open', $mark);
         $person = $this->person($request);
@@ -51,8 +52,9 @@ final class DeskController extends Controller
         $score = $mark->score();
         $rubric = $mark->rubricVersion->toCore();
         $filter = DeskQueue::filter($request->query());
-        $attempts = Handin::query()->where('script_id', $mark->script_id)->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
-        $attempt = $request->has('attempt') ? Handin::query()->where('script_id', $mark->script_id)->where('attempt', $request->integer('attempt'))->with('files')->first() ?? abort(404) : $mark->handin;
+        // A later attempt would tell that something came in after the due time.
+        $attempts = Handin::query()->where('script_id', $mark->script_id)->where('attempt', '<=', $mark->handin->attempt)->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
+        $attempt = $request->has('attempt') ? $attempts->firstWhere('attempt', $request->integer('attempt'))?->refresh()->load('files') ?? abort(404) : $mark->handin;
         $files = $this->files($mark);
 
         return view('mark.desk', [
@@ -60,7 +62,7 @@ final class DeskController extends Controller
             'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files, 'attachments' => $state->attachments($mark),
             'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
-            'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
+            'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
             'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->handin_id ? $files : [], $attempt->id !== $mark->handin_id),
         ]);
     }
@@ -202,13 +204,13 @@ final class DeskController extends Controller
     }
 
     /**
-     * The pages there are to look at: copies without names, where they could be made as PDF.
+     * The pages there are to look at: of PDFs, drawn anew without names.
      *
      * @return list<array{number: int, url: string}>
      */
     private function files(Mark $mark): array
     {
-        return array_values($mark->handin->files->filter(fn (HandinFile $file) => $file->clean_path !== null && ($file->clean_kind ?? $file->kind) === 'pdf')
+        return array_values($mark->handin->files->filter(fn (HandinFile $file) => $file->pages_path !== null)
             ->map(fn (HandinFile $file) => ['number' => $file->position, 'url' => route('mark.pages', [$mark, $file->position])])->all());
     }
 

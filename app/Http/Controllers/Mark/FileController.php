@@ -4,37 +4,37 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
+use App\Extraction\CopyKind;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Mark;
+use App\Support\Copies;
 use App\Support\TakeAway;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
- * What markers may take with them: the copies without names, under script codes.
+ * What markers may take with them: files made anew from the text as they read it, under script codes.
  */
 final class FileController extends Controller
 {
-    public function show(Mark $mark, int $number = 1): StreamedResponse
+    public function show(Mark $mark, CopyKind $kind, Copies $copies): StreamedResponse
     {
         $this->authorize('open', $mark);
-        $file = $mark->handin->files->firstWhere('position', $number) ?? abort(404);
-        abort_if($file->clean_path === null, 404);
-        $name = $mark->script->code.($mark->handin->files->count() > 1 ? "-{$file->position}" : '').'.'.($file->clean_kind ?? $file->kind);
+        abort_unless(in_array($kind, $copies->kinds($mark->handin), true), 404);
 
-        return Storage::download($file->clean_path, $name, ['Content-Type' => 'application/octet-stream']);
+        return Storage::download($copies->path($mark->handin, $kind), "{$mark->script->code}.{$kind->value}", ['Content-Type' => 'application/octet-stream']);
     }
 
-    /** The copy without names as the desk draws its pages. */
+    /** The pages of a PDF, drawn anew, as the desk shows them. */
     public function pages(Mark $mark, int $number): StreamedResponse
     {
         $this->authorize('open', $mark);
-        $file = $mark->handin->files->firstWhere('position', $number);
-        abort_if($file === null || $file->clean_path === null || ($file->clean_kind ?? $file->kind) !== 'pdf', 404);
+        $path = $mark->handin->files->firstWhere('position', $number)?->pages_path;
+        abort_if($path === null, 404);
 
-        return Storage::response($file->clean_path, "{$mark->script->code}.pdf", ['Content-Type' => 'application/pdf']);
+        return Storage::response($path, "{$mark->script->code}.pdf", ['Content-Type' => 'application/pdf']);
     }
 
     /** All the scripts with one marker. */
@@ -43,6 +43,6 @@ final class FileController extends Controller
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
 
-        return $takeAway->zip($assignment, $assignment->scripts()->getQuery()->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id)));
+        return $takeAway->zip($assignment, $assignment->scripts()->getQuery()->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id)), $this->person($request));
     }
 }

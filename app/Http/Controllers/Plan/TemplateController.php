@@ -60,7 +60,7 @@ final class TemplateController extends Controller
     private function words(Reader $reader, UploadedFile $file, string $name): string
     {
         try {
-            return $reader->read($file->getRealPath(), $name)->text;
+            return $reader->read($file->getRealPath(), $name)->text();
         } catch (Refusal) {
             return '';
         }

@@ -18,6 +18,7 @@ use App\Models\Conflict;
 use App\Models\Membership;
 use App\Models\Script;
 use App\Support\Given;
+use App\Support\NamesToCheck;
 use App\Support\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -53,7 +54,7 @@ final class ShareOutController extends Controller
             'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')->whereDoesntHave('marks')->count(),
             'conflicts' => Conflict::query()->where('module_id', $assignment->module_id)->count(),
             'unknown' => $draft === null ? 0 : $this->planning->scripts($assignment)->pluck('code')->diff(array_column($draft->entries, 'script'))->count(),
-            ...$this->standing($request, $assignment, $draft),
+            'toCheck' => NamesToCheck::of($assignment), ...$this->standing($request, $assignment, $draft),
         ]);
     }
 

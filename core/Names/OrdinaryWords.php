@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Text;
+namespace YoungHarbor\Core\Names;
 
 /**
  * Words that are also names. A name made of such words alone is looked for as names are written, never as words.

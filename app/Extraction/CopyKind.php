@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Extraction;
+
+/**
+ * What a script can be taken away as.
+ */
+enum CopyKind: string
+{
+    case Docx = 'docx';
+    case Odt = 'odt';
+    case Html = 'html';
+    case Pdf = 'pdf';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Docx => 'Word document (.docx)',
+            self::Odt => 'OpenDocument text (.odt)',
+            self::Html => 'web page (.html)',
+            self::Pdf => 'PDF',
+        };
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Actions\Collect\PrepareForMarkers;
+use App\Models\Handin;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Queue\Middleware\WithoutOverlapping;
+use Throwable;
+
+/**
+ * Has made what markers get of a hand-in. May be run again at any time: it replaces what it made.
+ */
+final class PrepareHandin implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 3;
+
+    public int $timeout = 300;
+
+    public function __construct(public readonly int $handinId)
+    {
+    }
+
+    /**
+     * @return list<object>
+     */
+    public function middleware(): array
+    {
+        return [(new WithoutOverlapping("prepare-{$this->handinId}"))->releaseAfter(20)->expireAfter(320)];
+    }
+
+    public function handle(PrepareForMarkers $prepare): void
+    {
+        $handin = Handin::query()->find($this->handinId);
+        $handin === null || $prepare($handin);
+    }
+
+    public function failed(?Throwable $e): void
+    {
+        Handin::query()->whereKey($this->handinId)->update(['prepare_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+    }
+}
