@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ClosureDaysController;
 use App\Http\Controllers\DemoController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\ModuleController;
 use App\Http\Controllers\PeopleController;
@@ -13,6 +14,8 @@ use App\Http\Controllers\SignInController;
 use App\Http\Controllers\TodayController;
 use App\Http\Controllers\WelcomeController;
 use Illuminate\Support\Facades\Route;
+
+Route::get('/up', HealthController::class)->withoutMiddleware('web')->name('up');
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('sign-in');

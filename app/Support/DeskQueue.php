@@ -10,6 +10,7 @@ use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
+use YoungHarbor\Core\Allocation\SectionFilters;
 
 /**
  * A marker's way through their scripts of one assignment: in the order of the marks' random ids, so that it tells nothing
@@ -39,7 +40,7 @@ final class DeskQueue
             }
         }
         if (is_string($asked['section'] ?? null) && $asked['section'] !== '') {
-            $filter['section'] = mb_substr($asked['section'], 0, 60);
+            $filter['section'] = mb_substr($asked['section'], 0, 300);
         }
 
         return $filter;
@@ -111,8 +112,33 @@ final class DeskQueue
                     ->join('assignments', 'assignments.id', '=', 'scripts.assignment_id')->where('assignments.id', $assignmentId)->where('overlap_seen', 'start')->whereColumn('overlap_reports.share', '>=', 'assignments.overlap_look')),
                 default => $query,
             })
-            ->when(isset($filter['section']), fn (Builder $query) => $query->whereIn('script_id', fn ($scripts) => $scripts->select('scripts.id')->from('scripts')->where('scripts.assignment_id', $assignmentId)
-                ->whereIn('student_id', Membership::query()->where('module_id', fn ($module) => $module->select('module_id')->from('assignments')->where('id', $assignmentId))->where('section', $filter['section'] ?? '')->select('user_id')->toBase())));
+            ->when(isset($filter['section']), function (Builder $query) use ($assignmentId, $markerId, $filter): void {
+                // A choice that would hold one or two scripts is none: all of them are shown.
+                $sections = $this->sections($assignmentId, $markerId)[$filter['section'] ?? ''] ?? null;
+                $members = fn () => Membership::query()->where('module_id', fn ($module) => $module->select('module_id')->from('assignments')->where('id', $assignmentId))->select('user_id')->toBase();
+                $sections === null || $query->whereIn('script_id', fn ($scripts) => $scripts->select('scripts.id')->from('scripts')->where('scripts.assignment_id', $assignmentId)
+                    ->where(fn ($student) => $student->whereIn('student_id', $members()->whereIn('section', $sections))
+                        ->when(in_array('', $sections, true), fn ($none) => $none->orWhereNotIn('student_id', $members()->whereNotNull('section')))));
+            });
+    }
+
+    /**
+     * The sections a marker can choose by.
+     *
+     * @return array<string, non-empty-list<string>> sections by how the choice is named
+     */
+    public function sections(int $assignmentId, int $markerId): array
+    {
+        $counts = Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)->where('marks.part', '!=', Part::HandedOver->value)
+            ->join('scripts', 'scripts.id', '=', 'marks.script_id')->join('assignments', 'assignments.id', '=', 'scripts.assignment_id')
+            ->leftJoin('memberships', fn ($join) => $join->on('memberships.module_id', '=', 'assignments.module_id')->on('memberships.user_id', '=', 'scripts.student_id'))
+            ->groupByRaw("COALESCE(memberships.section, '')")->selectRaw("COALESCE(memberships.section, '') AS section, COUNT(DISTINCT marks.script_id) AS scripts")->toBase()->pluck('scripts', 'section');
+        $choices = [];
+        foreach (SectionFilters::of($counts->map(fn (mixed $count) => (int) $count)->all()) as $sections) {
+            $choices[implode(', ', array_map(fn (string $section) => $section === '' ? 'no section' : $section, $sections))] = $sections;
+        }
+
+        return $choices;
     }
 
     /** A single value to order and to compare by. */

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Enums\OverlapReader;
 use App\Enums\ReportState;
-use App\Enums\SourceKind;
 use App\Models\DraftCheck;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
 use App\Screening\Figured;
-use Illuminate\Support\Facades\Gate;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Piece;
 use YoungHarbor\Core\Overlap\Report;
@@ -31,7 +30,7 @@ final class OverlapReading
      * @param  array<array-key, mixed>  $asked  run, whole and hide, as a page's address has them
      * @return array<string, mixed>|null null while there is nothing to read
      */
-    public function ofReport(OverlapReport $report, Script $script, array $asked, bool $forStudent = false): ?array
+    public function ofReport(OverlapReport $report, Script $script, array $asked, OverlapReader $reader): ?array
     {
         if ($report->state !== ReportState::Ready || $report->places === null) {
             return null;
@@ -40,7 +39,7 @@ final class OverlapReading
         $gone = $report->matches->filter(fn ($match) => $match->source->taken_out_at !== null);
 
         return [
-            ...$this->reading($figures, Words::of($report->handin->text), $script, $asked, $forStudent, $report->hiding ?? []),
+            ...$this->reading($figures, Words::of($report->handin->text), $script, $asked, $reader, $report->hiding ?? []),
             'gone' => OverlapSource::query()->whereKey($gone->pluck('overlap_source_id'))->get(), 'report' => $report,
         ];
     }
@@ -51,7 +50,7 @@ final class OverlapReading
      */
     public function ofDraft(DraftCheck $draft, array $asked): array
     {
-        return $this->reading($draft->figures(), Words::of($draft->text), $draft->script, $asked, true, []);
+        return $this->reading($draft->figures(), Words::of($draft->text), $draft->script, $asked, OverlapReader::Student, []);
     }
 
     /**
@@ -68,6 +67,11 @@ final class OverlapReading
         $passages = [];
         $script = Words::of(implode('', array_column($reading['script'], 'text')));
         foreach ($reading['runs'] as $run) {
+            if (! $reading['sources'][$run['source']]['readable']) {
+                $passages[] = ['here' => $script->slice($run['from'], $run['to']), 'there' => ''];
+
+                continue;
+            }
             $words = $texts[$run['source']] ??= Words::of($sources->get($run['source'])?->fullText() ?? '');
             $passages[] = ['here' => $script->slice($run['from'], $run['to']), 'there' => $words->count() < $run['source_to'] ? '' : $words->slice($run['source_from'], $run['source_to'])];
         }
@@ -76,14 +80,14 @@ final class OverlapReading
     }
 
     /**
-     * What is kept with an entry of the conversation record.
+     * What is kept with an entry of the conversation record: as a marker may read it, since one can be let read the record.
      *
      * @return array{sum: string, close: string, sources: list<string>, passage: string|null}
      */
     public function evidence(Script $script, ?int $run): array
     {
         $report = $script->currentHandin?->report;
-        $reading = $report === null ? null : $this->ofReport($report, $script, ['run' => $run]);
+        $reading = $report === null ? null : $this->ofReport($report, $script, ['run' => $run], OverlapReader::Marker);
         if ($reading === null) {
             return ['sum' => 'Not compared when this was written.', 'close' => '', 'sources' => [], 'passage' => null];
         }
@@ -102,10 +106,10 @@ final class OverlapReading
      * @param  list<array{kind: string, from?: int, to?: int, note?: string}>  $hiding
      * @return array<string, mixed>
      */
-    private function reading(Figures $figures, Words $words, Script $script, array $asked, bool $forStudent, array $hiding): array
+    private function reading(Figures $figures, Words $words, Script $script, array $asked, OverlapReader $reader, array $hiding): array
     {
         $all = $this->runs($figures);
-        $sources = $this->sources($figures, $all, $script, $forStudent);
+        $sources = $this->sources($figures, $all, $script, $reader);
         $hidden = array_values(array_intersect(array_column($sources, 'letter'), is_array($asked['hide'] ?? null) ? $asked['hide'] : []));
         $runs = array_values(array_filter($all, fn (array $run) => ! in_array($sources[$run['source']]['letter'], $hidden, true)));
         foreach ($runs as $n => $run) {
@@ -114,8 +118,8 @@ final class OverlapReading
             $sources[$run['source']]['first'] ??= $n + 1;
         }
         $number = max(1, min(is_numeric($asked['run'] ?? null) ? (int) $asked['run'] : 1, max(1, count($runs))));
-        $whole = ($asked['whole'] ?? null) === '1';
         $current = $runs[$number - 1] ?? null;
+        $whole = ($asked['whole'] ?? null) === '1' && ($current === null || $sources[$current['source']]['whole']);
 
         return [
             'figures' => $figures, 'runs' => $runs, 'sources' => $sources, 'number' => $number, 'words' => $words->count(), 'whole' => $whole, 'hide' => $hidden, 'hiding' => $this->findings($hiding, $words),
@@ -157,7 +161,7 @@ final class OverlapReading
      * @param  list<array{kind: string, source: int, words: int}>  $runs
      * @return array<int, array<string, mixed>> by id, most identical words first
      */
-    private function sources(Figures $figures, array $runs, Script $script, bool $forStudent): array
+    private function sources(Figures $figures, array $runs, Script $script, OverlapReader $reader): array
     {
         $found = [];
         foreach ($runs as $run) {
@@ -167,10 +171,12 @@ final class OverlapReading
             $of[$count]++;
             $found[$run['source']] = $of;
         }
-        uksort($found, fn (int $a, int $b) => [$found[$b]['words'], $found[$b]['close_words'], $a] <=> [$found[$a]['words'], $found[$a]['close_words'], $b]);
-        $models = OverlapSource::query()->select(['id', 'public_id', 'kind', 'shelf', 'handin_id', 'title', 'cohort', 'url', 'fetched_at', 'created_at'])->with('handin:id,script_id', 'handin.script:id,code,assignment_id,student_id')->whereKey(array_keys($found))->get()->keyBy('id');
+        $models = OverlapSource::query()->select(['id', 'public_id', 'kind', 'shelf', 'handin_id', 'title', 'cohort', 'url', 'fetched_at', 'created_at'])->with('handin:id,script_id', 'handin.script:id,code,assignment_id,student_id', 'handin.script.marks:id,script_id,marker_id')->whereKey(array_keys($found))->get()->keyBy('id');
+        // Ties fall by chance: in the order of their rows they would tell who handed in first.
+        $by = fn (int $id): string => $models[$id]->public_id ?? '';
+        uksort($found, fn (int $a, int $b) => [$found[$b]['words'], $found[$b]['close_words'], $by($a)] <=> [$found[$a]['words'], $found[$a]['close_words'], $by($b)]);
         $letter = 'A';
-        $dated = $script->assignment->namesRevealed() || Gate::allows('coordinate', $script);
+        $dated = $script->assignment->namesRevealed() || $reader === OverlapReader::Coordinator;
         $sources = [];
         foreach ($found as $id => $of) {
             $source = $models[$id] ?? null;
@@ -180,8 +186,8 @@ final class OverlapReading
             $own = $source->handin?->script->student_id === $script->student_id;
             $sources[$id] = [
                 ...$of, 'letter' => $letter, 'hatch' => (count($sources)) % 4, 'id' => $source->public_id, 'share' => (string) Report::percent($of['words'], $figures->report->counted),
-                'label' => $forStudent ? OverlapWords::forStudent($source, $script) : OverlapWords::source($source, $script), 'where' => $forStudent ? '' : OverlapWords::where($source, $script, $dated),
-                'kind' => $source->kind, 'url' => $source->url, 'first' => null, 'own' => $own, 'readable' => ! $forStudent || $source->kind === SourceKind::Web || $own,
+                'label' => OverlapWords::source($source, $script, $reader), 'where' => $reader === OverlapReader::Student ? '' : OverlapWords::where($source, $script, $dated),
+                'kind' => $source->kind, 'url' => $source->url, 'first' => null, 'own' => $own && $reader !== OverlapReader::Marker, 'readable' => $reader->reads($source, $script), 'whole' => $reader->readsWhole($source, $script),
             ];
             $letter++;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Enums\OverlapReader;
 use App\Enums\SourceKind;
 use App\Models\OverlapSource;
 use App\Models\Script;
@@ -42,16 +43,19 @@ final class OverlapWords
     }
 
     /**
-     * What a source is, for staff. Hand-ins of other assignments go without their code: beside a code of this one it
-     * could tell whose script this is.
+     * What a source is, for whoever reads. Hand-ins of other assignments go without their code: beside a code of this one
+     * it could tell whose script this is. That a source is the same student's is a coordinator's knowledge: a marker who
+     * has met the other one with its name would learn whose this is.
      */
-    public static function source(OverlapSource $source, Script $reader): string
+    public static function source(OverlapSource $source, Script $reader, OverlapReader $for): string
     {
         $script = $source->handin?->script;
 
         return match (true) {
+            $for === OverlapReader::Student => self::forStudent($source, $reader),
             $source->kind === SourceKind::Web => $source->title !== '' ? $source->title : (string) $source->url,
             $source->kind === SourceKind::Handin && $script?->assignment_id === $reader->assignment_id => $script->code,
+            $script !== null && $for === OverlapReader::Marker => 'A hand-in of another assignment',
             $script !== null && $script->student_id === $reader->student_id => "The same student’s own “{$source->title}”",
             $source->kind === SourceKind::Handin => "A hand-in for “{$source->title}”",
             default => "“{$source->title}”".($source->cohort === '' ? '' : ", {$source->cohort}"),
@@ -73,7 +77,7 @@ final class OverlapWords
     }
 
     /** What a student is told a source is: never whose. */
-    public static function forStudent(OverlapSource $source, Script $reader): string
+    private static function forStudent(OverlapSource $source, Script $reader): string
     {
         return match (true) {
             $source->kind === SourceKind::Web => ($source->title !== '' ? $source->title.' · ' : '').$source->url,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Enums\OverlapReader;
 use App\Models\Assignment;
 use App\Models\OverlapMatch;
 use App\Models\OverlapSource;
@@ -103,7 +104,7 @@ final readonly class Screened
         $scripts = Script::query()->whereKey($rows->pluck('id'))->get()->keyBy('id');
         foreach ($rows as $row) {
             $source = $row->largest_source_id === null ? null : $sources[$row->largest_source_id] ?? null;
-            $row->largest = $source === null ? null : OverlapWords::source($source, $scripts[$row->id]);
+            $row->largest = $source === null ? null : OverlapWords::source($source, $scripts[$row->id], OverlapReader::Coordinator);
             $row->findings = array_count_values(array_column((array) json_decode($row->hiding ?? '[]', true), 'kind'));
         }
 

@@ -65,7 +65,11 @@ final class WritingWords
         return $readings;
     }
 
-    /** "Of 22 other students’ scripts 20 lie farther from this student’s earlier work than this one does." */
+    /**
+     * The words of earlier work are given roundly: counted to the last they could be looked up.
+     *
+     * "Of 22 other students’ scripts 20 lie farther from this student’s earlier work than this one does."
+     */
     public static function own(WritingReport $report): ?string
     {
         $own = $report->found['own'] ?? null;
@@ -73,7 +77,7 @@ final class WritingWords
             return null;
         }
 
-        return "Of {$own['others']} scripts by others in this assignment {$own['farther']} lie at least as far in style from this student’s earlier work (".number_format($own['words']).' words) as this one does.';
+        return "Of {$own['others']} scripts by others in this assignment {$own['farther']} lie at least as far in style from this student’s earlier work (some ".number_format(max(500, 500 * (int) round($own['words'] / 500))).' words) as this one does.';
     }
 
     /**

@@ -42,6 +42,9 @@ final class Mask
     /** A year that a source is given by. What is newer may be one's own. Common practice, no source. */
     private const SOURCE_YEAR = '\A(?:[\p{L}\s.,&;\'-]{0,80}?)[,.]?\s*\(?(?:1[4-9]\d\d|20[01]\d)[a-z]?\b';
 
+    /** Words that begin sentences and are no given names. */
+    private const OPENERS = 'The|This|That|These|Those|It|Its|In|On|At|An|We|He|She|They|As|For|But|And|By|My|Of|So|Yet|If|When|While|What|Where|Why|How|Since|Although|Though|Because|Before|After|Both|Even|Like|Unlike|Here|There|Then|Thus|Also|Only|Not|No|To|From|With|Or|Once|Later|Today|See';
+
     private readonly bool $latin;
 
     private readonly bool $spaceless;
@@ -201,7 +204,7 @@ final class Mask
     /** Whether another given name or other initials stand before a family name. */
     private function isOfSomeoneElse(string $plain, int $at): bool
     {
-        return preg_match('/(?:\p{Lu}[\p{Ll}\']+|\p{Lu}\.)\h+\z/u', mb_scrub(substr($plain, max(0, $at - 40), min($at, 40)))) === 1;
+        return preg_match('/(?<!\p{L})(?!(?:'.self::OPENERS.')\h)(?:\p{Lu}[\p{Ll}\']+|\p{Lu}\.)\h+\z/u', mb_scrub(substr($plain, max(0, $at - 40), min($at, 40)))) === 1;
     }
 
     /**
@@ -270,7 +273,7 @@ final class Mask
             // Spaced out, letter by letter.
             $ways[] = '(?-i:'.$this->spaced($one).'[\s.,_-]+'.$this->spaced($other).')';
             // The given name and the first letter of the family name, with its full stop, but for "Hana K. Novak".
-            $inOrder && mb_strlen($one) > 1 && $ways[] = '(?-i:'.$this->written($one).'[\s]+'.$this->initial($other).'\.(?!\h*\p{Lu}\p{Ll}+(?<!\bThe|\bThis|\bThat|\bIt|\bIn|\bOn|\bAt|\bAn|\bWe|\bHe|\bShe|\bThey|\bAs|\bFor|\bBut|\bAnd|\bBy|\bMy|\bOf)\b))';
+            $inOrder && mb_strlen($one) > 1 && $ways[] = '(?-i:'.$this->written($one).'[\s]+'.$this->initial($other).'\.(?!\h*(?!(?:'.self::OPENERS.')\b)\p{Lu}\p{Ll}+\b))';
         }
 
         return array_values(array_unique($ways));

@@ -1,5 +1,6 @@
 import htmx from 'htmx.org';
 import { startDesk } from './desk/desk.js';
+import { emptyBrowser } from './desk/outbox.js';
 import { startReading } from './reading.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
@@ -50,6 +51,18 @@ document.addEventListener('click', (event) => {
     }
     if (event.target.closest('[data-closes]')) {
         event.target.closest('dialog')?.close();
+    }
+});
+
+document.addEventListener('submit', async (event) => {
+    const form = event.target.closest('form[data-signs-out]');
+    if (!form) {
+        return;
+    }
+    event.preventDefault();
+    const loses = (changes) => window.confirm(`${changes === 1 ? '1 change' : `${changes} changes`} made at the desk could not be saved yet, and would be lost. Sign out all the same?`);
+    if (await emptyBrowser(loses)) {
+        form.submit();
     }
 });
 

@@ -11,6 +11,7 @@ use YoungHarbor\Core\Allocation\Given;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\PeerPlan;
+use YoungHarbor\Core\Allocation\SectionFilters;
 use YoungHarbor\Core\Allocation\Unplaced;
 use YoungHarbor\Core\Allocation\Work;
 use YoungHarbor\Core\Formats\PlanJson;
@@ -406,5 +407,26 @@ final class AllocationTest extends TestCase
     private static function markers(int $count): array
     {
         return array_map(fn (int $n) => Marker::of("m{$n}"), range(1, $count));
+    }
+
+    public function test_no_choice_of_sections_holds_so_few_scripts_that_it_names_them(): void
+    {
+        self::assertSame([['A'], ['B', 'C']], SectionFilters::of(['A' => 20, 'B' => 18, 'C' => 1]));
+        self::assertSame([['A', 'B'], ['C']], SectionFilters::of(['A' => 1, 'B' => 2, 'C' => 9]));
+        self::assertSame([], SectionFilters::of(['A' => 2, 'B' => 2]), 'four scripts in all: two of each would be told apart');
+        self::assertSame([], SectionFilters::of(['A' => 30]));
+        self::assertSame([['', 'A'], ['B']], SectionFilters::of(['' => 1, 'A' => 5, 'B' => 6]));
+        mt_srand(4);
+        for ($n = 0; $n < 200; $n++) {
+            $counts = [];
+            foreach (range('A', chr(65 + mt_rand(0, 7))) as $section) {
+                $counts[(string) $section] = mt_rand(0, 6);
+            }
+            $choices = SectionFilters::of($counts);
+            foreach ($choices as $choice) {
+                self::assertGreaterThanOrEqual(SectionFilters::LEAST, array_sum(array_map(fn (string $section) => $counts[$section], $choice)));
+            }
+            self::assertSame($choices === [] ? 0 : array_sum($counts), array_sum(array_map(fn (string $section) => $counts[$section], array_merge(...$choices))), 'each script is in one');
+        }
     }
 }

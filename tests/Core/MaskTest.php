@@ -6,7 +6,10 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YoungHarbor\Core\Names\Letters;
 use YoungHarbor\Core\Names\Mask;
+use YoungHarbor\Core\Names\PictureNames;
+use YoungHarbor\Core\Names\RunningHeads;
 
 /**
  * An author named in a text is found however the name is written; ordinary words that happen to be names are not.
@@ -70,5 +73,76 @@ final class MaskTest extends TestCase
         $hidden = (new Mask('Niamh O’Donnell', 'M204101', 'niamh.odonnell@merrow.example'))->hide("By NIAMH O'Donnell (m204101), niamh.odonnell@merrow.example; O’Donnell, Niamh. Donnell Street, Niamh's M2041017.", $times);
         self::assertSame(4, $times);
         self::assertSame('By [name hidden] ([name hidden]), [name hidden]; [name hidden]. Donnell Street, Niamh\'s M2041017.', $hidden);
+    }
+
+    public function test_a_source_of_the_same_name_is_pointed_out_and_not_masked(): void
+    {
+        $mask = new Mask("Niamh O'Donnell", '204113', 'niamh.odonnell@x.example');
+        foreach (["So O'Donnell has it.", "O'Donnell, N. (1998) Salt roads.", "N. O'Donnell (1987) disagrees.", "The ledgers of O'Donnell and Byrne"] as $text) {
+            self::assertSame($text, $mask->hide($text));
+            self::assertCount(1, $mask->lone($text), $text);
+        }
+        foreach (["Peter O'Donnell wrote", "P. O'Donnell wrote", 'Niamh Kelly wrote'] as $text) {
+            self::assertSame([], $mask->lone($text), 'someone else: '.$text);
+        }
+        foreach (["submitted by O'Donnell", "O'Donnell (204113)", "N. O'Donnell (2026), essay for HT210", 'My name is Niamh', 'Signed, O’Donnell'] as $text) {
+            self::assertStringContainsString(Mask::SHOWN, $mask->hide($text), 'a sign of self: '.$text);
+        }
+    }
+
+    public function test_running_heads_are_known_by_a_name_or_a_number_said_to_be_a_students(): void
+    {
+        $mask = new Mask("Niamh O'Donnell", 'M204113', 'no@x.example');
+        foreach (["O'Donnell 2", "O'Donnell, p. 3", 'Student number 204101', 'Niamh - 4', "Page 2 of 9 O'Donnell", 'M204113', 'Candidate No. 77123'] as $line) {
+            self::assertTrue($mask->isHead($line), $line);
+        }
+        foreach (['Coastal Communities 3', 'Salt pans, page 2', 'Number 3', 'Donnelly 2', 'HT210 Essay 4'] as $line) {
+            self::assertFalse($mask->isHead($line), $line);
+        }
+        self::assertTrue((new Mask('Will Salt', null, null))->isHead('Salt 3'));
+        self::assertFalse((new Mask('Will Salt', null, null))->isHead('Salt pans of the estuary'));
+    }
+
+    public function test_lines_that_repeat_at_the_edges_of_pages_are_found_whatever_their_numbers(): void
+    {
+        self::assertSame([[0, 3], [0, 3], [3]], RunningHeads::ofPages([['Haddad 1', 'a', 'b', 'HT210, i'], ['Haddad 2', 'c', 'd', 'HT210, ii'], ['Alone', 'e', 'f', 'HT210, iii']]));
+        self::assertSame([], array_merge(...RunningHeads::ofPages([['One', '2'], ['Three', '4']])), 'numbers of pages alone are no heads');
+        self::assertSame([1, 3, 5], RunningHeads::amongLines(['Salt', 'Haddad 2', 'roads', 'Haddad 3', 'and', 'Haddad 4', 'Table 1', 'Table 2']));
+    }
+
+    public function test_letters_lead_back_to_where_they_stood(): void
+    {
+        $text = "Ha\u{AD}na Kova\u{301}řová, ﬁn Ønes-\nse 1";
+        $letters = Letters::of($text, true);
+        self::assertSame('Hana Kovarova, fin Onesse 1', $letters->plain);
+        foreach (['Hana' => "Ha\u{AD}na", 'Kovarova' => "Kova\u{301}řová", 'fin' => 'ﬁn', 'Onesse' => "Ønes-\nse", '1' => '1'] as $plain => $original) {
+            $at = (int) strpos($letters->plain, (string) $plain);
+            [$from, $to] = $letters->original($at, $at + strlen((string) $plain));
+            self::assertSame($original, substr($text, $from, $to - $from));
+        }
+        self::assertSame('Мария', Letters::of('Мария', false)->plain);
+        self::assertSame('Map', Letters::of('Мар', true)->plain);
+    }
+
+    public function test_words_seen_in_a_picture_are_the_authors_when_they_are_nearly_so(): void
+    {
+        $seen = PictureNames::of([['name' => 'Layla Haddad', 'number' => 'S1880412', 'email' => 'lhaddad2@x.example']]);
+        foreach ([['Layla', 'Hadded'], ['HADDAD,', 'Leyla']] as $words) {
+            self::assertSame([0, 1], $seen->in($words));
+        }
+        self::assertSame([2], $seen->in(['Student', 'number:', '51880412']));
+        self::assertSame([1, 2], $seen->in(['Name:', 'L', 'H-d']), 'whatever stands behind a label');
+        self::assertSame([1, 2], $seen->in(['by', 'Xyz', 'Qrs']));
+        self::assertSame([], $seen->in(['The', 'ladder', 'of', 'salt', 'by', 'the', 'sea']));
+        self::assertSame([], $seen->in(['Names', 'of', 'pans', 'in', 'the', 'estuary', 'are', 'old']));
+        self::assertSame([], PictureNames::of([['name' => 'Will Salt', 'number' => '12', 'email' => null]])->in(['Salt', 'will', 'keep']));
+    }
+
+    public function test_a_long_text_is_searched_in_time_that_grows_with_it(): void
+    {
+        $mask = new Mask("Niamh O'Donnell", 'M204101', 'niamh.odonnell@merrow.example');
+        $line = "The pans of the O'Donnell family were raked in 1876 — “salt” and naïve brine stood by Niamh and P. O'Donnell. ";
+        self::assertCount(500, $mask->lone(str_repeat($line, 500)));
+        self::assertSame([], $mask->find(str_repeat($line, 500)));
     }
 }

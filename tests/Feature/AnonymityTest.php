@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\Part;
 use App\Enums\Role;
 use App\Extraction\FileKind;
 use App\Models\Conflict;
+use App\Models\Mark;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
@@ -36,19 +38,29 @@ final class AnonymityTest extends TestCase
         $assignment = $this->assignment();
         foreach ($this->students as $n => $student) {
             $planted = ['creator' => $student->name, 'last modified by' => $student->name, 'header' => "{$student->name}, {$student->number}", 'first line' => "By {$student->name}", 'text' => $student->email, 'comment author' => $student->name];
-            app(TakeHandIn::class)($assignment, $student, [Files::upload($n % 2 === 0 ? PlantedFiles::docx($planted, [$this->prose(40, $n)]) : PlantedFiles::odt($planted, [$this->prose(40, $n)]), "{$student->name}.".($n % 2 === 0 ? 'docx' : 'odt'))]);
+            [$bytes, $kind] = match ($n) {
+                0 => [PlantedFiles::docx([...$planted, 'alt' => $student->name, 'footnote' => $student->name], [$this->prose(40, $n)]), 'docx'],
+                1 => [PlantedFiles::pdf(['author' => $student->name, 'first line' => (string) $student->number, 'xmp' => $student->name, 'text' => $student->email]), 'pdf'],
+                2 => [PlantedFiles::odt([...$planted, 'alt' => $student->name], [$this->prose(40, $n)]), 'odt'],
+                default => [PlantedFiles::html(['meta' => $student->name, 'text' => $student->name, 'link' => "mailto:{$student->email}"]), 'html'],
+            };
+            app(PrepareForMarkers::class)(app(TakeHandIn::class)($assignment, $student, [Files::upload($bytes, "{$student->name}.{$kind}")]));
         }
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
         $this->finishBoth($this->script($assignment, 0), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Part::First), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Part::Second), 'l1', 'l1');
-        foreach ([$this->tutors[0], $this->member(Role::Examiner)] as $person) {
+        // Each tutor is first marker of some and second marker of others.
+        foreach ([...$this->tutors, $this->member(Role::Examiner)] as $person) {
             $this->sent = [];
+            $this->downloads = 0;
             $this->actingAs($person);
             $this->crawl(route('today', absolute: false));
-            self::assertGreaterThan($person->is($this->tutors[0]) ? 12 : 6, count($this->sent), 'the crawl got somewhere');
-            $person->is($this->tutors[0]) && self::assertGreaterThan(2, $this->downloads, 'and took files');
+            $marks = Mark::query()->where('marker_id', $person->id)->exists();
+            self::assertGreaterThan($marks ? 12 : 6, count($this->sent), 'the crawl got somewhere');
+            $marks && self::assertGreaterThan(8, $this->downloads, 'and took files of every kind');
+            $marks && self::assertNotSame([], preg_grep('~/pages/1\z~', array_keys($this->sent)), 'and pages');
             foreach ($this->sent as $address => $text) {
                 foreach ($this->students as $student) {
                     foreach ([$student->name, (string) $student->number, $student->email, $student->public_id] as $sign) {
@@ -125,8 +137,11 @@ final class AnonymityTest extends TestCase
      */
     private function downloaded(TestResponse $answer): string
     {
-        if (! str_contains((string) $answer->headers->get('Content-Disposition'), 'attachment')) {
-            return '';
+        if (! str_contains((string) $answer->headers->get('Content-Disposition'), 'filename')) {
+            // Pictures in the page.
+            preg_match_all('~src="data:image/[a-z]+;base64,([^"]+)"~', (string) $answer->getContent(), $pictures);
+
+            return implode("\n", array_map(fn (string $picture) => mb_scrub((string) base64_decode($picture)), $pictures[1]));
         }
         $this->downloads++;
         $bytes = $answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : (string) $answer->getContent();
@@ -162,7 +177,9 @@ final class AnonymityTest extends TestCase
             return;
         }
         preg_match_all('/(?:href|hx-get)="([^"#]+)"/', (string) $answer->getContent(), $links);
-        foreach (array_unique($links[1]) as $link) {
+        // What a page's scripts ask for.
+        preg_match_all('~"url":"([^"]+)"~', (string) $answer->getContent(), $asked);
+        foreach (array_unique([...$links[1], ...array_map(stripslashes(...), $asked[1])]) as $link) {
             $link = html_entity_decode($link);
             $path = (string) parse_url($link, PHP_URL_PATH);
             if (in_array(parse_url($link, PHP_URL_HOST), [null, 'localhost', '127.0.0.1'], true) && (! str_contains($path, '.') || str_ends_with($path, '.zip')) && $path !== '/sign-out') {

@@ -63,7 +63,7 @@ final class RoutesTest extends TestCase
     ];
 
     /** Routes for people who are not signed in, or for everyone. */
-    private const OPEN = ['sign-in', 'sign-in.store', 'welcome', 'welcome.store', 'demo', 'demo.mail'];
+    private const OPEN = ['up', 'sign-in', 'sign-in.store', 'welcome', 'welcome.store', 'demo', 'demo.mail'];
 
     public function test_every_route_has_a_rule_and_keeps_it(): void
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Mark;
 
+use App\Actions\Collect\ReadWork;
 use App\Exceptions\Refused;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
@@ -11,6 +12,7 @@ use finfo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
+use YoungHarbor\Core\Names\Mask;
 
 /**
  * Keeps what a marker said or attached; takes it away again.
@@ -44,17 +46,22 @@ final class AttachToMark
         if ($kind !== 'file' && ($seconds === null || $seconds <= 0 || $seconds > $most + 5)) {
             throw new Refused('A recording lasts '.(int) ($most / 60).' minutes at most. This one was not kept on the server; record a shorter one.', 'recording');
         }
+        $marker = new Mask($mark->marker->name, $mark->marker->number, $mark->marker->email);
+        $name = ReadWork::safeName($file->getClientOriginalName());
+        if ($kind !== 'file' && $marker->find($this->properties($file)) !== []) {
+            throw new Refused("This recording names you in its properties, as some recorders write, and students would have them. Record it here, or take your name out of the recorder's settings.", 'recording');
+        }
         $path = 'attachments/'.Str::uuid()->toString();
         Storage::put($path, (string) file_get_contents($file->getRealPath()));
         $made = null;
-        ($this->change)($mark, function (Mark $stored) use ($kind, $file, $criterion, $seconds, $written, $mime, $path, &$made): void {
+        ($this->change)($mark, function (Mark $stored) use ($kind, $file, $name, $marker, $criterion, $seconds, $written, $mime, $path, &$made): void {
             if ($stored->attachments()->count() >= self::MOST) {
                 Storage::delete($path);
                 throw new Refused('A script has '.self::MOST.' recordings and files at most. Take one away first.', 'file');
             }
             $made = MarkAttachment::query()->create([
                 'mark_id' => $stored->id, 'kind' => $kind, 'criterion' => $criterion !== null && $stored->rubricVersion->toCore()->criterion($criterion) !== null ? $criterion : null,
-                'name' => $kind === 'file' ? \App\Actions\Collect\ReadWork::safeName($file->getClientOriginalName()) : '', 'path' => $path, 'mime' => $kind === 'voice' ? str_replace('video/', 'audio/', $mime) : $mime,
+                'name' => $kind !== 'file' ? '' : ($marker->namesFile($name) ? 'feedback.'.strtolower(pathinfo($name, PATHINFO_EXTENSION)) : $name), 'path' => $path, 'mime' => $kind === 'voice' ? str_replace('video/', 'audio/', $mime) : $mime,
                 'bytes' => (int) $file->getSize(), 'seconds' => $kind === 'file' ? null : $seconds, 'written' => $written,
             ]);
             $stored->lock_version++;
@@ -62,6 +69,16 @@ final class AttachToMark
         assert($made instanceof MarkAttachment);
 
         return $made;
+    }
+
+    /** What can be read in the head and foot of a recording, where its properties stand. */
+    private function properties(UploadedFile $file): string
+    {
+        $bytes = (string) file_get_contents($file->getRealPath());
+        $ends = substr($bytes, 0, 65_536)."\n".substr($bytes, -65_536);
+        preg_match_all('/[\x20-\x7E\xC2-\xF4\x80-\xBF]{4,}/', $ends."\n".str_replace("\0", '', $ends), $strings);
+
+        return mb_scrub(implode("\n", $strings[0]));
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Collect\ApplyRoster;
 use App\Actions\Collect\ReadWork;
 use App\Enums\HandInBy;
+use App\Logbook\Logbook;
 use App\Models\Module;
 use App\Models\RosterImport;
 use App\Support\RosterReading;
@@ -15,6 +16,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
@@ -103,9 +105,10 @@ final class RosterController extends Controller
     }
 
     /** Everyone who is here, as a table or as OneRoster files. */
-    public function export(Module $module, string $form, RosterReading $reading): Response
+    public function export(Module $module, string $form, RosterReading $reading, Logbook $logbook): Response
     {
         $this->authorize('addPeople', $module);
+        DB::transaction(fn () => $logbook->write('took the list of people away', $module->code, ['form' => $form], $module));
         $name = Str::slug($module->code).'-people';
 
         return $form === 'csv'

@@ -37,6 +37,7 @@ final class SignInController extends Controller
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
-        return redirect()->route('sign-in');
+        // Whoever sits here next finds nothing of it. What was not saved yet was sent, or asked about, before.
+        return redirect()->route('sign-in')->withHeaders(['Clear-Site-Data' => '"cache", "storage"']);
     }
 }

@@ -298,3 +298,32 @@ export async function sendLeftOvers() {
         }
     }
 }
+
+/** How many changes this browser keeps that the server does not have. */
+export function unsent() {
+    return Object.keys(localStorage).filter((key) => key.startsWith(PREFIX))
+        .reduce((sum, key) => sum + (JSON.parse(localStorage.getItem(key) ?? 'null')?.entries?.length ?? 0), 0);
+}
+
+/**
+ * Someone signs out: what waits is sent first, and nothing of theirs stays in this browser for whoever comes next. What
+ * cannot be sent is asked about, since it would be lost.
+ *
+ * @param {(changes: number) => boolean} loses asked when changes would be lost
+ * @returns {Promise<boolean>} whether to sign out
+ */
+export async function emptyBrowser(loses) {
+    await sendLeftOvers().catch(() => {});
+    window.dispatchEvent(new Event('focus')); // an open desk sends at once
+    for (let waited = 0; unsent() > 0 && waited < 4000; waited += 100) {
+        await new Promise((resolve) => { setTimeout(resolve, 100); });
+    }
+    const left = unsent();
+    if (left > 0 && !loses(left)) {
+        return false;
+    }
+    for (const storage of [localStorage, sessionStorage]) {
+        Object.keys(storage).filter((key) => key.startsWith('young-harbor:')).forEach((key) => storage.removeItem(key));
+    }
+    return true;
+}

@@ -31,7 +31,7 @@
                     <a href="{{ route('grade-book') }}" aria-current="{{ $current('grade-book') }}">Grade book</a>
                 @endif
                 <a class="ml-auto" href="{{ route('account') }}" aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
-                <form class="flex" method="post" action="{{ route('sign-out') }}">@csrf<button>Sign out</button></form>
+                <form class="flex" method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf<button>Sign out</button></form>
             @endauth
         </nav>
     </header>

@@ -27,8 +27,8 @@
                     <a href="{{ $to(['show' => $key]) }}" aria-current="{{ ($filter['show'] ?? '') === $key ? 'true' : 'false' }}">{{ $name }} {{ (int) $count[$key] }}</a>
                 @endforeach
             </nav>
-            @if ($sections->unique()->count() > 1)
-                <nav class="chips" aria-label="Section"><a href="{{ $to(['section' => null]) }}" aria-current="{{ isset($filter['section']) ? 'false' : 'true' }}">every section</a>@foreach ($sections->unique()->sort() as $section)<a href="{{ $to(['section' => $section]) }}" aria-current="{{ ($filter['section'] ?? '') === $section ? 'true' : 'false' }}">{{ $section }}</a>@endforeach</nav>
+            @if ($sections !== [])
+                <nav class="chips" aria-label="Section"><a href="{{ $to(['section' => null]) }}" aria-current="{{ isset($filter['section']) ? 'false' : 'true' }}">every section</a>@foreach ($sections as $section)<a href="{{ $to(['section' => $section]) }}" aria-current="{{ ($filter['section'] ?? '') === $section ? 'true' : 'false' }}">{{ $section }}</a>@endforeach</nav>
             @endif
             <nav class="chips" aria-label="In which order">@foreach (DeskQueue::ORDERS as $key => $name)<a href="{{ $to(['order' => $key]) }}" aria-current="{{ ($filter['order'] ?? '') === $key ? 'true' : 'false' }}">{{ $name }}</a>@endforeach</nav>
         </div>

@@ -25,13 +25,13 @@
 </tbody></table>@endif
 @if ($choices->isNotEmpty())
 <h2>Chosen on this report</h2>
-@foreach ($choices as $choice)<p>{{ $choice->leave_out ? 'Left out' : 'Counted' }}: {{ $choice->what->value }}@if ($choice->from_word !== null) ({{ $choice->to_word === null ? "under {$choice->from_word} words" : 'words '.($choice->from_word + 1)." to {$choice->to_word}" }})@endif @if ($choice->source) ({{ OverlapWords::source($choice->source, $script) }})@endif “{{ $choice->reason }}”, {{ $choice->by->name }}, {{ Clock::shown($choice->created_at) }}</p>@endforeach
+@foreach ($choices as $choice)<p>{{ $choice->leave_out ? 'Left out' : 'Counted' }}: {{ $choice->what->value }}@if ($choice->from_word !== null) ({{ $choice->to_word === null ? "under {$choice->from_word} words" : 'words '.($choice->from_word + 1)." to {$choice->to_word}" }})@endif @if ($choice->source) ({{ OverlapWords::source($choice->source, $script, $reader) }})@endif “{{ $choice->reason }}”, {{ $choice->by->name }}, {{ Clock::shown($choice->created_at) }}</p>@endforeach
 @endif
 @if ($reading['runs'] !== [])
 <h2>Runs</h2>
 @foreach ($reading['runs'] as $n => $run)
 <table class="pair"><thead><tr><th>Run {{ $run['number'] }}: words {{ number_format($run['from'] + 1) }} to {{ number_format($run['to']) }}, {{ $run['words'] }} {{ $run['kind'] === 'close' ? 'in common (close wording)' : 'identical' }}</th><th>Source {{ $run['letter'] }}: {{ $reading['sources'][$run['source']]['label'] }}</th></tr></thead>
-<tbody><tr><td>{{ Str::limit($there[$n]['here'], 4000) }}</td><td>{{ Str::limit($there[$n]['there'], 4000) }}</td></tr></tbody></table>
+<tbody><tr><td>{{ Str::limit($there[$n]['here'], 4000) }}</td><td>{{ $reading['sources'][$run['source']]['readable'] ? Str::limit($there[$n]['there'], 4000) : 'Read by coordinators only.' }}</td></tr></tbody></table>
 @endforeach
 @endif
 @if ($entries->isNotEmpty())

@@ -71,13 +71,15 @@
                         <li>From someone else’s work, or you are not sure: say so to your module coordinator before they ask, and bring your notes.</li>
                         @endif
                     </ul>
+                @elseif (! $source['readable'])
+                    <p class="quiet">This is work for another assignment, which its coordinator alone can read: beside this script it could tell whose both are. {{ $current['words'] }} words of this passage also stand there{{ $current['kind'] === 'close' ? ', in the same order and with changes between them' : '' }}. If it matters for your mark, write to the coordinator.</p>
                 @else
                     <p class="quiet">The text of this source is no longer there as it was. Compare this script again.</p>
                 @endif
             </div>
         @else
             <p class="small quiet mb-2"><b class="text-ink">{{ $source['letter'] }}</b> · {{ $source['label'] }}@if ($source['where'] !== '') · {{ $source['where'] }}@endif @if ($source['url']) · <a href="{{ $source['url'] }}" target="_blank" rel="noreferrer noopener">open the page</a>@endif
-                · <a href="{{ $to(['whole' => $whole ? null : '1']) }}" data-key="w">{{ $whole ? 'only around this run' : 'the whole source' }} <kbd>w</kbd></a></p>
+                @if ($source['whole'])· <a href="{{ $to(['whole' => $whole ? null : '1']) }}" data-key="w">{{ $whole ? 'only around this run' : 'the whole source' }} <kbd>w</kbd></a>@endif</p>
             <div class="text whitespace-pre-line">{{ $current['there']['before'] ? '… ' : '' }}@foreach ($current['there']['parts'] as $part){!! $part['run'] > 0 ? '<mark class="run h'.$source['hatch'].' same '.$part['kind'].($part['now'] ? ' now' : '').'" data-run="'.$part['run'].'" data-same>'.e($part['text']).'</mark>' : e($part['text']) !!}@endforeach{{ $current['there']['after'] ? ' …' : '' }}</div>
         @endif
     </section>

@@ -47,7 +47,11 @@ final class AttachmentController extends Controller
             return Storage::download($attachment->path, $attachment->name, ['Content-Type' => 'application/octet-stream']);
         }
 
-        return response()->file(Storage::path($attachment->path), ['Content-Type' => $attachment->mime]);
+        $response = response()->file(Storage::path($attachment->path), ['Content-Type' => $attachment->mime]);
+        // When it was recorded is nobody's business.
+        $response->headers->remove('Last-Modified');
+
+        return $response;
     }
 
     public function destroy(MarkAttachment $attachment, AttachToMark $attach): RedirectResponse

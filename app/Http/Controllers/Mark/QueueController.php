@@ -8,7 +8,6 @@ use App\Actions\Mark\RemindMarkers;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Mark;
-use App\Models\Membership;
 use App\Support\DeskQueue;
 use App\Support\Progress;
 use Illuminate\Contracts\View\View;
@@ -31,12 +30,10 @@ final class QueueController extends Controller
         $counts = $all->clone()->selectRaw('COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM(done_at IS NULL AND begun_at IS NOT NULL) AS begun, SUM(done_at IS NULL AND aside_reason IS NOT NULL) AS aside, SUM(done_at IS NOT NULL) AS done')->toBase()->sole();
         $marks = $queue->queue($assignment->id, $person->id, $filter)->with(['script.result', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])->withCount(['comments' => fn ($query) => $query->whereNull('gone_at')])
             ->orderByRaw(DeskQueue::order($filter['order'] ?? 'need'))->paginate(self::PAGE)->appends($filter);
-        $students = $all->clone()->join('scripts', 'scripts.id', '=', 'marks.script_id')->select('scripts.student_id');
-        $sections = Membership::query()->where('module_id', $assignment->module_id)->whereIn('user_id', $students)->whereNotNull('section')->pluck('section', 'user_id');
         $coordinates = $person->coordinates($assignment->module_id);
 
         return view('mark.queue', [
-            'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter, 'sections' => $sections, 'coordinates' => $coordinates,
+            'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter, 'sections' => array_keys($queue->sections($assignment->id, $person->id)), 'coordinates' => $coordinates,
             'flagged' => $queue->queue($assignment->id, $person->id, ['show' => 'flagged'])->count(), 'next' => $queue->resume($assignment, $person),
             'progress' => $coordinates ? $progress->of($assignment) : collect(),
             'together' => Mark::query()->where('assignment_id', $assignment->id)->where('part', 'together')->exists(),

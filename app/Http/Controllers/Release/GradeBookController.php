@@ -6,12 +6,14 @@ namespace App\Http\Controllers\Release;
 
 use App\Enums\Role;
 use App\Http\Controllers\Controller;
+use App\Logbook\Logbook;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Support\GradeBook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -36,9 +38,10 @@ final class GradeBookController extends Controller
         return view('release.grade-book', ['module' => $module, 'book' => $book->of($module)]);
     }
 
-    public function csv(Module $module, GradeBook $book): StreamedResponse
+    public function csv(Module $module, GradeBook $book, Logbook $logbook): StreamedResponse
     {
         $this->authorize('viewGradeBook', $module);
+        DB::transaction(fn () => $logbook->write('took the grade book away', $module->code, [], $module));
         $lines = $book->csv($book->of($module));
 
         return response()->streamDownload(function () use ($lines): void {

@@ -8,6 +8,7 @@ use App\Actions\Screen\LeaveOut;
 use App\Actions\Screen\RecordConversation;
 use App\Enums\Found;
 use App\Enums\LeftOutBy;
+use App\Enums\OverlapReader;
 use App\Enums\Role;
 use App\Http\Controllers\Controller;
 use App\Models\ConversationEntry;
@@ -38,7 +39,7 @@ final class OverlapController extends Controller
 
         return view('screen.show', [
             'assignment' => $script->assignment, 'script' => $script, 'report' => $report, 'asked' => $this->asked($request),
-            'reading' => $report === null ? null : $reading->ofReport($report, $script, $request->query()),
+            'reading' => $report === null ? null : $reading->ofReport($report, $script, $request->query(), OverlapReader::ofStaff($script)), 'reader' => OverlapReader::ofStaff($script),
             ...$conversation->of($script, $this->person($request)),
             'choices' => $report === null ? collect() : OverlapChoice::query()->where('overlap_report_id', $report->id)->with('by:id,name')->latest('id')->get(),
         ]);
@@ -52,7 +53,7 @@ final class OverlapController extends Controller
 
         return view('screen.own', [
             'assignment' => $script->assignment, 'script' => $script, 'asked' => $this->asked($request),
-            'reading' => $report === null ? null : $reading->ofReport($report, $script, $request->query(), true),
+            'reading' => $report === null ? null : $reading->ofReport($report, $script, $request->query(), OverlapReader::Student),
         ]);
     }
 
@@ -60,10 +61,10 @@ final class OverlapController extends Controller
     {
         $this->authorize('viewOverlap', $script);
         $report = $script->currentHandin?->report;
-        $read = $report === null ? null : $reading->ofReport($report, $script, ['whole' => '1']);
+        $read = $report === null ? null : $reading->ofReport($report, $script, ['whole' => '1'], OverlapReader::ofStaff($script));
         abort_if($report === null || $read === null, 409, 'This script is being compared. The report can be kept once that is done.');
         $document = $pdf->of('screen.document', [
-            'assignment' => $script->assignment, 'script' => $script, 'report' => $report, 'reading' => $read, 'there' => $reading->passages($read),
+            'assignment' => $script->assignment, 'script' => $script, 'reader' => OverlapReader::ofStaff($script), 'report' => $report, 'reading' => $read, 'there' => $reading->passages($read),
             'entries' => Gate::allows('viewConversation', $script) ? ConversationEntry::query()->where('script_id', $script->id)->with('by:id,name')->oldest('id')->get() : collect(),
             'choices' => OverlapChoice::query()->where('overlap_report_id', $report->id)->whereNull('undone_at')->with('by:id,name', 'source.handin.script')->oldest('id')->get(),
         ]);
