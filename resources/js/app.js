@@ -66,6 +66,18 @@ document.addEventListener('submit', async (event) => {
     }
 });
 
+// What drops down goes away again: by Escape, and when one goes on elsewhere.
+const closeDrops = (except) => document.querySelectorAll('details.drop[open]').forEach((drop) => { drop.open = drop.contains(except); });
+document.addEventListener('click', (event) => closeDrops(event.target));
+document.addEventListener('keydown', (event) => {
+    const drop = event.key === 'Escape' && document.querySelector('details.drop[open]');
+    if (drop) {
+        closeDrops(null);
+        drop.querySelector('summary').focus();
+        event.stopPropagation();
+    }
+}, true);
+
 const toast = document.querySelector('.toast');
 if (toast) {
     setTimeout(() => { toast.hidden = true; }, 7000);

@@ -6,6 +6,7 @@ namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
 use App\Jobs\CompareHandin;
+use App\Jobs\PrepareHandin;
 use App\Logbook\Logbook;
 use App\Models\Handin;
 use App\Models\OverlapReport;
@@ -45,6 +46,7 @@ final class ChooseAttempt
                     OverlapReport::query()->firstOrCreate(['handin_id' => $attempt->id]);
                     CompareHandin::dispatch($attempt->id)->afterCommit();
                     WritingReport::await($each->assignment, $attempt);
+                    $attempt->prepared_at === null && PrepareHandin::dispatch($attempt->id)->afterCommit();
                 }
             }
             $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);

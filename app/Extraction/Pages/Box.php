@@ -9,12 +9,16 @@ namespace App\Extraction\Pages;
  */
 final readonly class Box
 {
+    /**
+     * @param  bool  $sure  false for what may be no word, read out of a picture
+     */
     public function __construct(
         public string $word,
         public float $left,
         public float $top,
         public float $right,
         public float $bottom,
+        public bool $sure = true,
     ) {
     }
 

@@ -104,7 +104,7 @@ final class PageMaker
             $inPicture = $this->inPicture($read ?? [], array_merge(...$lines), $masks, $seen);
             // What only the picture of a first page shows may stand on all of them, in a font without letters.
             $state['all'] = $state['all'] || ($number <= self::LOOK_AT && $lines !== [] && $inPicture !== []);
-            if ($lines === [] && ($read === null || count(array_merge(...$read)) < 3) && $sheet->ink() > self::SOMETHING) {
+            if ($lines === [] && ($read === null || count(array_filter(array_merge(...$read), fn (Box $box) => $box->sure && mb_strlen($box->word) > 1)) < 3) && $sheet->ink() > self::SOMETHING) {
                 $state['unread'][] = $number;
             }
         }

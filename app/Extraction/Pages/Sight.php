@@ -13,7 +13,7 @@ use Symfony\Component\Process\ExecutableFinder;
  */
 final class Sight
 {
-    /** Below this confidence, of 100, a word is a guess at a pattern. */
+    /** Below this confidence, of 100, a word may be none. It is looked at all the same: a name can be among them. */
     private const SURE = 25;
 
     private static ?bool $there = null;
@@ -45,9 +45,9 @@ final class Sight
         $lines = [];
         foreach (explode("\n", mb_scrub($read['out'])) as $row) {
             $columns = explode("\t", $row);
-            if (count($columns) === 12 && $columns[0] === '5' && (float) $columns[10] >= self::SURE && trim($columns[11]) !== '') {
+            if (count($columns) === 12 && $columns[0] === '5' && trim($columns[11]) !== '') {
                 [$left, $top, $width, $height] = array_map(fn (string $pixels) => (float) $pixels / $dots, array_slice($columns, 6, 4));
-                $lines["{$columns[2]}.{$columns[3]}.{$columns[4]}"][] = new Box(trim($columns[11]), $left, $top, $left + $width, $top + $height);
+                $lines["{$columns[2]}.{$columns[3]}.{$columns[4]}"][] = new Box(trim($columns[11]), $left, $top, $left + $width, $top + $height, (float) $columns[10] >= self::SURE);
             }
         }
 

@@ -25,7 +25,7 @@
                     @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@endif
                 @endforeach
                 @if ($copies !== [] && ! $earlier)
-                    <details class="drop"><summary class="link">take away</summary>
+                    <details class="drop"><summary class="link">download</summary>
                         <div class="panel absolute! z-20 left-0 w-80">
                             <p class="small mb-2">Made anew from the text, so that nothing in it names its author: fonts, page breaks and exact layout are not as they were handed in.</p>
                             @foreach ($copies as $kind)<p class="py-0.5"><a href="{{ route('mark.file', [$mark, $kind->value]) }}">{{ $kind->label() }}</a>@if ($kind === App\Extraction\CopyKind::Pdf && $files !== [] && $attempt->files->count() === 1) <span class="quiet small">its pages as pictures</span>@endif</p>@endforeach

@@ -56,6 +56,15 @@ final class DrawnPagesTest extends TestCase
         self::assertSame([], $person->left($seen), $seen);
     }
 
+    public function test_a_word_that_sight_is_not_sure_of_is_covered_too(): void
+    {
+        $person = Plantings::people()[1];
+        [, $path] = $this->made($this->scan(['TIDE MILLS OF THE ESTUARY', 'Niamh O’Donnell', 'Student number: M204113', 'Coastal Communities and Change'], 'The second page holds text.'), $person);
+        $seen = $this->seen($path, 1);
+        self::assertStringContainsString('TIDE MILLS', $seen);
+        self::assertSame([], $person->left($seen), $seen);
+    }
+
     public function test_a_page_whose_picture_cannot_be_read_is_told(): void
     {
         $scribble = imagecreatetruecolor(900, 1200);
