@@ -28,6 +28,8 @@ final class PrepareHandin implements ShouldQueue
 
     public function __construct(public readonly int $handinId)
     {
+        // Mail and comparisons go first: nobody waits for this one.
+        $this->onQueue('low');
     }
 
     /**

@@ -208,7 +208,7 @@ application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail si
     export MAIL_MAILER=smtp MAIL_HOST=127.0.0.1 MAIL_PORT="$mail"
     in_background "$logs/mail-sink.log" php services/mail-sink/server.php "$mail" "$HARBOR_MAIL"
     # A worker ends by itself when it has grown; the next one takes over.
-    in_background "$logs/worker.log" bash -c 'while :; do php artisan queue:work --tries=3 --backoff=5 --timeout=300 --sleep=1 --memory=256; sleep 1; done'
+    in_background "$logs/worker.log" bash -c 'while :; do php artisan queue:work --queue=default,low --tries=3 --backoff=5 --timeout=300 --sleep=1 --memory=256; sleep 1; done'
     in_background "$logs/web.log" env PHP_CLI_SERVER_WORKERS=4 php -d max_input_vars=20000 -d upload_max_filesize=32M -d post_max_size=36M -d memory_limit=256M -d max_execution_time=90 -d opcache.enable_cli=1 \
         artisan serve --no-reload --host=127.0.0.1 --port="$web"
     wait_for_port "$mail" 20 "the mail sink"

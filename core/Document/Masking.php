@@ -18,6 +18,11 @@ final readonly class Masking
 
     private const LAST = 4;
 
+    /** Where a title page or a closing page has more of them, each of few letters: so many. */
+    private const MOST_OF_A_PAGE = 25;
+
+    private const SHORT = 60;
+
     /** Letters of context kept with a family name that was pointed out. */
     private const CONTEXT = 60;
 
@@ -66,11 +71,14 @@ final readonly class Masking
         $texts = array_map(fn (string $text) => str_contains($text, "\0") ? trim((string) preg_replace('/\n?\0/', '', $text), "\n") : $text, array_values($texts));
         $lines = array_values(array_filter($lines, fn (array $line) => trim(self::joined($texts, $line)) !== ''));
         $pointedOut = [];
+        [$first, $last] = self::titleAndClose(array_map(fn (array $line) => strlen(self::joined($texts, $line)), $lines));
         foreach ($lines as $n => $line) {
-            $isEdge = $n < self::FIRST || $n >= count($lines) - self::LAST;
+            $isEdge = $n < $first || $n >= count($lines) - $last;
+            $label = $n > 0 ? trim(self::joined($texts, $lines[$n - 1])) : '';
+            $label = Mask::isLabel($label) ? $label.': ' : '';
             foreach ($masks as $mask) {
                 $whole = self::joined($texts, $line);
-                $places = self::places($whole, $mask, $isEdge);
+                $places = self::merged([...self::places($whole, $mask, $isEdge), ...($label === '' ? [] : self::behind($label, $whole, $mask))]);
                 $alone = $mask->lone($whole);
                 $pointedOut = [...$pointedOut, ...($lone ? [] : array_map(fn (array $place) => self::around($whole, $place), array_values(array_filter($alone, fn (array $place) => ! self::touches($place, $places)))))];
                 $places = $lone ? self::merged([...$places, ...$alone]) : $places;
@@ -183,6 +191,41 @@ final readonly class Masking
         }
 
         return $edges;
+    }
+
+    /**
+     * How many lines at the head and at the foot may be those of a title page.
+     *
+     * @param  list<int>  $lengths  of the lines
+     * @return array{int, int}
+     */
+    private static function titleAndClose(array $lengths): array
+    {
+        $short = function (array $lengths): int {
+            $count = 0;
+            foreach (array_slice($lengths, 0, self::MOST_OF_A_PAGE) as $length) {
+                if ($length > self::SHORT) {
+                    break;
+                }
+                $count++;
+            }
+
+            return $count;
+        };
+
+        return [max(self::FIRST, $short($lengths)), max(self::LAST, $short(array_reverse($lengths)))];
+    }
+
+    /**
+     * Names in a line that stands behind a label of its own.
+     *
+     * @return list<array{int, int}>
+     */
+    private static function behind(string $label, string $text, Mask $mask): array
+    {
+        $places = array_filter($mask->find($label.$text, true), fn (array $place) => $place[0] >= strlen($label));
+
+        return array_values(array_map(fn (array $place) => [$place[0] - strlen($label), $place[1] - strlen($label)], $places));
     }
 
     /**

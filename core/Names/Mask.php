@@ -136,6 +136,15 @@ final class Mask
         return $named && ((count($words) <= 6 && $this->single !== null && preg_match($this->single, $plain) === 1) || self::isPageLine($plain, count($words)));
     }
 
+    /**
+     * Whether a line is nothing but a label for a name or number, as a cover sheet has it in a cell of its own: what
+     * stands in the next belongs to it.
+     */
+    public static function isLabel(string $line): bool
+    {
+        return preg_match('/\A\W*(?:(?:your|full|first|last|middle|family|given|student|author|candidate|matriculation|registration)\W+){0,3}(?:name|names|surname|forename|author|authors|student|candidate|number|no|nr|id|e-?mail|submitted by|written by|prepared by|by)\W*\z/iu', mb_strimwidth($line, 0, 80)) === 1;
+    }
+
     /** Whether the name of a file names the author, by one name alone too. */
     public function namesFile(string $name): bool
     {
@@ -229,6 +238,9 @@ final class Mask
     private function isOnlyName(string $plain): bool
     {
         $rest = $this->single === null ? $plain : (string) preg_replace($this->single, ' ', $plain);
+        if (preg_match('/(?<!\d)(?:1[4-9]\d\d|20[01]\d)(?!\d)/', $rest) === 1) { // as a source is given
+            return false;
+        }
 
         return preg_match('/\A(?:[^\p{L}]|\p{Lu}\.|\b(?:p|pp|pg|page|of|essay|assignment|coursework|report|draft|final|version|v|module|group|section|jan\p{L}*|feb\p{L}*|mar\p{L}*|apr\p{L}*|may|june?|july?|aug\p{L}*|sep\p{L}*|oct\p{L}*|nov\p{L}*|dec\p{L}*|\p{L}{2,5}\h?\d{2,4})\b)*\z/iu', $rest) === 1;
     }

@@ -112,4 +112,23 @@ final class DocumentTest extends TestCase
         self::assertStringNotContainsString('<script', $html);
         self::assertStringContainsString('&lt;script&gt;', $html);
     }
+
+    public function test_a_cover_sheet_names_nobody_however_long_it_is_and_whatever_cell_a_label_stands_in(): void
+    {
+        $mask = new Mask('Hana Kovářová', '20411', null);
+        $rows = '<tr><td>Module</td><td>HT210</td></tr><tr><td>Title</td><td>Salt</td></tr><tr><td>Tutor</td><td>Dr Salter</td></tr><tr><td>Words</td><td>2,000</td></tr><tr><td>Due</td><td>Monday</td></tr>';
+        $prose = '<p>'.str_repeat('The pans were drawn twice a day and let by the year. ', 4).'</p>';
+        $sheet = "{$prose}<table>{$rows}<tr><td>First name:</td><td>Hana</td></tr><tr><td>Surname</td><td>KOVÁŘOVÁ</td></tr><tr><td>Student number</td><td>20411</td></tr></table>".str_repeat($prose, 6);
+        $masked = Masking::of($this->tree($sheet), [$mask])->document->text();
+        foreach (['Hana', 'KOV', '20411'] as $sign) {
+            self::assertStringNotContainsString($sign, $masked);
+        }
+        self::assertStringContainsString('Dr Salter', $masked);
+        // A title page of a dozen short lines.
+        $page = '<p>'.implode('</p><p>', ['Merrow Coast College', 'HT210', 'Coastal Communities', 'Essay 2', 'Salt roads', 'of the estuary', 'A study', 'in two parts', 'with a map', 'autumn', 'Kovářová', 'Group C']).'</p>';
+        self::assertStringNotContainsString('Kovářová', Masking::of($this->tree($page.str_repeat($prose, 6)), [$mask])->document->text());
+        // Sources in short lines at the end stay.
+        $sources = str_repeat($prose, 3).'<p>Kovářová (1987)</p><p>Byrne, 1902</p><p>Salter (1911)</p>';
+        self::assertStringContainsString('Kovářová (1987)', Masking::of($this->tree($sources), [$mask])->document->text());
+    }
 }

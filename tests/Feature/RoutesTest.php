@@ -84,10 +84,12 @@ final class RoutesTest extends TestCase
             }
             self::assertArrayHasKey($name, self::RULES, "The route {$name} ({$route->uri()}) has no rule in this test.");
             $walked++;
+            // What a route changes is made anew for each; what only looks finds it as it was.
+            $looks = $route->methods()[0] === 'GET' ? $this->address($route, $assignment) : null;
             foreach ($people as $who => $person) {
                 $allowed = self::RULES[$name] === 'anyone' || in_array($who, explode(' ', self::RULES[$name]), true)
                     || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show', 'drafts.store', 'uploads.store', 'typed.update', 'typed.begin'], true));
-                $status = $this->walk($route, $assignment, $person);
+                $status = $this->walk($route, $looks ?? $this->address($route, $assignment), $person);
                 self::assertSame($allowed, ! in_array($status, [403, 404], true), "{$who} on {$name}: {$status}");
                 self::assertNotSame(500, $status, "{$who} on {$name}");
             }
@@ -99,9 +101,9 @@ final class RoutesTest extends TestCase
         self::assertGreaterThan(45, $walked);
     }
 
-    private function walk(Route $route, Assignment $assignment, User $person): int
+    private function walk(Route $route, string $address, User $person): int
     {
-        return $this->actingAs($person->fresh() ?? $person)->call($route->methods()[0], $this->address($route, $assignment))->baseResponse->getStatusCode();
+        return $this->actingAs($person->fresh() ?? $person)->call($route->methods()[0], $address)->baseResponse->getStatusCode();
     }
 
     private function import(): RosterImport

@@ -17,6 +17,7 @@ use App\Models\OverlapReport;
 use App\Models\Script;
 use App\Models\User;
 use App\Models\WritingReport;
+use App\Support\Copies;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Document\Document;
 use YoungHarbor\Core\Document\Html;
@@ -36,6 +37,7 @@ final class DecideAlone
 
     public function __construct(
         private readonly HtmlTree $tree,
+        private readonly Copies $copies,
         private readonly Logbook $logbook,
     ) {
     }
@@ -64,6 +66,9 @@ final class DecideAlone
         $findings->forget(Findings::ALONE);
         $findings->add(Findings::TEXT, Findings::HIDDEN, $masking->hidden);
         $handin->update(['html' => Html::ofText($masking->document), 'text' => $this->text($masking->document, $handin), 'identity' => $findings->all(), 'alone' => self::HIDDEN, 'alone_by' => $by->id]);
+        $this->copies->forget($handin);
+        // Pages that still show it are no longer shown.
+        $handin->files()->update(['pages_path' => null, 'pages' => null]);
         PrepareHandin::dispatch($handin->id)->afterCommit();
         OverlapReport::query()->updateOrCreate(['handin_id' => $handin->id], ['state' => 'waiting', 'failure' => null, 'compared' => 0, 'to_compare' => 0]);
         CompareHandin::dispatch($handin->id)->afterCommit();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Extraction\Child;
-use App\Extraction\CopyKind;
 use App\Extraction\FileKind;
 use App\Extraction\Findings;
 use App\Extraction\HtmlTree;
@@ -25,8 +24,8 @@ use YoungHarbor\Core\Document\Node;
 use YoungHarbor\Core\Names\PictureNames;
 
 /**
- * Makes what takes too long while a student waits: the pages of PDFs drawn anew without names, pictures looked through
- * for names, and a copy to take away.
+ * Makes what takes too long while a student waits: the pages of PDFs drawn anew without names, and pictures looked
+ * through for names.
  */
 final class PrepareForMarkers
 {
@@ -59,7 +58,6 @@ final class PrepareForMarkers
         $this->copies->forget($handin);
         DB::transaction(fn () => Handin::query()->whereKey($handin->id)->lockForUpdate()->sole()->update(['html' => $html, 'identity' => $findings->all(), 'prepared_at' => now(), 'prepare_failure' => $failure]));
         $handin->refresh();
-        $handin->words === 0 || $this->copies->path($handin, CopyKind::Docx);
     }
 
     /**

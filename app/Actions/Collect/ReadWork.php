@@ -149,7 +149,11 @@ final class ReadWork
      */
     private function masked(array $hidden, array $masks): array
     {
-        return array_map(fn (array $one) => isset($one['words']) ? ['words' => array_reduce($masks, fn (string $words, Mask $mask) => $mask->hide($words), $one['words'])] + $one : $one, $hidden);
+        return array_map(fn (array $one) => isset($one['words']) ? ['words' => array_reduce($masks, function (string $words, Mask $mask): string {
+            $times = 0;
+
+            return $mask->hide($words, $times, true);
+        }, $one['words'])] + $one : $one, $hidden);
     }
 
     /**

@@ -137,6 +137,8 @@ final class TakeHandIn
             'bytes' => array_sum(array_map(fn (PieceRead $piece) => strlen($piece->bytes), $work->pieces)),
             'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
             'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
+            // Only pages and pictures have to be looked through.
+            'prepared_at' => $work->isLookedThrough() ? now() : null,
             'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'once' => $once,
         ]);
         $files = array_map(fn (PieceRead $piece, int $n) => $handin->files()->make([
@@ -148,7 +150,9 @@ final class TakeHandIn
         $handin->save();
         $handin->files()->saveMany($files);
         // With one mark a group, one of its scripts is marked for all.
-        $script->lead_id === null && PrepareHandin::dispatch($handin->id)->afterCommit();
+        if ($handin->prepared_at === null && $script->lead_id === null) {
+            PrepareHandin::dispatch($handin->id)->afterCommit();
+        }
 
         return $handin;
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Extraction\FileKind;
+
 /**
  * What was read of a student's work.
  */
@@ -26,5 +28,11 @@ final readonly class WorkRead
         public array $identity,
         public array $hidden = [],
     ) {
+    }
+
+    /** Whether nothing in it has to be looked at to find a name: no page of a PDF, no picture. */
+    public function isLookedThrough(): bool
+    {
+        return ! str_contains($this->html, '<img ') && array_filter($this->pieces, fn (PieceRead $piece) => $piece->kind === FileKind::Pdf) === [];
     }
 }

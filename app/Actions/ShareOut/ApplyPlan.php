@@ -6,6 +6,7 @@ namespace App\Actions\ShareOut;
 
 use App\Enums\Part;
 use App\Exceptions\Refused;
+use App\Jobs\MakeCopies;
 use App\Logbook\Logbook;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
@@ -44,6 +45,7 @@ final class ApplyPlan
                 'markers' => count($stored->settings['markers']), 'shares' => implode(' ', array_column($stored->settings['markers'], 'share')),
                 'moved by hand' => $stored->moves, 'seed' => $stored->seed, 'plan' => $stored->public_id,
             ], null, $assignment, $by);
+            MakeCopies::dispatch($assignment->id)->afterCommit();
 
             return $done;
         });

@@ -33,10 +33,16 @@ final class PageMaker
 
     private const LAST = 4;
 
+    /** On a title page all lines may, as long as none is longer. */
+    private const SHORT = 60;
+
     /** Pages that are always looked at, and how many at the most: each takes some four seconds. */
     private const LOOK_AT = 2;
 
     private const MOST_LOOKS = 40;
+
+    /** A picture that takes so much of a square over the page's longer side may be a scan with words in it. */
+    private const LARGE = 0.12;
 
     /** A page with so much ink and no words holds something. */
     private const SOMETHING = 0.004;
@@ -64,6 +70,7 @@ final class PageMaker
         try {
             $book = new PageBook($this->child, $folder);
             $heads = $this->heads($path, count($sizes), $masks);
+            $pictured = $masks === [] ? [] : $this->pictured($path, $sizes);
             $state = ['covered' => 0, 'seen' => 0, 'unread' => [], 'looks' => 0, 'all' => false];
             foreach ($this->runs($sizes) as [$from, $to_, $resolution]) {
                 $lines = $this->text->of($path, $from, $to_);
@@ -74,7 +81,7 @@ final class PageMaker
                     throw new Refusal("Page {$from} of this PDF, or one after it, could not be drawn.");
                 }
                 foreach ($sheets as $n => $sheet) {
-                    $this->page($from + $n, count($sizes), $sheet, $lines[$n], $heads[$from + $n] ?? [], $resolution / self::INCH, $masks, $seen, $lone, $book, $state);
+                    $this->page($from + $n, count($sizes), $sheet, $lines[$n], $heads[$from + $n] ?? [], isset($pictured[$from + $n]), $resolution / self::INCH, $masks, $seen, $lone, $book, $state);
                     unlink($sheet);
                 }
             }
@@ -90,15 +97,16 @@ final class PageMaker
     /**
      * @param  list<list<Box>>  $lines
      * @param  list<string>  $heads  running heads of this page that name somebody
+     * @param  bool  $hasPicture  whether a picture on it may be a scan
      * @param  list<Mask>  $masks
      * @param  array{covered: int, seen: int, unread: list<int>, looks: int, all: bool}  $state
      */
-    private function page(int $number, int $pages, string $path, array $lines, array $heads, float $scale, array $masks, PictureNames $seen, bool $lone, PageBook $book, array &$state): void
+    private function page(int $number, int $pages, string $path, array $lines, array $heads, bool $hasPicture, float $scale, array $masks, PictureNames $seen, bool $lone, PageBook $book, array &$state): void
     {
         $sheet = Sheet::from($path);
         [$gone, $words] = $this->inText($number, $pages, $lines, $heads, $masks, $lone);
         $inPicture = [];
-        if ($masks !== [] && ($number <= self::LOOK_AT || $lines === [] || $state['all'])) {
+        if ($masks !== [] && ($number <= self::LOOK_AT || $lines === [] || $hasPicture || $state['all'])) {
             $read = Sight::isThere() && $state['looks'] < self::MOST_LOOKS ? $this->sight->read($path, $scale) : null;
             $state['looks']++;
             $inPicture = $this->inPicture($read ?? [], array_merge(...$lines), $masks, $seen);
@@ -128,8 +136,9 @@ final class PageMaker
      */
     private function inText(int $number, int $pages, array $lines, array $heads, array $masks, bool $lone): array
     {
-        $text = '';
+        $text = $before = '';
         $boxes = $places = [];
+        $isTitle = true;
         foreach ($lines as $n => $line) {
             $from = strlen($text);
             foreach ($line as $box) {
@@ -138,13 +147,18 @@ final class PageMaker
             }
             $text[strlen($text) - 1] = "\n";
             $said = substr($text, $from, -1);
-            $isEdge = $n < 2 || $n >= count($lines) - 2 || ($number === 1 && $n < self::FIRST) || ($number === $pages && $n >= count($lines) - self::LAST);
+            $isTitle = $isTitle && strlen($said) <= self::SHORT;
+            $isEdge = $n < 2 || $n >= count($lines) - 2 || ($number === 1 && ($n < self::FIRST || $isTitle)) || ($number === $pages && $n >= count($lines) - self::LAST);
             if (in_array($said, $heads, true)) {
                 $places[] = [$from, strlen($text)];
             }
-            foreach ($isEdge ? $masks : [] as $mask) {
-                array_push($places, ...array_map(fn (array $place) => [$place[0] + $from, $place[1] + $from], $mask->find($said, true)));
+            $label = Mask::isLabel($before) ? "{$before}: " : '';
+            foreach ($isEdge || $label !== '' ? $masks : [] as $mask) {
+                foreach ($mask->find($label.$said, true) as [$start, $end]) {
+                    $start >= strlen($label) && $places[] = [$from + $start - strlen($label), $from + $end - strlen($label)];
+                }
             }
+            $before = $said;
         }
         foreach ($masks as $mask) {
             array_push($places, ...$mask->find($text), ...($lone ? $mask->lone($text) : []));
@@ -217,6 +231,31 @@ final class PageMaker
         }
 
         return $heads;
+    }
+
+    /**
+     * Pages with a picture large enough to be a scan.
+     *
+     * @param  list<float>  $sizes
+     * @return array<int, true> by number
+     */
+    private function pictured(string $path, array $sizes): array
+    {
+        $listed = $this->child->run(['pdfimages', '-list', '--', $path], limitAddressSpace: true, reads: [$path])['out'];
+        $pages = [];
+        foreach (explode("\n", $listed) as $row) {
+            // page num type width height color comp bpc enc interp object ID x-ppi y-ppi size ratio
+            $columns = preg_split('/\s+/', trim($row)) ?: [];
+            if (count($columns) > 13 && is_numeric($columns[0]) && (float) $columns[12] > 0 && (float) $columns[13] > 0) {
+                $area = self::INCH * self::INCH * ((float) $columns[3] / (float) $columns[12]) * ((float) $columns[4] / (float) $columns[13]);
+                $side = $sizes[(int) $columns[0] - 1] ?? INF;
+                if ($area > self::LARGE * $side * $side) {
+                    $pages[(int) $columns[0]] = true;
+                }
+            }
+        }
+
+        return $pages;
     }
 
     /**

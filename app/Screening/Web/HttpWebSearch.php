@@ -130,12 +130,9 @@ final class HttpWebSearch implements WebSearch
         if (is_array($service) && $host === strtolower($service['host'] ?? '') && $port === ($service['port'] ?? 80)) {
             return [];
         }
-        $address = trim($host, '[]');
-        $resolved = filter_var($address, FILTER_VALIDATE_IP) === false ? gethostbyname($address) : $address;
-        if (filter_var($resolved, FILTER_VALIDATE_IP, FILTER_FLAG_NO_PRIV_RANGE | FILTER_FLAG_NO_RES_RANGE) === false) {
-            throw new WebUnanswered('The address is not a public one, so it was not fetched.');
-        }
+        $name = trim($host, '[]');
+        $address = PublicAddress::of($name) ?? throw new WebUnanswered('The address is not a public one, so it was not fetched.');
 
-        return ['curl' => [CURLOPT_RESOLVE => ["{$address}:{$port}:{$resolved}"]]];
+        return ['curl' => [CURLOPT_RESOLVE => ["{$name}:{$port}:".(str_contains($address, ':') ? "[{$address}]" : $address)]]];
     }
 }

@@ -54,7 +54,7 @@ final class ReadingTest extends TestCase
      */
     private function reading(Script $script, array $asked = []): array
     {
-        $reading = app(OverlapReading::class)->ofReport($this->report($script), $script, $asked);
+        $reading = app(OverlapReading::class)->ofReport($this->report($script), $script, $asked, \App\Enums\OverlapReader::Coordinator);
         self::assertNotNull($reading);
 
         return $reading;

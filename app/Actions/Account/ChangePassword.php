@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Account;
+
+use App\Logbook\Logbook;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * A new password. Every other session of the person ends with the old one, when it next asks for a page.
+ */
+final class ChangePassword
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    /**
+     * @param  string  $how  as the logbook says it
+     */
+    public function __invoke(User $user, #[\SensitiveParameter] string $password, string $how): void
+    {
+        DB::transaction(function () use ($user, $password, $how): void {
+            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'joined_at' => $user->joined_at ?? now()])->save();
+            $this->logbook->write($how, 'account', [], null, null, $user);
+        });
+    }
+}
