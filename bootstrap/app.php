@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\ProtectResponses;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -10,6 +11,7 @@ use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Log;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -23,17 +25,44 @@ return Application::configure(basePath: dirname(__DIR__))
             __DIR__.'/../routes/moderate.php',
             __DIR__.'/../routes/release.php',
         ],
+        commands: __DIR__.'/../routes/console.php',
     )
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
         // The compat package has no CORS service: nothing here answers other origins.
         $middleware->remove(HandleCors::class);
-        $middleware->web(append: [ProtectResponses::class]);
+        // Every answer, those of refusals and errors too.
+        $middleware->append(ProtectResponses::class);
+        // A changed password ends every other session of its person.
+        $middleware->authenticateSessions();
+        $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('HARBOR_TRUSTED_PROXIES', '')))));
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('today'));
         $middleware->trimStrings(except: ['password', 'password_confirmation', 'typed_text', 'draft_text', 'comment', 'general_comment', 'pasted', 'changes', 'body', 'lines']);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        // Values of queries are people's: they do not go into logs, nor what the database quotes of them.
+        $exceptions->report(function (QueryException $e): bool {
+            Log::error('A query failed: '.preg_replace("/'(?:[^'\\\\]|\\\\.)*'/", "'…'", (string) $e->getPrevious()?->getMessage()), ['at' => mb_substr(preg_replace('/\s+/', ' ', $e->getSql()) ?? '', 0, 300)]);
+
+            return false;
+        });
+        // Disk full, read-only, gone: in words, at once.
+        $exceptions->render(function (QueryException $e, Request $request) {
+            $code = (int) ($e->errorInfo[1] ?? 0);
+            $why = match (true) {
+                in_array($code, [1021, 1114, 3], true) => 'There is no room left where Young Harbor keeps its data',
+                in_array($code, [1290, 1792, 1836, 1223], true) => 'Young Harbor can read its data and not write it just now',
+                in_array($code, [1040, 1203, 2002, 2006, 2013, 1927, 1053, 1205], true) => 'Young Harbor cannot reach its data just now',
+                default => null,
+            };
+            if ($why === null) {
+                return null;
+            }
+            $message = "{$why}, so nothing was changed. What you wrote is still in your browser: leave the page open and try again in a few minutes.";
+
+            return $request->expectsJson() ? response()->json(['message' => $message], 503) : response()->view('errors.closed', ['message' => $message], 503);
+        });
         $exceptions->dontFlash(['password', 'password_confirmation', 'typed_text']);
         $exceptions->render(function (PostTooLargeException $e, Request $request) {
             $message = __('messages.too_large', ['size' => config('harbor.upload.max_megabytes')]);

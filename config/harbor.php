@@ -15,6 +15,12 @@ return [
     'files' => env('HARBOR_FILES', storage_path('app/private')),
     'mail' => env('HARBOR_MAIL', storage_path('app/mail')),
 
+    // Tries to sign in, a minute: for one account, and from one address on the net.
+    'sign_in' => [
+        'account' => (int) env('HARBOR_SIGN_IN_ACCOUNT', 8),
+        'address' => (int) env('HARBOR_SIGN_IN_ADDRESS', 600),
+    ],
+
     'upload' => [
         'max_megabytes' => 20,
     ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Illuminate\Http\Request;
 
 define('LARAVEL_START', microtime(true));
+header_remove('X-Powered-By');
 
 require __DIR__.'/../vendor/autoload.php';
 

@@ -39,6 +39,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/bank/comments', [BankController::class, 'store'])->name('bank.comments.store');
     Route::put('/bank/comments/{comment}', [BankController::class, 'update'])->name('bank.comments.update');
     Route::delete('/bank/comments/{comment}', [BankController::class, 'destroy'])->name('bank.comments.destroy');
+    Route::post('/bank/comments/{comment}/back', [BankController::class, 'restore'])->name('bank.comments.restore');
     Route::post('/bank/comments/{comment}/used', [BankController::class, 'used'])->name('bank.comments.used');
     Route::get('/bank/{set}.{form}', [BankController::class, 'export'])->whereIn('form', ['csv', 'json'])->name('bank.export');
     Route::post('/bank/{set}/import', [BankController::class, 'import'])->name('bank.import');

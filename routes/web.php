@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ClosureDaysController;
 use App\Http\Controllers\DemoController;
+use App\Http\Controllers\ForgottenController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\ModuleController;
@@ -20,10 +21,12 @@ Route::get('/up', HealthController::class)->withoutMiddleware('web')->name('up')
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
-    Route::middleware('signed')->group(function (): void {
-        Route::get('/welcome/{user}', [WelcomeController::class, 'create'])->name('welcome');
-        Route::post('/welcome/{user}', [WelcomeController::class, 'store'])->middleware('throttle:sign-in')->name('welcome.store');
-    });
+    Route::get('/welcome/{user}', [WelcomeController::class, 'create'])->name('welcome');
+    Route::post('/welcome/{user}', [WelcomeController::class, 'store'])->middleware('throttle:choose-password')->name('welcome.store');
+    Route::get('/forgotten', [ForgottenController::class, 'create'])->name('forgotten');
+    Route::post('/forgotten', [ForgottenController::class, 'store'])->middleware('throttle:forgotten')->name('forgotten.store');
+    Route::get('/new-password/{token}', [ForgottenController::class, 'edit'])->name('password.reset');
+    Route::post('/new-password', [ForgottenController::class, 'update'])->middleware('throttle:choose-password')->name('password.update');
 });
 
 if (config('harbor.demo')) {
@@ -36,7 +39,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', TodayController::class)->name('today');
     Route::get('/account', [AccountController::class, 'edit'])->name('account');
     Route::put('/account/theme', [AccountController::class, 'theme'])->name('account.theme');
-    Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:sign-in')->name('account.password');
+    Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:choose-password')->name('account.password');
+    Route::view('/help', 'help')->name('help');
 
     Route::get('/modules', [ModuleController::class, 'index'])->name('modules.index');
     Route::post('/modules', [ModuleController::class, 'store'])->name('modules.store');

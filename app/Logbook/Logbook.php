@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
+use App\Exceptions\LogbookBroken;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
 use App\Models\Module;
@@ -23,6 +24,8 @@ use YoungHarbor\Core\Logbook\Head;
  */
 final class Logbook
 {
+    private bool $isSealing = false;
+
     public function __construct(
         private readonly Chain $chain,
         private readonly string $headFile,
@@ -46,6 +49,7 @@ final class Logbook
             DB::table('logbook_head')->insertOrIgnore(['id' => 1, 'count' => 0, 'hash' => Chain::BEGINNING]);
             $last = DB::table('logbook_head')->where('id', 1)->lockForUpdate()->sole();
         }
+        $this->refuseBroken((int) $last->count);
         $number = (int) $last->count + 1;
         $line = [
             'at' => now('UTC')->format('Y-m-d H:i:s.u'),
@@ -60,6 +64,40 @@ final class Logbook
         LogbookLine::query()->create(['number' => $number, 'hash' => $hash, ...$line]);
         DB::table('logbook_head')->where('id', 1)->update(['count' => $number, 'hash' => $hash]);
         DB::afterCommit(fn () => $this->keepHead($number, $hash));
+    }
+
+    /** Takes the sealed head away, to where it can be looked at, so that the next line seals the logbook anew. */
+    public function setAsideHead(): ?Head
+    {
+        $head = $this->head();
+        is_file($this->headFile) && rename($this->headFile, $this->headFile.'.before-'.now('UTC')->format('Ymd-His'));
+        $this->isSealing = true;
+
+        return $head;
+    }
+
+    /**
+     * The line that the head was sealed with must stand where it stood: the database may be ahead of the head, never
+     * behind it or beside it.
+     *
+     * @throws LogbookBroken
+     */
+    private function refuseBroken(int $count): void
+    {
+        $head = $this->head();
+        if ($this->isSealing || ($head === null && $count === 0)) {
+            return;
+        }
+        if ($head === null) {
+            throw new LogbookBroken("The head of the logbook is missing from {$this->headFile}, while the database has {$count} lines.");
+        }
+        if (! hash_equals($this->chain->seal($head->count, $head->hash), $head->seal)) {
+            throw new LogbookBroken('The head of the logbook has been altered, or was sealed with another key.');
+        }
+        $there = $head->count === 0 ? Chain::BEGINNING : DB::table('logbook_lines')->where('number', $head->count)->value('hash');
+        if ($head->count > $count || $there !== $head->hash) {
+            throw new LogbookBroken("The logbook in the database stands at line {$count}, and line {$head->count} is not the one its head was sealed with.");
+        }
     }
 
     public function head(): ?Head

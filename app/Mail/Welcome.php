@@ -23,13 +23,13 @@ final class Welcome extends Mailable
 
     public function __construct(
         public readonly User $user,
-        public readonly Module $module,
+        public readonly ?Module $module,
     ) {
     }
 
     public function envelope(): Envelope
     {
-        return new Envelope(subject: 'Your account for '.$this->module->fullTitle());
+        return new Envelope(subject: 'Your account for '.($this->module?->fullTitle() ?? config('harbor.institution')));
     }
 
     public function content(): Content

@@ -8,6 +8,7 @@ use App\Enums\CommentKind;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * A comment worth using again: a short label to find it by, and the long words that go into the script.
@@ -27,6 +28,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 final class BankComment extends Model
 {
     use HasPublicId;
+    use SoftDeletes;
+
+    /** For so long a deleted comment can be brought back. */
+    public const KEPT_DAYS = 30;
 
     protected $guarded = [];
 

@@ -46,6 +46,16 @@ final class BankSet extends Model
     }
 
     /**
+     * What was deleted and can be brought back.
+     *
+     * @return HasMany<BankComment, $this>
+     */
+    public function deleted(): HasMany
+    {
+        return $this->hasMany(BankComment::class)->onlyTrashed()->where('deleted_at', '>=', now()->subDays(BankComment::KEPT_DAYS))->latest('deleted_at');
+    }
+
+    /**
      * @return HasMany<BankComment, $this>
      */
     public function comments(): HasMany

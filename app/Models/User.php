@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Enums\Role;
 use App\Models\Concerns\HasPublicId;
 use Database\Factories\UserFactory;
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -25,7 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $given_name
  * @property string|null $family_name
  * @property string|null $roster_id what the registry calls the person
- * @property string $password
+ * @property string|null $password null until one is chosen
  * @property bool $is_admin
  * @property string $theme
  * @property array<string, mixed>|null $desk keys and layout of the desk
@@ -40,6 +41,9 @@ final class User extends Authenticatable
     use HasPublicId;
     use Notifiable;
 
+    /** What stands in place of a password until one is chosen. */
+    public const NO_PASSWORD = null;
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];
@@ -47,6 +51,22 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array'];
+    }
+
+    /** An e-mail address as accounts are known by it: one spelling each. */
+    public static function addressKey(string $address): string
+    {
+        $composed = \Normalizer::normalize(trim($address), \Normalizer::FORM_C);
+
+        return mb_strtolower(is_string($composed) ? $composed : trim($address));
+    }
+
+    /**
+     * @return Attribute<string, string>
+     */
+    protected function email(): Attribute
+    {
+        return Attribute::make(set: fn (string $address) => self::addressKey($address));
     }
 
     /**

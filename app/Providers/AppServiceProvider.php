@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Logbook\Logbook;
+use App\Models\User;
 use App\Screening\DatabaseIndex;
 use App\Screening\Detector\Detector;
 use App\Screening\Detector\HttpDetector;
@@ -17,7 +18,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Validation\Rules\Password;
 use YoungHarbor\Core\Logbook\Chain;
 use YoungHarbor\Core\Overlap\SourceIndex;
 
@@ -39,10 +39,19 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::preventSilentlyDiscardingAttributes();
-        Password::defaults(fn () => Password::min(10));
+        // Few tries for an account, whoever makes them; many from one address, behind which a whole institution may sit.
+        $account = fn (Request $request): string => 'account:'.hash('sha256', User::addressKey(is_string($request->input('email')) ? $request->input('email') : ''));
         RateLimiter::for('sign-in', fn (Request $request) => [
-            Limit::perMinute(5)->by('mail:'.mb_strtolower((string) $request->input('email')).'|'.$request->ip()),
-            Limit::perMinute(30)->by('ip:'.$request->ip()),
+            Limit::perMinute((int) config('harbor.sign_in.account'))->by($account($request)),
+            Limit::perMinute((int) config('harbor.sign_in.address'))->by('address:'.$request->ip()),
+        ]);
+        RateLimiter::for('forgotten', fn (Request $request) => [
+            Limit::perMinutes(15, 4)->by('forgotten:'.$account($request)),
+            Limit::perMinute((int) config('harbor.sign_in.address'))->by('forgotten:'.$request->ip()),
+        ]);
+        RateLimiter::for('choose-password', fn (Request $request) => [
+            Limit::perMinute(10)->by('choose:'.($request->user()->id ?? (is_string($request->route()?->originalParameter('user')) ? $request->route()->originalParameter('user') : $account($request)))),
+            Limit::perMinute((int) config('harbor.sign_in.address'))->by('choose:'.$request->ip()),
         ]);
         // Pieces of files: many small requests, bounded by the size of a piece.
         RateLimiter::for('upload', fn (Request $request) => Limit::perMinute(1200)->by('user:'.$request->user()?->id));

@@ -13,11 +13,11 @@ fail() { printf '\nStopped: %s\n' "$*" >&2; exit 1; }
 
 # What must be there, each with the Debian package that brings it. Only what is missing is asked for:
 # a machine with Node from elsewhere cannot take Debian's npm as well.
-COMMANDS=(php:php8.2-cli composer:composer node:nodejs npm:npm mariadbd:mariadb-server mariadb-install-db:mariadb-server
+COMMANDS=(php:php-cli composer:composer node:nodejs npm:npm mariadbd:mariadb-server mariadb-install-db:mariadb-server
     pandoc:pandoc pdftotext:poppler-utils qpdf:qpdf zip:zip pgrep:procps
     bwrap:bubblewrap tesseract:tesseract-ocr cjpeg:libjpeg-turbo-progs)
-EXTENSIONS=(mbstring:php8.2-mbstring dom:php8.2-xml intl:php8.2-intl pdo_mysql:php8.2-mysql zip:php8.2-zip
-    gd:php8.2-gd curl:php8.2-curl bcmath:php8.2-bcmath pcntl:php8.2-cli)
+EXTENSIONS=(mbstring:php-mbstring dom:php-xml intl:php-intl pdo_mysql:php-mysql zip:php-zip
+    gd:php-gd curl:php-curl bcmath:php-bcmath pcntl:php-cli)
 
 missing_things() { # missing_things [browser]: lines "thing<TAB>package"
     local pair commands have=""
@@ -100,10 +100,11 @@ CHILDREN=()
 
 # Runs a command in a process group of its own, without our locks, its output in a file. It ends with us; PIDS, a file,
 # remembers it for the next run in case we are killed before we can end it.
-in_background() { # in_background LOG command...
-    local log="$1"
+in_background() { # in_background LOG command...     with KEEP, a file for notices, what ends is started again
+    local log="$1" kept=()
     shift
-    setsid "$@" >"$log" 2>&1 </dev/null 7>&- 8>&- 9>&- &
+    [ -z "${KEEP:-}" ] || kept=("$TOP/bin/lib/keep.sh" "$KEEP" "$(basename "$log" .log)")
+    setsid "${kept[@]}" "$@" >"$log" 2>&1 </dev/null 7>&- 8>&- 9>&- &
     CHILDREN+=($!)
     [ -z "${PIDS:-}" ] || echo $! >>"$PIDS"
 }
@@ -133,7 +134,7 @@ end_leftovers() { # what an earlier run that was killed left behind, if it is re
     local pid
     [ -f "$PIDS" ] || return 0
     while read -r pid; do
-        if [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$TOP" ] || grep -qaF -- "$HARBOR" "/proc/$pid/cmdline" 2>/dev/null; then
+        if [[ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$TOP"* ]] || grep -qaF -- "$HARBOR" "/proc/$pid/cmdline" 2>/dev/null; then
             say "Ending a process left behind by an earlier run ($pid) ..."
             end_group "$pid" || true
         fi
@@ -209,8 +210,10 @@ application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail si
     in_background "$logs/mail-sink.log" php services/mail-sink/server.php "$mail" "$HARBOR_MAIL"
     # A worker ends by itself when it has grown; the next one takes over.
     in_background "$logs/worker.log" bash -c 'while :; do php artisan queue:work --queue=default,low --tries=3 --backoff=5 --timeout=300 --sleep=1 --memory=256; sleep 1; done'
-    in_background "$logs/web.log" env PHP_CLI_SERVER_WORKERS=4 php -d max_input_vars=20000 -d upload_max_filesize=32M -d post_max_size=36M -d memory_limit=256M -d max_execution_time=90 -d opcache.enable_cli=1 \
-        artisan serve --no-reload --host=127.0.0.1 --port="$web"
+    in_background "$logs/scheduler.log" php artisan schedule:work
+    # Not through artisan: the server it starts would not have these limits.
+    in_background "$logs/web.log" env -C public PHP_CLI_SERVER_WORKERS=4 php -d max_input_vars=20000 -d upload_max_filesize=32M -d post_max_size=36M -d memory_limit=256M -d max_execution_time=90 -d opcache.enable_cli=1 -d expose_php=0 \
+        -S "127.0.0.1:$web" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
     wait_for_port "$mail" 20 "the mail sink"
     wait_for_port "$web" 30 "the web server (its log is $logs/web.log)"
 }

@@ -9,6 +9,9 @@ namespace YoungHarbor\Core\Formats;
  */
 final class Csv
 {
+    /** What makes a spreadsheet take a cell for a formula, in full width too, as some read it. */
+    private const FORMULA = '=+@\t\r\-＝＋－＠﹦﹢﹣﹫';
+
     /**
      * @param  list<string|int|null>  $cells
      */
@@ -20,14 +23,14 @@ final class Csv
     /** A cell as it was before it was written: without the apostrophe that keeps a formula from running. */
     public static function read(string $cell): string
     {
-        return preg_replace('/\A\'(?=[=+@\t\r-])/', '', $cell) ?? $cell;
+        return preg_replace('/\A\'(?=['.self::FORMULA.'])/u', '', $cell) ?? $cell;
     }
 
     private static function cell(string|int|null $value): string
     {
         $text = (string) $value;
         // A cell that begins like a formula gets an apostrophe before it; plain numbers stay numbers.
-        if ($text !== '' && str_contains("=+-@\t\r", $text[0]) && preg_match('/\A[-+]?[0-9]+(\.[0-9]+)?\z/', $text) !== 1) {
+        if (preg_match('/\A['.self::FORMULA.']/u', $text) === 1 && preg_match('/\A[-+]?[0-9]+(\.[0-9]+)?\z/', $text) !== 1) {
             $text = "'".$text;
         }
 

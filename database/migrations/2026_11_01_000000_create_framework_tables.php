@@ -18,6 +18,11 @@ return new class extends Migration
             $table->longText('payload');
             $table->integer('last_activity')->index();
         });
+        Schema::create('password_reset_tokens', function (Blueprint $table): void {
+            $table->string('email', 190)->collation('utf8mb4_bin')->primary();
+            $table->string('token');
+            $table->timestamp('created_at')->nullable();
+        });
         Schema::create('cache', function (Blueprint $table): void {
             $table->string('key')->primary();
             $table->mediumText('value');

@@ -14,12 +14,12 @@ return new class extends Migration
             $table->id();
             $table->uuid('public_id')->unique();
             $table->string('name', 150);
-            $table->string('email', 190)->unique();
+            $table->string('email', 190)->collation('utf8mb4_bin')->unique()->comment('lower-cased; compared letter by letter, so that one account has one spelling');
             $table->string('number', 40)->nullable()->unique();
             $table->string('given_name', 75)->nullable()->comment('as the registry parts the name; null when nobody said');
             $table->string('family_name', 75)->nullable();
             $table->string('roster_id', 120)->nullable()->unique()->comment('what the registry calls the person');
-            $table->string('password');
+            $table->string('password')->nullable()->comment('null until one is chosen');
             $table->boolean('is_admin')->default(false);
             $table->enum('theme', ['device', 'light', 'dark'])->default('device');
             $table->dateTime('joined_at')->nullable()->comment('null until the person has chosen a password');

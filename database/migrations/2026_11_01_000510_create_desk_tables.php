@@ -31,6 +31,7 @@ return new class extends Migration
             $table->foreignId('saved_by')->constrained('users');
             $table->unsignedInteger('lock_version')->default(1);
             $table->timestamps();
+            $table->softDeletes();
         });
         Schema::create('mark_comments', function (Blueprint $table): void {
             $table->id();

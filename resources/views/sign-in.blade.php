@@ -5,14 +5,12 @@
         @error('expired')<div class="notice refusal" role="alert">{{ $message }}</div>@enderror
         <form class="panel" method="post" action="{{ route('sign-in.store') }}">
             @csrf
-            <x-field name="email" label="Mail address" type="email" autocomplete="username" required autofocus />
+            <x-field name="email" label="E-mail address" type="email" autocomplete="username" required autofocus />
             <x-field name="password" label="Password" type="password" autocomplete="current-password" required />
-            <div class="flex justify-end"><button class="button primary">Sign in</button></div>
+            <div class="flex justify-between items-center"><a class="small" href="{{ route('forgotten') }}">No password yet, or forgotten</a><button class="button primary">Sign in</button></div>
         </form>
         @if (config('harbor.demo'))
             <p class="quiet mt-4">This is the demo. <a href="{{ route('demo') }}">Everyone in it, with their sign-ins</a></p>
-        @else
-            <p class="quiet mt-4">No password yet? The link is in the mail that told you of your module.</p>
         @endif
     </div>
 </x-page>

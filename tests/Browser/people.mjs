@@ -38,7 +38,7 @@ export async function signedIn(browser, who, options = {}) {
 
 export async function signIn(page, who, word = password) {
     await page.goto('/sign-in');
-    await page.getByLabel('Mail address').fill(who.includes('@') ? who : `${who}@merrow.example`);
+    await page.getByLabel('E-mail address').fill(who.includes('@') ? who : `${who}@merrow.example`);
     await page.getByLabel('Password', { exact: true }).fill(word);
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();

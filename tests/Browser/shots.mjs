@@ -45,7 +45,7 @@ for (const [name, [who, go]] of Object.entries(views)) {
         sessions[who] = await browser.newContext({ viewport: { width: Number(process.env.WIDTH ?? 1280), height: 800 }, colorScheme: process.env.SCHEME ?? 'light' });
         const page = await sessions[who].newPage();
         await page.goto(`${address}/sign-in`);
-        await page.getByLabel('Mail address').fill(`${people[who]}@merrow.example`);
+        await page.getByLabel('E-mail address').fill(`${people[who]}@merrow.example`);
         await page.getByLabel('Password').fill('low-water-mark');
         await page.getByRole('button', { name: 'Sign in' }).click();
     }

@@ -46,7 +46,7 @@ test('the bank: a set is made, filled, changed in place, taken out as a file and
     await set.getByRole('link', { name: 'CSV' }).click();
     const file = await (await download).path();
     await set.locator('summary').filter({ hasText: 'One source' }).click();
-    await set.getByRole('button', { name: 'Take “One source” out of the bank' }).click();
+    await set.getByRole('button', { name: 'Delete “One source”' }).click();
     await set.getByText('add to this set').click();
     await set.locator('input[type=file]').setInputFiles({ name: 'set.csv', mimeType: 'text/csv', buffer: await import('node:fs').then((fs) => fs.readFileSync(file)) });
     await set.getByRole('button', { name: 'Bring it in' }).click();

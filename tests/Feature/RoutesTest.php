@@ -39,7 +39,7 @@ final class RoutesTest extends TestCase
 {
     /** Who may do what. "anyone" is everyone who is signed in; "own" stands for the one it belongs to. */
     private const RULES = [
-        'today' => 'anyone', 'account' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
+        'today' => 'anyone', 'account' => 'anyone', 'help' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
         'modules.index' => 'anyone', 'modules.store' => 'admin', 'modules.show' => 'coordinator tutor examiner student admin',
         'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin', 'rosters.store' => 'coordinator admin', 'rosters.export' => 'coordinator admin', 'rosters.show' => 'coordinator admin', 'rosters.update' => 'coordinator admin', 'rosters.apply' => 'coordinator admin',
         'members.show' => 'coordinator', 'members.update' => 'coordinator', 'members.allowance' => 'coordinator', 'scripts.extension' => 'coordinator', 'scripts.waiver' => 'coordinator', 'scripts.original' => 'coordinator', 'closure-days.index' => 'coordinator', 'closure-days.store' => 'coordinator',
@@ -55,7 +55,7 @@ final class RoutesTest extends TestCase
         'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator', 'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student', 'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor', 'screen.record' => 'coordinator tutor', 'screen.name' => 'coordinator', 'screen.own-record' => 'student', 'writing.index' => 'coordinator', 'writing.measure' => 'coordinator', 'writing.show' => 'coordinator tutor', 'baselines.index' => 'coordinator', 'baselines.store' => 'coordinator', 'baselines.show' => 'coordinator', 'baselines.add' => 'coordinator', 'baselines.take-out' => 'coordinator', 'detector.show' => 'coordinator', 'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
         'share-out.index' => 'coordinator', 'share-out.plan' => 'coordinator', 'share-out.move' => 'coordinator', 'share-out.hand-over' => 'coordinator', 'share-out.apply' => 'coordinator', 'share-out.drop' => 'coordinator', 'conflicts.index' => 'coordinator', 'conflicts.store' => 'coordinator', 'conflicts.destroy' => 'coordinator', 'together.index' => 'coordinator tutor', 'together.store' => 'coordinator', 'together.levels' => 'coordinator tutor', 'scripts.name' => 'coordinator', 'names.index' => 'coordinator', 'names.again' => 'coordinator', 'names.decide' => 'coordinator',
         'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor', 'mark.remind' => 'coordinator', 'mark.settings' => 'anyone', 'mark.pages' => 'nobody', 'mark.sync' => 'tutor', 'mark.news' => 'tutor', 'mark.token' => 'tutor', 'mark.rubric' => 'tutor', 'mark.lately' => 'tutor', 'mark.annotations' => 'tutor', 'mark.aside' => 'tutor', 'mark.together' => 'tutor', 'attachments.store' => 'tutor', 'attachments.show' => 'tutor', 'attachments.destroy' => 'tutor',
-        'bank.index' => 'coordinator tutor outsider', 'bank.make' => 'coordinator tutor outsider', 'bank.comments.store' => 'coordinator tutor outsider', 'bank.comments.update' => 'coordinator tutor', 'bank.comments.destroy' => 'coordinator tutor', 'bank.comments.used' => 'coordinator tutor', 'bank.export' => 'coordinator tutor', 'bank.import' => 'coordinator tutor',
+        'bank.index' => 'coordinator tutor outsider', 'bank.make' => 'coordinator tutor outsider', 'bank.comments.store' => 'coordinator tutor outsider', 'bank.comments.update' => 'coordinator tutor', 'bank.comments.destroy' => 'coordinator tutor', 'bank.comments.used' => 'coordinator tutor', 'bank.comments.restore' => 'nobody', 'bank.export' => 'coordinator tutor', 'bank.import' => 'coordinator tutor',
         'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner', 'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
         'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator', 'scripts.hold' => 'coordinator',
         'results.show' => 'coordinator student', 'results.reading' => 'student',
@@ -63,7 +63,7 @@ final class RoutesTest extends TestCase
     ];
 
     /** Routes for people who are not signed in, or for everyone. */
-    private const OPEN = ['up', 'sign-in', 'sign-in.store', 'welcome', 'welcome.store', 'demo', 'demo.mail'];
+    private const OPEN = ['up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in', 'sign-in.store', 'welcome', 'welcome.store', 'demo', 'demo.mail'];
 
     public function test_every_route_has_a_rule_and_keeps_it(): void
     {

@@ -6,14 +6,17 @@ namespace App\Actions\Collect;
 
 use App\Enums\Role;
 use App\Logbook\Logbook;
+use App\Mail\AddedToModule;
+use App\Mail\NewCoordinator;
 use App\Mail\Welcome;
 use App\Models\Assignment;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Script;
 use App\Models\User;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
-use Illuminate\Support\Str;
 
 /**
  * Adds people to a module; those without an account get one and a mail to choose their password.
@@ -27,37 +30,77 @@ final class AddPeople
     }
 
     /**
+     * Someone who had left comes back as they were; someone who is here in another role stays in it.
+     *
      * @param  list<array{name: string, email: string, number: string|null, section: string|null}>  $people
-     * @return array{added: int, here: int}
+     * @return array{added: int, back: int, here: int, other: list<string>} other: names of those here in another role
      */
     public function __invoke(Module $module, Role $role, array $people): array
     {
         return DB::transaction(function () use ($module, $role, $people): array {
-            $added = 0;
+            $done = ['added' => 0, 'back' => 0, 'here' => 0, 'other' => []];
             foreach ($people as $person) {
-                $user = User::query()->where('email', $person['email'])->first();
-                if ($user === null) {
-                    $user = User::query()->create([
-                        'name' => $person['name'], 'email' => $person['email'], 'number' => $person['number'],
-                        'password' => Str::random(40),
-                    ]);
-                    Mail::to($user->email)->queue((new Welcome($user, $module))->afterCommit());
+                [$how, $user] = $this->add($module, $role, $person);
+                if ($how === 'other') {
+                    $done['other'][] = $user->name;
+                } else {
+                    $done[$how]++;
                 }
-                $membership = Membership::query()->firstOrCreate(
-                    ['module_id' => $module->id, 'user_id' => $user->id],
-                    ['role' => $role, 'section' => $person['section']],
-                );
-                $added += $membership->wasRecentlyCreated ? 1 : 0;
             }
-            if ($added > 0) {
-                $this->logbook->write('added people to the module', $module->fullTitle(), ['role' => $role->value, 'added' => $added], $module);
+            if ($done['added'] + $done['back'] > 0) {
+                $this->logbook->write('added people to the module', $module->fullTitle(), ['role' => $role->value, 'added' => $done['added'], 'back' => $done['back']], $module);
             }
             if ($role === Role::Student) {
                 Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()
                     ->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment));
             }
 
-            return ['added' => $added, 'here' => count($people) - $added];
+            return $done;
         });
+    }
+
+    /**
+     * @param  array{name: string, email: string, number: string|null, section: string|null}  $person
+     * @return array{'added'|'back'|'here'|'other', User}
+     */
+    private function add(Module $module, Role $role, array $person): array
+    {
+        $user = User::query()->where('email', User::addressKey($person['email']))->first();
+        $isNew = $user === null;
+        $user ??= User::query()->create(['name' => $person['name'], 'email' => $person['email'], 'number' => $person['number']]);
+        $membership = Membership::query()->where('module_id', $module->id)->where('user_id', $user->id)->lockForUpdate()->first();
+        $how = match (true) {
+            $membership === null => 'added',
+            $membership->role !== $role && $membership->left_at === null => 'other',
+            $membership->left_at !== null => 'back',
+            default => 'here',
+        };
+        if ($how === 'added') {
+            Membership::query()->create(['module_id' => $module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $person['section']]);
+        } elseif ($how === 'back') {
+            $membership?->update(['left_at' => null, 'role' => $role, 'section' => $person['section'] ?? $membership->section]);
+            Script::query()->where('student_id', $user->id)->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id))->update(['left_at' => null]);
+        }
+        if ($how === 'added' || $how === 'back') {
+            Mail::to($user->email)->queue(($isNew || $user->joined_at === null ? new Welcome($user, $module) : new AddedToModule($user, $module, $role))->afterCommit());
+        }
+
+        if ($role === Role::Coordinator && in_array($how, ['added', 'back'], true)) {
+            $this->tellOfCoordinator($module, $user);
+        }
+
+        return [$how, $user];
+    }
+
+    /** Nobody comes to see names and marks unseen: the other coordinators are told, and it is a line of its own. */
+    private function tellOfCoordinator(Module $module, User $user): void
+    {
+        $by = Auth::user();
+        $by = $by instanceof User ? $by : null;
+        $this->logbook->write('made someone a coordinator', $user->name, ['themselves' => $by?->is($user) === true, 'as administrator' => $by?->coordinates($module->id) === false && $by->is_admin], $module);
+        $others = Membership::query()->where('module_id', $module->id)->where('role', Role::Coordinator)->whereNull('left_at')->where('user_id', '!=', $user->id)->with('user')->get();
+        foreach ($others as $other) {
+            $other->user_id === $by?->id || Mail::to($other->user->email)->queue((new NewCoordinator($module, $user, $by))->afterCommit());
+        }
     }
 }

@@ -79,13 +79,11 @@ final class ApplyRoster
      */
     private function add(Module $module, array $rows): array
     {
-        // A password that nobody knows: each person chooses their own through the link in their mail.
-        $password = Hash::make(Str::random(40));
         $new = [];
         foreach (array_chunk(array_filter($rows, fn (Row $row) => $row->known === null), self::CHUNK) as $some) {
             DB::table('users')->insert(array_map(fn (Row $row) => [
                 'public_id' => (new User)->newUniqueId(), 'name' => $row->person->name, 'given_name' => $row->person->given === null ? null : mb_substr($row->person->given, 0, 75), 'family_name' => $row->person->family === null ? null : mb_substr($row->person->family, 0, 75),
-                'email' => $row->person->email, 'number' => $row->person->number, 'roster_id' => $row->person->rosterId, 'password' => $password, 'created_at' => now(), 'updated_at' => now(),
+                'email' => $row->person->email, 'number' => $row->person->number, 'roster_id' => $row->person->rosterId, 'created_at' => now(), 'updated_at' => now(),
             ], $some));
             array_push($new, ...array_map(intval(...), DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))->pluck('id')->all()));
         }

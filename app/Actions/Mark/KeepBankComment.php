@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Mark;
 
 use App\Exceptions\Refused;
+use App\Logbook\Logbook;
 use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\Module;
@@ -17,6 +18,10 @@ use Illuminate\Support\Facades\DB;
 final class KeepBankComment
 {
     public const MOST = 2000;
+
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
 
     /**
      * @param  string  $set  a set's public id, or "own" or "team" for a new one
@@ -35,6 +40,29 @@ final class KeepBankComment
 
             return $this->into($into, [$fields], $by)[0];
         });
+    }
+
+    /** Deletes a comment for now; of a team's set the logbook says who did. */
+    public function delete(BankComment $comment, User $by): void
+    {
+        DB::transaction(function () use ($comment, $by): void {
+            $comment->delete();
+            $this->log('deleted a comment of the team’s bank', $comment, $by);
+        });
+    }
+
+    public function bringBack(BankComment $comment, User $by): void
+    {
+        DB::transaction(function () use ($comment, $by): void {
+            $comment->restore();
+            $this->log('brought back a comment of the team’s bank', $comment, $by);
+        });
+    }
+
+    private function log(string $action, BankComment $comment, User $by): void
+    {
+        $module = $comment->set->module;
+        $module === null || $this->logbook->write($action, $comment->set->title, ['label' => $comment->label], $module, null, $by);
     }
 
     public function make(?Module $module, string $title, User $by): BankSet

@@ -39,7 +39,8 @@ final class OpenAssignment
             if ($missing !== []) {
                 throw new Refused('Before students can see it, the assignment needs '.implode(' and ', $missing).'.');
             }
-            $stored->forceFill(['published_at' => now(), 'lock_version' => $stored->lock_version + 1])->save();
+            // Without a time of its own it opens now: that is what extra time counts from.
+            $stored->forceFill(['published_at' => now(), 'opens_at' => $stored->opens_at ?? now()->startOfMinute(), 'lock_version' => $stored->lock_version + 1])->save();
             $expected = ($this->expectScripts)($stored);
             $this->logbook->write('opened an assignment to students', $stored->title, ['students' => $expected], null, $stored);
         });

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Account\ChangePassword;
+use App\Rules\SafePassword;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
-use Illuminate\Validation\Rules\Password;
 
 /**
  * A person's own settings: how pages look, and the password.
@@ -28,15 +29,16 @@ final class AccountController extends Controller
         return back()->with('said', 'Saved.');
     }
 
-    public function password(Request $request): RedirectResponse
+    public function password(Request $request, ChangePassword $change): RedirectResponse
     {
+        $person = $this->person($request);
         $fields = $request->validate([
-            'current_password' => ['required', 'current_password'],
-            'password' => ['required', 'confirmed', Password::defaults()],
-        ]);
-        $this->person($request)->update(['password' => $fields['password']]);
+            'current_password' => ['required', 'string', 'current_password'],
+            'password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($person->email, $person->name)],
+        ], ['current_password.*' => 'This is not your password now.', 'password.required' => 'Choose a new password.', 'password.confirmed' => 'The two new passwords are not the same.']);
+        $change($person, $fields['password'], 'changed the password');
         $request->session()->regenerate();
 
-        return back()->with('said', 'Your password is changed.');
+        return back()->with('said', 'Your password is changed. Wherever else you were signed in, you no longer are.');
     }
 }

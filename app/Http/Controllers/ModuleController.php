@@ -8,9 +8,12 @@ use App\Actions\Collect\AddPeople;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Membership;
+use App\Logbook\Logbook;
 use App\Models\Module;
 use App\Models\Script;
 use App\Support\AssignmentCounts;
+use App\Models\User;
+use Illuminate\Validation\ValidationException;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,7 +34,7 @@ final class ModuleController extends Controller
         return view('modules.index', ['modules' => $modules, 'person' => $person]);
     }
 
-    public function store(Request $request, AddPeople $addPeople): RedirectResponse
+    public function store(Request $request, AddPeople $addPeople, Logbook $logbook): RedirectResponse
     {
         $this->authorize('create', Module::class);
         $fields = $request->validate([
@@ -39,15 +42,24 @@ final class ModuleController extends Controller
             'title' => ['required', 'string', 'max:150'],
             'coordinator_name' => ['required', 'string', 'max:150'],
             'coordinator_email' => ['required', 'email', 'max:190'],
-        ]);
-        $module = DB::transaction(function () use ($fields, $addPeople): Module {
+            'same' => ['nullable', 'in:1'],
+        ], ['code.required' => 'Give the module a code.', 'title.required' => 'Give it a title.', 'coordinator_name.required' => 'Say who coordinates it.', 'coordinator_email.*' => 'Write the coordinator’s e-mail address.']);
+        if (! $request->boolean('same') && Module::query()->where('code', $fields['code'])->exists()) {
+            throw ValidationException::withMessages(['code' => "There is a module {$fields['code']} already. If this is another one, of another year perhaps, tick “another module of this code” and make it again."]);
+        }
+        $known = User::query()->where('email', User::addressKey($fields['coordinator_email']))->first();
+        $person = $this->person($request);
+        $module = DB::transaction(function () use ($fields, $addPeople, $person, $known, $logbook): Module {
             $module = Module::query()->create(['code' => $fields['code'], 'title' => $fields['title']]);
             $addPeople($module, Role::Coordinator, [['name' => $fields['coordinator_name'], 'email' => mb_strtolower($fields['coordinator_email']), 'number' => null, 'section' => null]]);
 
+            $logbook->write('made a module', $module->fullTitle(), ['coordinator is the administrator' => $known?->is($person) === true], $module, null, $person);
+
             return $module;
         });
+        $kept = $known === null || $known->name === trim($fields['coordinator_name']) ? '' : " That address belongs to {$known->name}, who has an account under that name; it stays as it is.";
 
-        return redirect()->route('modules.show', $module)->with('said', 'The module is made and its coordinator has been written to.');
+        return redirect()->route('modules.show', $module)->with('said', "The module is there, and its coordinator has been written to.{$kept}");
     }
 
     public function show(Request $request, Module $module, AssignmentCounts $counts): View

@@ -51,8 +51,13 @@ final class PeopleController extends Controller
         ]);
         $people = PeopleLines::read($fields['lines']);
         $done = $add($module, Role::from($fields['role']), $people);
-        $said = $done['added'] === 1 ? '1 person was added' : "{$done['added']} people were added";
+        $said = implode('; ', array_filter([
+            $done['added'] === 1 ? '1 person was added' : "{$done['added']} people were added",
+            $done['back'] > 0 ? ($done['back'] === 1 ? '1 who had left is back' : "{$done['back']} who had left are back") : '',
+            $done['here'] > 0 ? ($done['here'] === 1 ? '1 was here already' : "{$done['here']} were here already") : '',
+        ])).'.';
+        $back = redirect()->route('people.index', $module)->with('said', $said);
 
-        return redirect()->route('people.index', $module)->with('said', $said.($done['here'] > 0 ? "; {$done['here']} were here already." : '.'));
+        return $done['other'] === [] ? $back : $back->withErrors(['lines' => implode(', ', $done['other']).' '.(count($done['other']) === 1 ? 'is' : 'are').' in this module in another role, and stay in it. To change a role, say on their page that they have left, then add them again.']);
     }
 }

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Logbook\Logbook;
+use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -20,13 +24,16 @@ final class SignInController extends Controller
         return view('sign-in');
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, Logbook $logbook): RedirectResponse
     {
-        $credentials = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']]);
-        if (! Auth::attempt($credentials)) {
-            throw ValidationException::withMessages(['email' => 'That mail address and password do not go together.']);
+        $fields = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']], ['email.*' => 'Write the e-mail address of your account.', 'password.*' => 'Write your password.']);
+        $user = User::query()->where('email', User::addressKey($fields['email']))->first();
+        if (! $this->matches($fields['password'], $user) || $user === null) {
+            throw ValidationException::withMessages(['email' => 'That e-mail address and password do not go together.']);
         }
+        Auth::login($user);
         $request->session()->regenerate();
+        DB::transaction(fn () => $logbook->write('signed in', 'account', [], null, null, $user));
 
         return redirect()->intended(route('today'));
     }
@@ -39,5 +46,11 @@ final class SignInController extends Controller
 
         // Whoever sits here next finds nothing of it. What was not saved yet was sent, or asked about, before.
         return redirect()->route('sign-in')->withHeaders(['Clear-Site-Data' => '"cache", "storage"']);
+    }
+
+    /** An address that nobody has costs one hash too, so that the time of an answer does not tell who has an account. */
+    private function matches(#[\SensitiveParameter] string $password, ?User $user): bool
+    {
+        return $user?->password === null ? Hash::make($password) === '' : Hash::check($password, $user->password);
     }
 }

@@ -103,7 +103,15 @@ final class HandInRequest extends FormRequest
             $files[] = $this->webLink();
         }
 
-        return $files === [] ? [(string) $this->input('typed_text')] : $files;
+        $typed = (string) $this->input('typed_text');
+        if ($files !== [] && trim($typed) !== '') {
+            if (count($files) >= $this->assignment()->max_files) {
+                throw new Refusal('You chose '.(count($files) === 1 ? 'a file' : 'files').' and typed a text; this assignment takes '.($this->assignment()->max_files === 1 ? 'one of them' : "{$this->assignment()->max_files} in all").'. Both are still here: empty the text field to hand in the file, or take the file away to hand in the text.');
+            }
+            $files[] = $typed;
+        }
+
+        return $files === [] ? [$typed] : $files;
     }
 
     /**

@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Release;
 
+use App\Exceptions\LogbookBroken;
+use App\Logbook\Logbook;
 use App\Models\LogbookLine;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
 use LogicException;
 use Tests\TestCase;
 
@@ -100,5 +103,80 @@ final class LogbookTest extends TestCase
                 }
             }
         }
+    }
+
+    public function test_nothing_is_written_over_a_logbook_that_stands_behind_its_head(): void
+    {
+        $this->module();
+        $this->assignment();
+        $cut = function (): void {
+            DB::table('logbook_lines')->where('number', 3)->delete();
+            DB::table('logbook_head')->update(['count' => 2, 'hash' => DB::table('logbook_lines')->where('number', 2)->value('hash')]);
+        };
+        DB::beginTransaction();
+        $cut();
+        Log::spy();
+        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), ['title' => 'x'])->assertStatus(302);
+        $before = DB::table('rubrics')->count();
+        $this->post(route('rubrics.store'), ['title' => 'Another', 'where' => $this->module->public_id]);
+        try {
+            app(Logbook::class)->write('did something', 'x');
+            self::fail('it was written');
+        } catch (LogbookBroken $e) {
+            self::assertStringContainsString('stands at line 2, and line 3 is not the one', $e->getMessage());
+            $e->report();
+        }
+        Log::shouldHaveReceived('critical');
+        self::assertGreaterThanOrEqual($before, DB::table('rubrics')->count());
+        DB::rollBack();
+
+        // A head that is missing, or altered.
+        $head = config('harbor.files').'/logbook/head.json';
+        $kept = (string) file_get_contents($head);
+        foreach (['' => null, 'altered' => str_replace('"count":3', '"count":2', $kept)] as $what => $with) {
+            $with === null ? unlink($head) : file_put_contents($head, $with);
+            try {
+                app(Logbook::class)->write('did something', 'x');
+                self::fail("it was written: {$what}");
+            } catch (LogbookBroken) {
+                file_put_contents($head, $kept);
+            }
+        }
+        app(Logbook::class)->write('did something', 'x');
+        self::assertSame(0, $this->verify());
+    }
+
+    public function test_a_backup_in_the_documented_order_restores_to_a_logbook_that_holds_and_goes_on(): void
+    {
+        $this->module();
+        $this->assignment();
+        $head = config('harbor.files').'/logbook/head.json';
+        // Head first, then the database, then the files, while people work.
+        $backedUpHead = (string) file_get_contents($head);
+        app(Logbook::class)->write('went on working', 'x');
+        app(Logbook::class)->write('went on working', 'y');
+        $database = [DB::table('logbook_lines')->get()->map(fn ($row) => (array) $row)->all(), (array) DB::table('logbook_head')->sole()];
+        app(Logbook::class)->write('after the backup', 'z');
+        // All is lost, and restored.
+        DB::table('logbook_lines')->delete();
+        DB::table('logbook_lines')->insert($database[0]);
+        DB::table('logbook_head')->update($database[1]);
+        file_put_contents($head, $backedUpHead);
+        self::assertSame(0, $this->verify());
+        app(Logbook::class)->write('goes on', 'x');
+        self::assertSame(0, $this->verify());
+    }
+
+    public function test_an_older_state_is_sealed_anew_with_a_reason_that_stays(): void
+    {
+        $this->module();
+        $this->assignment();
+        DB::table('logbook_lines')->where('number', 3)->delete();
+        DB::table('logbook_head')->update(['count' => 2, 'hash' => DB::table('logbook_lines')->where('number', 2)->value('hash')]);
+        $this->artisan('logbook:seal')->assertFailed();
+        $this->artisan('logbook:seal', ['--reason' => 'The disk of the database failed on Tuesday; restored from Monday.'])->assertSuccessful();
+        self::assertSame(0, $this->verify());
+        $line = LogbookLine::query()->orderByDesc('number')->firstOrFail();
+        self::assertSame(['sealed the logbook anew', 3], [$line->action, $line->details['lines its head had told of']]);
     }
 }

@@ -33,7 +33,7 @@ final class BankController extends Controller
     {
         $this->authorize('viewAny', BankSet::class);
         $person = $this->person($request);
-        $sets = BankSet::of($person)->with(['module:id,code,title', 'comments' => fn ($query) => $query->orderByDesc('used')->orderBy('label')])->orderByRaw('module_id IS NULL')->orderBy('title')->get();
+        $sets = BankSet::of($person)->with(['module:id,code,title', 'comments' => fn ($query) => $query->orderByDesc('used')->orderBy('label'), 'deleted'])->orderByRaw('module_id IS NULL')->orderBy('title')->get();
 
         return view('mark.bank', ['sets' => $sets, 'modules' => $this->modules($request)]);
     }
@@ -70,12 +70,21 @@ final class BankController extends Controller
         return redirect()->route('bank.index')->with('said', 'Changed. What was written with it before stays as it is.');
     }
 
-    public function destroy(BankComment $comment): RedirectResponse
+    public function restore(Request $request, string $comment, KeepBankComment $keep): RedirectResponse
+    {
+        $found = BankComment::onlyTrashed()->where('public_id', $comment)->firstOrFail();
+        $this->authorize('edit', $found->set);
+        $keep->bringBack($found, $this->person($request));
+
+        return redirect()->route('bank.index')->with('said', "“{$found->label}” is in the bank again.");
+    }
+
+    public function destroy(Request $request, BankComment $comment, KeepBankComment $keep): RedirectResponse
     {
         $this->authorize('edit', $comment->set);
-        $comment->delete();
+        $keep->delete($comment, $this->person($request));
 
-        return redirect()->route('bank.index')->with('said', "“{$comment->label}” is out of the bank. What was written with it stays.");
+        return redirect()->route('bank.index')->with('said', "“{$comment->label}” is deleted. What was written with it stays; for ".BankComment::KEPT_DAYS.' days it can be brought back below its set.');
     }
 
     /** Counts how often a comment is used. */

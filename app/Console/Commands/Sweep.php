@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Models\AssignmentTemplate;
+use App\Models\BankComment;
+use App\Models\HandinCopy;
+use App\Models\HandinFile;
+use App\Models\MarkAttachment;
+use App\Models\RosterImport;
+use App\Models\Upload;
+use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Storage;
+
+/**
+ * Tidies up: what was begun and never finished, and files that no row names, as a crash between file and row leaves
+ * them. Run by the scheduler.
+ */
+final class Sweep extends Command
+{
+    /** Files are written before the rows that name them: only what is older than this can be an orphan. */
+    private const HOURS = 24;
+
+    private const AT_ONCE = 500;
+
+    protected $signature = 'harbor:sweep';
+
+    protected $description = 'Delete uploads and rosters that were never finished, comments deleted a month ago, and files that nothing names';
+
+    public function handle(): int
+    {
+        $gone = ['uploads' => 0, 'rosters' => 0, 'comments' => 0, 'files' => 0];
+        foreach (Upload::query()->where('updated_at', '<', now()->subDays(2))->lazyById(200) as $upload) {
+            Storage::delete($upload->path());
+            $upload->delete();
+            $gone['uploads']++;
+        }
+        foreach (RosterImport::query()->whereNull('applied_at')->where('created_at', '<', now()->subDay())->lazyById(200) as $import) {
+            Storage::delete($import->path);
+            $import->delete();
+            $gone['rosters']++;
+        }
+        $gone['comments'] = BankComment::onlyTrashed()->where('deleted_at', '<', now()->subDays(BankComment::KEPT_DAYS))->forceDelete();
+        foreach ([
+            'handins' => fn (array $paths) => HandinFile::query()->whereIn('path', $paths)->pluck('path'),
+            'pages' => fn (array $paths) => HandinFile::query()->whereIn('pages_path', $paths)->pluck('pages_path'),
+            'copies' => fn (array $paths) => HandinCopy::query()->whereIn('path', $paths)->pluck('path'),
+            'attachments' => fn (array $paths) => MarkAttachment::query()->whereIn('path', $paths)->pluck('path'),
+            'templates' => fn (array $paths) => AssignmentTemplate::query()->whereIn('path', $paths)->pluck('path'),
+            'rosters' => fn (array $paths) => RosterImport::query()->whereIn('path', $paths)->pluck('path'),
+        ] as $folder => $named) {
+            $gone['files'] += $this->orphans($folder, $named);
+        }
+        $this->components->info('Tidied: '.implode(', ', array_map(fn (string $what, int $count) => "{$count} {$what}", array_keys($gone), $gone)).'.');
+
+        return self::SUCCESS;
+    }
+
+    /**
+     * @param  callable(list<string>): \Illuminate\Support\Collection<int, mixed>  $named
+     */
+    private function orphans(string $folder, callable $named): int
+    {
+        $gone = 0;
+        $before = now()->subHours(self::HOURS)->getTimestamp();
+        foreach (array_chunk(Storage::files($folder), self::AT_ONCE) as $paths) {
+            // Copies and pages carry no true time of their own: when their entry changed tells.
+            $old = array_values(array_filter($paths, fn (string $path) => (int) @filectime(Storage::path($path)) < $before));
+            $orphans = $old === [] ? [] : array_diff($old, $named($old)->all());
+            Storage::delete($orphans);
+            $gone += count($orphans);
+        }
+
+        return $gone;
+    }
+}
