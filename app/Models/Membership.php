@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $user_id
  * @property Role $role
  * @property string|null $section
+ * @property string|null $candidate_number for boards of examiners; read by coordinators and administrators only
  * @property string $public_id
  * @property Carbon|null $left_at null while the person is here
  * @property-read Module $module

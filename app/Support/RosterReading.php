@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use YoungHarbor\Core\Formats\CsvRows;
 use YoungHarbor\Core\Formats\OneRoster;
+use YoungHarbor\Core\Formats\RoleWords;
 use YoungHarbor\Core\Formats\RosterTable;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Roster\Comparison;
@@ -57,6 +58,36 @@ final class RosterReading
     }
 
     /**
+     * What a column for roles holds: each word, how many lines have it, and the role it is taken for.
+     *
+     * @return array<string, array{lines: int, role: string|null}>
+     */
+    public function roleWords(RosterImport $import): array
+    {
+        $column = $import->choices['columns']['role'] ?? null;
+        $said = array_filter((array) ($import->choices['roles'] ?? []), is_string(...));
+        $words = is_int($column) ? RosterTable::roleWords($this->text($import), $column) : [];
+        $found = [];
+        foreach (array_slice($words, 0, 30, true) as $word => $lines) {
+            $found[(string) $word] = ['lines' => $lines, 'role' => $said[$word] ?? RoleWords::guess((string) $word)];
+        }
+
+        return $found;
+    }
+
+    /**
+     * Columns that nothing is read from.
+     *
+     * @return list<string>
+     */
+    public function unused(RosterImport $import): array
+    {
+        $used = array_map(intval(...), array_values((array) ($import->choices['columns'] ?? [])));
+
+        return array_values(array_filter(array_map(fn (string $heading, int $n) => in_array($n, $used, true) ? '' : ($heading === '' ? 'column '.($n + 1) : $heading), $this->headings($import), array_keys($this->headings($import))), fn (string $heading) => $heading !== ''));
+    }
+
+    /**
      * @return array<string, array{title: string, code: string, course: string, people: int}>
      */
     public function classes(RosterImport $import): array
@@ -83,7 +114,7 @@ final class RosterReading
             $complete = $complete && ! $roster->isDelta;
             $ended = $roster->ended;
         } else {
-            $people = RosterTable::people($this->text($import), array_map(intval(...), (array) ($choices['columns'] ?? [])), (string) ($choices['role'] ?? 'student'));
+            $people = RosterTable::people($this->text($import), array_map(intval(...), (array) ($choices['columns'] ?? [])), (string) ($choices['role'] ?? 'student'), array_filter((array) ($choices['roles'] ?? []), is_string(...)));
             $faults = [];
         }
 
@@ -137,7 +168,7 @@ final class RosterReading
      */
     private function known(Module $module, array $people): array
     {
-        $members = Membership::query()->where('module_id', $module->id)->get(['user_id', 'role', 'section', 'left_at'])->keyBy('user_id');
+        $members = Membership::query()->where('module_id', $module->id)->get(['user_id', 'role', 'section', 'left_at', 'candidate_number'])->keyBy('user_id');
         $rows = [];
         $take = function (string $column, array $values) use (&$rows): void {
             foreach (array_chunk(array_values(array_unique($values)), 1000) as $some) {
@@ -155,7 +186,7 @@ final class RosterReading
 
         return array_values(array_map(fn (object $row) => new Known(
             (int) $row->id, array_values(array_filter([$row->roster_id, $row->public_id])), $row->name, $row->email, $row->number, $row->joined_at !== null,
-            isset($members[$row->id]) ? $members[$row->id]->role->value : null, isset($members[$row->id]) ? $members[$row->id]->section : null, isset($members[$row->id]) && $members[$row->id]->left_at !== null,
+            isset($members[$row->id]) ? $members[$row->id]->role->value : null, isset($members[$row->id]) ? $members[$row->id]->section : null, isset($members[$row->id]) && $members[$row->id]->left_at !== null, $members[$row->id]->candidate_number ?? null,
         ), $rows));
     }
 

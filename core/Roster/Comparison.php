@@ -94,7 +94,7 @@ final readonly class Comparison
     /** A sum over all that would be done, so that what is applied is what was looked at. */
     public function sum(): string
     {
-        $row = fn (Row $row): array => [$row->person->email, $row->person->name, $row->person->number, $row->person->section, $row->person->group, $row->person->role, $row->known?->id, $row->changes];
+        $row = fn (Row $row): array => [$row->person->email, $row->person->name, $row->person->number, $row->person->section, $row->person->group, $row->person->role, $row->person->candidate, $row->known?->id, $row->changes];
 
         return hash('sha256', json_encode([array_map($row, $this->added), array_map($row, $this->changed), array_map($row, $this->back), array_map(fn (Known $known) => $known->id, $this->left)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
     }
@@ -113,6 +113,9 @@ final readonly class Comparison
             if ($account->role !== null && $person->saysSection && $account->section !== $person->section && ($person->section !== null || $person->role === 'student')) {
                 $changes[] = 'section: '.($account->section ?? 'none').' → '.($person->section ?? 'none');
             }
+            if ($account->role !== null && $person->candidate !== null && $account->candidate !== $person->candidate) {
+                $changes[] = 'candidate number: '.($account->candidate ?? 'none').' → '.$person->candidate;
+            }
             if ($account->role !== null && $account->role !== $person->role) {
                 $stays[] = "role: {$account->role}, not {$person->role}";
             }
@@ -130,6 +133,8 @@ final readonly class Comparison
             trim($person->name) === '' => 'there is no name',
             str_contains($person->name, '@') => "the name “{$person->name}” is a mail address: are two columns swapped?",
             mb_strlen($person->name) > 150 => 'the name has more than 150 characters',
+            ! in_array($person->role, ['coordinator', 'tutor', 'examiner', 'student'], true) => $person->role === '' ? 'there is no role, though the roster has a column for it' : "the role “{$person->role}” is not known here: say beside this list what it stands for",
+            mb_strlen((string) $person->candidate) > 40 => 'the candidate number has more than 40 characters',
             mb_strlen((string) $person->number) > 40 => 'the number has more than 40 characters',
             mb_strlen((string) $person->section) > 40 => 'the section has more than 40 characters',
             mb_strlen((string) $person->group) > 60 => 'the group has more than 60 characters',

@@ -24,6 +24,7 @@ final readonly class Known
         public ?string $role = null,
         public ?string $section = null,
         public bool $left = false,
+        public ?string $candidate = null,
     ) {
     }
 }

@@ -12,7 +12,8 @@ final readonly class Person
     /**
      * @param  string  $place  the file and line the person stands in, as in "users.csv line 12"
      * @param  string|null  $rosterId  what the registry calls the person
-     * @param  string  $role  coordinator, tutor, examiner or student
+     * @param  string  $role  coordinator, tutor, examiner or student; what the roster says instead, when it is none of them
+     * @param  string|null  $candidate  the number under which a board of examiners knows the student
      * @param  bool  $saysSection  whether the roster says anything of sections; if not, people stay where they are
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Person
         public ?string $section,
         public ?string $group = null,
         public bool $saysSection = true,
+        public ?string $candidate = null,
     ) {
     }
 

@@ -40,6 +40,7 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained()->restrictOnDelete();
             $table->enum('role', ['coordinator', 'tutor', 'examiner', 'student']);
             $table->string('section', 40)->nullable();
+            $table->string('candidate_number', 40)->nullable()->comment('for boards of examiners; read by coordinators and administrators only');
             $table->dateTime('left_at')->nullable()->comment('leavers keep their work and marks, and read them');
             $table->timestamps();
             $table->unique(['module_id', 'user_id']);

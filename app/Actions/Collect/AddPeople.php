@@ -7,7 +7,6 @@ namespace App\Actions\Collect;
 use App\Enums\Role;
 use App\Logbook\Logbook;
 use App\Mail\AddedToModule;
-use App\Mail\NewCoordinator;
 use App\Mail\Welcome;
 use App\Models\Assignment;
 use App\Models\Membership;
@@ -26,6 +25,7 @@ final class AddPeople
     public function __construct(
         private readonly Logbook $logbook,
         private readonly ExpectScripts $expectScripts,
+        private readonly TellOfCoordinator $tell,
     ) {
     }
 
@@ -86,21 +86,10 @@ final class AddPeople
         }
 
         if ($role === Role::Coordinator && in_array($how, ['added', 'back'], true)) {
-            $this->tellOfCoordinator($module, $user);
+            $by = Auth::user();
+            ($this->tell)($module, $user, $by instanceof User ? $by : null);
         }
 
         return [$how, $user];
-    }
-
-    /** Nobody comes to see names and marks unseen: the other coordinators are told, and it is a line of its own. */
-    private function tellOfCoordinator(Module $module, User $user): void
-    {
-        $by = Auth::user();
-        $by = $by instanceof User ? $by : null;
-        $this->logbook->write('made someone a coordinator', $user->name, ['themselves' => $by?->is($user) === true, 'as administrator' => $by?->coordinates($module->id) === false && $by->is_admin], $module);
-        $others = Membership::query()->where('module_id', $module->id)->where('role', Role::Coordinator)->whereNull('left_at')->where('user_id', '!=', $user->id)->with('user')->get();
-        foreach ($others as $other) {
-            $other->user_id === $by?->id || Mail::to($other->user->email)->queue((new NewCoordinator($module, $user, $by))->afterCommit());
-        }
     }
 }

@@ -16,10 +16,8 @@ use App\Models\Script;
 use App\Models\User;
 use App\Support\RosterReading;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Str;
 use YoungHarbor\Core\Roster\Comparison;
 use YoungHarbor\Core\Roster\Known;
 use YoungHarbor\Core\Roster\Row;
@@ -36,6 +34,7 @@ final class ApplyRoster
         private readonly RosterReading $reading,
         private readonly ExpectScripts $expectScripts,
         private readonly SetGroups $setGroups,
+        private readonly TellOfCoordinator $tell,
     ) {
     }
 
@@ -53,7 +52,11 @@ final class ApplyRoster
             $comparison = $this->reading->compare($stored->setRelation('module', $module));
             throw_if(! hash_equals($comparison->sum(), $seen), new Refused('Nothing was changed: the module changed since you looked. Look at the roster again below, and apply it then.'));
             $added = $this->add($module, $comparison->added);
+            foreach (User::query()->whereIn('email', array_map(fn (Row $row) => $row->known->email ?? $row->person->email, array_filter($comparison->added, fn (Row $row) => $row->person->role === Role::Coordinator->value)))->get() as $coordinator) {
+                ($this->tell)($module, $coordinator, $by);
+            }
             $this->change($module, [...$comparison->changed, ...$comparison->back]);
+            $this->candidates($module, $comparison);
             $this->leave($module, $comparison->left);
             ChangeMember::followScripts($module->id, array_map(fn (Row $row) => (int) $row->known?->id, $comparison->back), false);
             Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment->setRelation('module', $module)));
@@ -115,6 +118,26 @@ final class ApplyRoster
             foreach (array_chunk($ids, self::CHUNK) as $some) {
                 Membership::query()->where('module_id', $module->id)->whereIn('user_id', $some)->update(['section' => $section === '' ? null : (string) $section, 'left_at' => null]);
             }
+        }
+    }
+
+    /** Candidate numbers, which coordinators and administrators alone read. */
+    private function candidates(Module $module, Comparison $comparison): void
+    {
+        $numbers = [];
+        foreach ([...$comparison->added, ...$comparison->changed, ...$comparison->back] as $row) {
+            if ($row->person->candidate !== null) {
+                $numbers[$row->known->email ?? $row->person->email] = $row->person->candidate;
+            }
+        }
+        foreach (array_chunk($numbers, self::CHUNK, true) as $some) {
+            $ids = DB::table('users')->whereIn('email', array_keys($some))->pluck('id', 'email')->all();
+            $cases = implode(' ', array_fill(0, count($ids), 'WHEN ? THEN ?'));
+            $bindings = [];
+            foreach ($ids as $email => $id) {
+                array_push($bindings, $id, $some[$email]);
+            }
+            $ids === [] || DB::update("UPDATE memberships SET candidate_number = CASE user_id {$cases} END WHERE module_id = ? AND user_id IN (".implode(',', array_fill(0, count($ids), '?')).')', [...$bindings, $module->id, ...array_values($ids)]);
         }
     }
 

@@ -69,7 +69,7 @@ final class RosterController extends Controller
 
         return view('modules.roster', [
             'import' => $import, 'module' => $import->module, 'comparison' => $comparison, 'why' => $why,
-            'headings' => $import->kind === 'table' ? $reading->headings($import) : [], 'classes' => $import->kind === 'table' ? [] : $reading->classes($import),
+            'headings' => $import->kind === 'table' ? $reading->headings($import) : [], 'roles' => $import->kind === 'table' ? $reading->roleWords($import) : [], 'unused' => $import->kind === 'table' ? $reading->unused($import) : [], 'classes' => $import->kind === 'table' ? [] : $reading->classes($import),
             'assignments' => $import->module->assignments()->whereNotNull('published_at')->where('handin_by', '<>', HandInBy::Each)->get(),
         ]);
     }
@@ -79,13 +79,13 @@ final class RosterController extends Controller
     {
         $this->authorize('addPeople', $import->module);
         $fields = $request->validate([
-            'columns' => ['nullable', 'array'], 'columns.*' => ['nullable', 'integer', 'min:0', 'max:500'], 'role' => ['nullable', 'in:student,tutor'],
+            'columns' => ['nullable', 'array'], 'columns.*' => ['nullable', 'integer', 'min:0', 'max:500'], 'role' => ['nullable', 'in:student,tutor'], 'roles' => ['nullable', 'array', 'max:40'], 'roles.*' => ['nullable', 'in:coordinator,tutor,examiner,student,skip'],
             'classes' => ['nullable', 'array', 'max:2000'], 'classes.*' => ['string', 'max:200'], 'complete' => ['nullable', 'in:1'],
             'groups' => ['nullable', Rule::exists('assignments', 'public_id')->where('module_id', $import->module_id)],
         ]);
         $columns = array_map(intval(...), array_filter(array_intersect_key($fields['columns'] ?? [], RosterTable::FIELDS), fn (mixed $column) => $column !== null && $column !== ''));
         $import->update(['choices' => $import->kind === 'table'
-            ? ['columns' => $columns, 'role' => $fields['role'] ?? 'student', 'complete' => $request->boolean('complete'), 'groups' => $fields['groups'] ?? null, 'read_as' => $import->choices['read_as'] ?? null]
+            ? ['columns' => $columns, 'role' => $fields['role'] ?? 'student', 'roles' => array_filter($fields['roles'] ?? [], fn (mixed $role) => is_string($role) && $role !== ''), 'complete' => $request->boolean('complete'), 'groups' => $fields['groups'] ?? null, 'read_as' => $import->choices['read_as'] ?? null]
             : ['classes' => array_values($fields['classes'] ?? []), 'complete' => $request->boolean('complete')]]);
 
         return redirect()->route('rosters.show', $import);

@@ -5,7 +5,7 @@
         <div>
             @foreach ($staff as $role => $list)
                 <h2 class="mb-2">{{ ucfirst(App\Enums\Role::from($role)->label()) }}{{ $list->count() > 1 ? 's' : '' }} <span class="quiet font-normal">{{ $list->whereNull('left_at')->count() }}{{ $list->whereNotNull('left_at')->isEmpty() ? '' : ', '.$list->whereNotNull('left_at')->count().' left' }}</span></h2>
-                @include('modules.people-table', ['list' => $list])
+                @include('modules.people-table', ['list' => $list, 'ofStaff' => true])
             @endforeach
             @if ($here + $left === 0)
                 <x-empty title="No students yet">Bring a roster in, or add people a line each.</x-empty>
@@ -14,7 +14,7 @@
                     <form class="flex gap-2 ml-auto" method="get" action="{{ route('people.index', $module) }}" role="search"><label class="sr-only" for="f-q">Find a student by name, mail address, number or section</label><input class="input w-56!" id="f-q" type="search" name="q" value="{{ $search }}" placeholder="name, number, section"><button class="button">Find</button></form></div>
                 @if ($students->isEmpty())<p class="quiet mb-4">Nobody matches. <a href="{{ route('people.index', $module) }}">Show everyone</a></p>
                 @else
-                    @include('modules.people-table', ['list' => $students])
+                    @include('modules.people-table', ['list' => $students, 'ofStaff' => false])
                     <x-pages :pages="$students" />
                 @endif
             @endif

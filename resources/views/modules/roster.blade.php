@@ -20,7 +20,7 @@
                 @foreach ($kinds as $key => [$title, $rows])
                     @if ($rows !== [])
                         <details class="mb-4" @if ($key !== 'same') open @endif><summary><b>{{ $title }}</b> <span class="quiet">{{ number_format(count($rows)) }}</span></summary>
-                            <div class="sheet scroll mt-2"><table class="table stacked"><thead><tr><th>Name</th><th>Mail address</th><th>Number</th><th>Section</th><th>{{ $key === 'added' ? 'As' : 'What' }}</th></tr></thead><tbody>
+                            <div class="sheet scroll mt-2"><table class="table stacked"><thead><tr><th>Name</th><th>E-mail address</th><th>Number</th><th>Section</th><th>{{ $key === 'added' ? 'As' : 'What' }}</th></tr></thead><tbody>
                                 @foreach ($most($rows) as $row)
                                     <tr><td class="font-bold">{{ $row->person->name }}</td><td>{{ $row->person->email }}</td><td>{{ $row->person->number }}</td><td>{{ $row->person->section }}@if ($row->person->group) <span class="quiet small">{{ $row->person->group }}</span>@endif</td>
                                         <td>{{ $key === 'added' ? App\Enums\Role::from($row->person->role)->label().($row->known ? ', has an account' : '') : implode('; ', $row->changes) }}@foreach ($row->stays as $stays) <span class="quiet small block">left as it is: {{ $stays }}</span>@endforeach</td></tr>
@@ -53,7 +53,16 @@
                         <div class="grid grid-cols-[110px_1fr] items-center gap-2 mb-2"><label for="f-column-{{ $field }}">{{ $label }}</label>
                             <select class="input" id="f-column-{{ $field }}" name="columns[{{ $field }}]"><option value="">not in it</option>@foreach ($headings as $n => $heading)<option value="{{ $n }}" @selected(($chosen['columns'][$field] ?? null) === $n)>{{ $heading === '' ? 'column '.($n + 1) : $heading }}</option>@endforeach</select></div>
                     @endforeach
+                    @if ($roles !== [])
+                        <h3 class="mt-3 mb-1">What roles are called in it</h3>
+                        @foreach ($roles as $word => $of)
+                            <div class="grid grid-cols-[110px_1fr] items-center gap-2 mb-2"><label for="f-roles-{{ $loop->index }}">{{ $word }} <span class="quiet small">{{ $of['lines'] }}</span></label>
+                                <select class="input" id="f-roles-{{ $loop->index }}" name="roles[{{ $word }}]"><option value="">choose</option>@foreach (App\Enums\Role::cases() as $role)<option value="{{ $role->value }}" @selected($of['role'] === $role->value)>{{ $role->label() }}</option>@endforeach<option value="skip" @selected($of['role'] === 'skip')>left out</option></select></div>
+                        @endforeach
+                    @else
                     <x-choice name="role" label="They are" :options="['student' => 'students', 'tutor' => 'tutors']" :value="$chosen['role'] ?? 'student'" />
+                    @endif
+                    @if ($unused !== [])<p class="hint mb-3">Not used: {{ implode(', ', $unused) }}.</p>@endif
                     @if ($assignments->isNotEmpty())<x-choice name="groups" label="Groups are for" :options="['' => 'no assignment'] + $assignments->pluck('title', 'public_id')->all()" :value="$chosen['groups'] ?? ''" />@endif
                 @else
                     <h2 class="mb-2">Classes of this module</h2>
@@ -65,7 +74,7 @@
                     </div>
                 @endif
                 <label class="flex items-start gap-2 mb-2"><input class="mt-1" type="checkbox" name="complete" value="1" @checked($chosen['complete'] ?? false)> <span>It names every student: who is not in it has left</span></label>
-                <div class="flex justify-end"><button @class(['button', 'primary' => $comparison === null])>Look at it so</button></div>
+                <div class="flex justify-end"><button @class(['button', 'primary' => $comparison === null])>Preview again</button></div>
             </form>
             <p class="quiet small mt-3">Nothing is changed by looking. Names, numbers and mail addresses of accounts that their owners use stay as they are; sections follow the roster. The file is deleted once it is applied, or after a day.</p>
         </aside>
