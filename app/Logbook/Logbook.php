@@ -26,6 +26,9 @@ final class Logbook
 {
     private bool $isSealing = false;
 
+    /** @var list<int> numbers of lines written here that no head was sealed for yet */
+    private array $open = [];
+
     public function __construct(
         private readonly Chain $chain,
         private readonly string $headFile,
@@ -63,6 +66,7 @@ final class Logbook
         $hash = $this->chain->hash($last->hash, $number, $line);
         LogbookLine::query()->create(['number' => $number, 'hash' => $hash, ...$line]);
         DB::table('logbook_head')->where('id', 1)->update(['count' => $number, 'hash' => $hash]);
+        $this->open[] = $number;
         DB::afterCommit(fn () => $this->keepHead($number, $hash));
     }
 
@@ -85,7 +89,11 @@ final class Logbook
     private function refuseBroken(int $count): void
     {
         $head = $this->head();
-        if ($this->isSealing || ($head === null && $count === 0)) {
+        if ($count === 0) { // what was written here before was rolled back
+            $this->open = [];
+        }
+        // The very first lines, all of one transaction, have no head yet.
+        if ($this->isSealing || ($head === null && ($count === 0 || $this->open === range(1, $count)))) {
             return;
         }
         if ($head === null) {
@@ -115,6 +123,7 @@ final class Logbook
         if (! is_dir(dirname($this->headFile))) {
             mkdir(dirname($this->headFile), 0700, true);
         }
+        $this->open = [];
         $lock = fopen($this->headFile.'.lock', 'c');
         if ($lock === false || ! flock($lock, LOCK_EX)) {
             throw new LogicException('The logbook head cannot be locked.');

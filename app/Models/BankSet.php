@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletingScope;
 
 /**
  * A set of the comment bank: a module's, shared by its team, or a person's own.
@@ -50,9 +51,12 @@ final class BankSet extends Model
      *
      * @return HasMany<BankComment, $this>
      */
-    public function deleted(): HasMany
+    public function deletedComments(): HasMany
     {
-        return $this->hasMany(BankComment::class)->onlyTrashed()->where('deleted_at', '>=', now()->subDays(BankComment::KEPT_DAYS))->latest('deleted_at');
+        $comments = $this->hasMany(BankComment::class);
+        $comments->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>=', now()->subDays(BankComment::KEPT_DAYS))->latest('deleted_at');
+
+        return $comments;
     }
 
     /**

@@ -61,9 +61,6 @@ final class User extends Authenticatable
         return mb_strtolower(is_string($composed) ? $composed : trim($address));
     }
 
-    /**
-     * @return Attribute<string, string>
-     */
     protected function email(): Attribute
     {
         return Attribute::make(set: fn (string $address) => self::addressKey($address));

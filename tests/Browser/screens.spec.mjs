@@ -51,6 +51,8 @@ const screens = {
     },
 };
 
+// Made of parts whose colours another screen shows.
+const alike = new Set(['modules', 'trying it', 'as students see it', 'versions', 'files', 'bands form', 'student page', 'one student', 'closure days', 'overlap with hidden words', 'outside detector', 'archive', 'starting together', 'names in scripts', 'help', 'share out again', 'conflicts', 'account', 'student today', 'receipt', 'marked together']);
 for (const scheme of ['light', 'dark']) { // the dark look differs in colour alone, so that is what is checked of it
     test(`nothing serious for axe-core, ${scheme}`, async ({ browser }) => {
         test.setTimeout(900_000);
@@ -61,6 +63,9 @@ for (const scheme of ['light', 'dark']) { // the dark look differs in colour alo
             for (const [name, go] of Object.entries(views)) {
                 await go(page);
                 await page.waitForLoadState('networkidle');
+                if (scheme === 'dark' && alike.has(name)) {
+                    continue;
+                }
                 const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
                 const found = (await (scheme === 'light' ? axe : axe.withRules(['color-contrast'])).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact));
                 expect(found.map(({ id, nodes }) => `${name}: ${id} on ${nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);

@@ -55,8 +55,8 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     await admin.getByLabel('Code').fill('WK101');
     await admin.getByLabel('Title').fill('Walking the Coast');
     await admin.getByLabel('Coordinator').fill('Esi Lindqvist');
-    await admin.getByLabel('Their mail address').fill('esi.lindqvist@merrow.example');
-    await admin.getByRole('button', { name: 'Make the module' }).click();
+    await admin.getByLabel('Their e-mail address').fill('esi.lindqvist@merrow.example');
+    await admin.getByRole('button', { name: 'Create the module' }).click();
     const coordinator = await joined(browser, 'esi.lindqvist', 'WK101');
     await coordinator.getByRole('link', { name: 'Modules' }).first().click();
     await coordinator.getByRole('link', { name: 'WK101 Walking the Coast' }).click();
@@ -95,7 +95,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     await coordinator.getByLabel('Title').fill('The working shore');
     await coordinator.getByLabel('Brief').fill('Write about one kind of work on the shore.');
     await coordinator.getByLabel('Rubric').selectOption({ label: 'Short essay, version 1' });
-    const due = new Date(Math.ceil((Date.now() + 75_000) / 60_000) * 60_000);
+    const due = new Date(Math.ceil((Date.now() + 45_000) / 60_000) * 60_000);
     await coordinator.getByLabel('Due', { exact: true }).fill(local(due));
     await coordinator.getByLabel('Late work is taken until').fill(local(new Date(due.getTime() + 3_600_000)));
     await coordinator.getByRole('button', { name: 'Save, not open yet' }).click();

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Enums\Part;
 use App\Enums\Role;
+use App\Mail\AddedToModule;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\User;
@@ -45,11 +46,12 @@ final class PagesTest extends TestCase
         $this->actingAs($coordinator)
             ->post(route('people.store', $other), ['role' => 'tutor', 'lines' => "Any Name, {$this->students[0]->email}"])
             ->assertSessionHas('said', '1 person was added.');
-        Mail::assertNothingQueued();
+        Mail::assertQueued(AddedToModule::class, fn (AddedToModule $mail) => $mail->hasTo($this->students[0]->email) && str_contains($mail->render(), 'as tutor'));
+        Mail::assertQueuedCount(1);
         $roles = $this->students[0]->memberships()->orderBy('id')->get()->map(fn (Membership $m) => $m->role)->all();
         self::assertSame([Role::Student, Role::Tutor], $roles);
         $this->post(route('people.store', $other), ['role' => 'tutor', 'lines' => "Any Name, {$this->students[0]->email}"])
-            ->assertSessionHas('said', '0 people were added; 1 were here already.');
+            ->assertSessionHas('said', '0 people were added; 1 was here already.');
     }
 
     public function test_a_students_module_page_shows_no_counts_and_nothing_that_is_not_open(): void

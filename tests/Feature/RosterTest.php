@@ -55,7 +55,7 @@ final class RosterTest extends TestCase
     {
         $this->module(0, 0);
         $import = $this->bring("a,b,c\nana@x.example,Ana Petrović,A\nbao@x.example,,A\nbao-two,Bao,A\n");
-        $this->get(route('rosters.show', $import))->assertOk()->assertSee('Say which column holds the mail address');
+        $this->get(route('rosters.show', $import))->assertOk()->assertSee('Say which column holds the e-mail address');
         $this->put(route('rosters.update', $import), ['columns' => ['email' => '0', 'name' => '1', 'section' => '2'], 'complete' => '1'])->assertRedirect();
         $this->get(route('rosters.show', $import))->assertSee('Line 3: there is no name')->assertSee('Line 4: “bao-two” is no mail address')->assertSee('nobody is taken to have left')->assertSee('leaving out 2 lines');
         $this->apply($import)->assertSessionHasNoErrors();

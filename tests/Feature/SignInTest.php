@@ -226,7 +226,7 @@ final class SignInTest extends TestCase
         User::flushEventListeners();
     }
 
-    /** @param list<string> $bad */
+    /** @param  list<string>  $bad */
     #[DataProvider('passwords')]
     public function test_passwords_that_are_tried_first_are_refused(array $bad, bool $good): void
     {

@@ -31,7 +31,7 @@ final class ForgottenController extends Controller
     {
         $email = User::addressKey($request->validate(['email' => ['required', 'string', 'max:190']], ['email.*' => 'Write the e-mail address that your account has.'])['email']);
         // After the answer has gone: it takes as long for an address that nobody has.
-        dispatch(function () use ($email): void {
+        defer(function () use ($email): void {
             $user = User::query()->where('email', $email)->first();
             if ($user === null) {
                 return;
@@ -43,7 +43,7 @@ final class ForgottenController extends Controller
             }
             $module = Membership::query()->where('user_id', $user->id)->latest('id')->with('module')->first()?->module;
             Mail::to($user->email)->queue(new Welcome($user, $module));
-        })->afterResponse();
+        });
 
         return redirect()->route('sign-in')->with('said', 'If there is an account with that address, a link is on its way to it. It works once, for an hour.');
     }

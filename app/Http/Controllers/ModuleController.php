@@ -6,18 +6,18 @@ namespace App\Http\Controllers;
 
 use App\Actions\Collect\AddPeople;
 use App\Enums\Role;
+use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Models\Membership;
-use App\Logbook\Logbook;
 use App\Models\Module;
 use App\Models\Script;
-use App\Support\AssignmentCounts;
 use App\Models\User;
-use Illuminate\Validation\ValidationException;
+use App\Support\AssignmentCounts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
 
 /**
  * Modules: the list, a module's page, and making one (administrators).

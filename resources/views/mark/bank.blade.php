@@ -26,9 +26,9 @@
                             <p class="quiet px-4 py-3">Empty. At the desk, “keep in the bank” puts a comment here; or bring in a file.</p>
                         @endforelse
                     </div>
-                    @if ($set->deleted->isNotEmpty())
-                        <details class="mt-2"><summary class="link small">deleted in the last {{ App\Models\BankComment::KEPT_DAYS }} days: {{ $set->deleted->count() }}</summary>
-                            <ul class="sheet mt-2">@foreach ($set->deleted as $comment)<li class="px-4 py-2 flex flex-wrap gap-x-4 items-baseline"><b>{{ $comment->label }}</b><span class="small grow" dir="auto">{{ Str::limit($comment->text, 120) }}</span><form method="post" action="{{ route('bank.comments.restore', $comment->public_id) }}">@csrf<button class="link small" aria-label="Bring “{{ $comment->label }}” back">bring back</button></form></li>@endforeach</ul></details>
+                    @if ($set->deletedComments->isNotEmpty())
+                        <details class="mt-2"><summary class="link small">deleted in the last {{ App\Models\BankComment::KEPT_DAYS }} days: {{ $set->deletedComments->count() }}</summary>
+                            <ul class="sheet mt-2">@foreach ($set->deletedComments as $comment)<li class="px-4 py-2 flex flex-wrap gap-x-4 items-baseline"><b>{{ $comment->label }}</b><span class="small grow" dir="auto">{{ Str::limit($comment->text, 120) }}</span><form method="post" action="{{ route('bank.comments.restore', $comment->public_id) }}">@csrf<button class="link small" aria-label="Bring “{{ $comment->label }}” back">bring back</button></form></li>@endforeach</ul></details>
                     @endif
                     <details class="mt-2"><summary class="link small">add to this set</summary>
                         <form class="panel mt-2" method="post" action="{{ route('bank.comments.store') }}">@csrf<input type="hidden" name="set" value="{{ $set->public_id }}">

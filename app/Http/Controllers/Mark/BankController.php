@@ -33,7 +33,7 @@ final class BankController extends Controller
     {
         $this->authorize('viewAny', BankSet::class);
         $person = $this->person($request);
-        $sets = BankSet::of($person)->with(['module:id,code,title', 'comments' => fn ($query) => $query->orderByDesc('used')->orderBy('label'), 'deleted'])->orderByRaw('module_id IS NULL')->orderBy('title')->get();
+        $sets = BankSet::of($person)->with(['module:id,code,title', 'comments' => fn ($query) => $query->orderByDesc('used')->orderBy('label'), 'deletedComments'])->orderByRaw('module_id IS NULL')->orderBy('title')->get();
 
         return view('mark.bank', ['sets' => $sets, 'modules' => $this->modules($request)]);
     }
