@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\MendJson;
 use App\Http\Middleware\ProtectResponses;
+use App\Http\Middleware\SoundInput;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -12,6 +14,7 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Log;
+use Illuminate\Validation\ValidationException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -33,6 +36,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Every answer, those of refusals and errors too.
         $middleware->append(ProtectResponses::class);
+        $middleware->prepend(MendJson::class);
+        $middleware->web(append: [SoundInput::class]);
         // A changed password ends every other session of its person.
         $middleware->authenticateSessions();
         $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('HARBOR_TRUSTED_PROXIES', '')))));
@@ -63,6 +68,10 @@ return Application::configure(basePath: dirname(__DIR__))
 
             return $request->expectsJson() ? response()->json(['message' => $message], 503) : response()->view('errors.closed', ['message' => $message], 503);
         });
+        // A list where a text was meant, in a field that is read before it is validated.
+        $exceptions->map(ErrorException::class, fn (ErrorException $e) => $e->getMessage() === 'Array to string conversion'
+            ? ValidationException::withMessages(['form' => 'One field of this form holds a list where a text was meant. Reload the page and fill it in again; nothing was changed.'])
+            : $e);
         $exceptions->dontFlash(['password', 'password_confirmation', 'typed_text']);
         $exceptions->render(function (PostTooLargeException $e, Request $request) {
             $message = __('messages.too_large', ['size' => config('harbor.upload.max_megabytes')]);

@@ -81,7 +81,7 @@ final class RosterController extends Controller
         $fields = $request->validate([
             'columns' => ['nullable', 'array'], 'columns.*' => ['nullable', 'integer', 'min:0', 'max:500'], 'role' => ['nullable', 'in:student,tutor'], 'roles' => ['nullable', 'array', 'max:40'], 'roles.*' => ['nullable', 'in:coordinator,tutor,examiner,student,skip'],
             'classes' => ['nullable', 'array', 'max:2000'], 'classes.*' => ['string', 'max:200'], 'complete' => ['nullable', 'in:1'],
-            'groups' => ['nullable', Rule::exists('assignments', 'public_id')->where('module_id', $import->module_id)],
+            'groups' => ['bail', 'nullable', 'string', Rule::exists('assignments', 'public_id')->where('module_id', $import->module_id)],
         ]);
         $columns = array_map(intval(...), array_filter(array_intersect_key($fields['columns'] ?? [], RosterTable::FIELDS), fn (mixed $column) => $column !== null && $column !== ''));
         $import->update(['choices' => $import->kind === 'table'

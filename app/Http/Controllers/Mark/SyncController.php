@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Mark;
 use App\Actions\Mark\SyncDesk;
 use App\Actions\Mark\TouchMark;
 use App\Http\Controllers\Controller;
+use App\Http\Middleware\MendJson;
 use App\Models\Mark;
 use App\Support\Clock;
 use App\Support\DeskState;
@@ -32,8 +33,8 @@ final class SyncController extends Controller
             return response()->json(['outcomes' => (object) [], 'version' => $mark->refresh()->lock_version]);
         }
         // As it was sent: a space at the end of a sentence under way is part of it, and an empty text is no missing one.
-        $sent = json_decode($request->getContent(), true);
-        ['mark' => $saved, 'outcomes' => $outcomes] = $sync($mark, array_values(is_array($sent) && is_array($sent['changes'] ?? null) ? $sent['changes'] : []));
+        $sent = MendJson::read($request)['changes'] ?? [];
+        ['mark' => $saved, 'outcomes' => $outcomes] = $sync($mark, array_values(is_array($sent) ? $sent : []));
 
         return response()->json(['outcomes' => $outcomes, 'version' => $saved->lock_version, 'saved' => Clock::time(now()), 'total' => $state->total($saved)]);
     }
