@@ -260,7 +260,7 @@ final class Assignment extends Model
 
     public function isOpen(): bool
     {
-        return $this->isPublished() && ($this->opens_at === null || $this->opens_at->isPast());
+        return $this->isPublished() && ($this->opens_at === null || ! $this->opens_at->isFuture());
     }
 
     public function isPastDue(): bool

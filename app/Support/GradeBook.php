@@ -27,7 +27,7 @@ final class GradeBook
         $scripts = Script::query()->whereIn('assignment_id', $assignments->pluck('id'))
             ->with(['result', 'currentHandin:id,script_id,late'])->get()->groupBy('student_id');
         $rows = [];
-        foreach ($module->memberships()->with('user')->where('role', Role::Student)->get()->sortBy(fn (Membership $m) => $m->user->name) as $member) {
+        foreach ($module->memberships()->with('user')->where('role', Role::Student)->get()->sortBy(fn (Membership $m) => InOrder::key($m->user->name)) as $member) {
             $own = ($scripts[$member->user_id] ?? collect())->keyBy('assignment_id');
             $rows[] = [
                 'name' => $member->user->name, 'number' => (string) $member->user->number, 'email' => $member->user->email,

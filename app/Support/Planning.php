@@ -63,7 +63,7 @@ final class Planning
     public function people(Assignment $assignment): Collection
     {
         return $assignment->module->members()->with('user')->whereIn('role', [Role::Tutor, Role::Coordinator])->get()
-            ->sortBy(fn (Membership $member) => [$member->role === Role::Coordinator, $member->user->name])->values();
+            ->sortBy(fn (Membership $member) => [$member->role === Role::Coordinator, InOrder::key($member->user->name)])->values();
     }
 
     /**

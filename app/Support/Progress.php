@@ -36,6 +36,6 @@ final class Progress
                 'begun' => $own->whereNull('done_at')->whereNotNull('begun_at')->count(), 'aside' => $own->whereNull('done_at')->whereNotNull('aside_reason')->count(),
                 'minutes' => $seconds->isEmpty() ? null : (float) $seconds->median() / 60, 'pace' => Pace::of($own->count(), $done->count(), $days, $left),
             ];
-        })->sortBy('name')->values();
+        })->sortBy(fn (array $row) => InOrder::key($row['name']))->values();
     }
 }

@@ -150,7 +150,7 @@ final class RosterReading
      */
     private function people(Module $module): array
     {
-        return array_values($module->members()->with('user')->get()->sortBy(fn (Membership $member) => [array_search($member->role, Role::cases(), true), $member->user->name])->map(function (Membership $member): Person {
+        return array_values($module->members()->with('user')->get()->sortBy(fn (Membership $member) => [array_search($member->role, Role::cases(), true), InOrder::key($member->user->name)])->map(function (Membership $member): Person {
             $user = $member->user;
             $at = mb_strrpos($user->name, ' ');
             // Where nobody said which part of a name is which, the last is the family name.

@@ -22,7 +22,6 @@ use App\Models\OverlapSource;
 use App\Models\Result;
 use App\Models\RosterImport;
 use App\Models\Upload;
-use App\Models\User;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
 use Illuminate\Routing\Route;

@@ -6,29 +6,10 @@ namespace Tests\Feature;
 
 use App\Enums\Part;
 use App\Enums\Role;
-use App\Models\AllocationPlan;
-use App\Models\Assignment;
-use App\Models\BankComment;
-use App\Models\BankSet;
-use App\Models\Conflict;
-use App\Models\ConversationEntry;
-use App\Models\DraftCheck;
-use App\Models\GradeScale;
-use App\Models\MarkAttachment;
-use App\Models\Membership;
 use App\Models\Module;
-use App\Models\OverlapChoice;
-use App\Models\OverlapReport;
-use App\Models\OverlapSource;
-use App\Models\Result;
-use App\Models\RosterImport;
-use App\Models\Upload;
 use App\Models\User;
-use App\Models\WritingBaseline;
-use App\Models\WritingText;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
-use Illuminate\Support\Facades\Storage;
 use Tests\TestCase;
 
 /**

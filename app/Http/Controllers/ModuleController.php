@@ -13,6 +13,7 @@ use App\Models\Module;
 use App\Models\Script;
 use App\Models\User;
 use App\Support\AssignmentCounts;
+use App\Support\InOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -69,7 +70,7 @@ final class ModuleController extends Controller
         $isStudent = $person->roleIn($module->id) === Role::Student;
         $assignments = $module->assignments()->orderByDesc('due_at')->get()
             ->filter(fn (Assignment $assignment) => ! $isStudent || $assignment->isOpen());
-        $staff = $module->members()->with('user')->where('role', '!=', Role::Student)->get()->sortBy(fn (Membership $m) => $m->role->value.$m->user->name);
+        $staff = $module->members()->with('user')->where('role', '!=', Role::Student)->get()->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), InOrder::key($m->user->name)]);
 
         return view('modules.show', [
             'module' => $module,

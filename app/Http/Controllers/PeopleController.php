@@ -8,6 +8,7 @@ use App\Actions\Collect\AddPeople;
 use App\Enums\Role;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Support\InOrder;
 use App\Support\PeopleLines;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -32,7 +33,7 @@ final class PeopleController extends Controller
             'module' => $module,
             'allowances' => $module->allowances()->whereNull('ended_at')->get()->keyBy('student_id'),
             'staff' => $module->memberships()->where('role', '<>', Role::Student)->with('user')->get()
-                ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->left_at !== null, $m->user->name])->groupBy(fn (Membership $m) => $m->role->value),
+                ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->left_at !== null, InOrder::key($m->user->name)])->groupBy(fn (Membership $m) => $m->role->value),
             'students' => $module->memberships()->where('role', Role::Student)->join('users', 'users.id', '=', 'memberships.user_id')
                 ->when($search !== '', fn ($query) => $query->where(fn ($query) => $query->where('users.name', 'like', $like)->orWhere('users.email', 'like', $like)->orWhere('users.number', 'like', $like)->orWhere('section', 'like', $like)))
                 ->orderByRaw('left_at IS NOT NULL')->orderBy('users.name')->orderBy('memberships.id')->select('memberships.*')->with('user')->paginate(self::PAGE)->withQueryString(),

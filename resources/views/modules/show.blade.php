@@ -2,13 +2,10 @@
     <x-slot:head>
         <div class="heading">
             <h1>{{ $module->fullTitle() }}</h1><span class="of">{{ config('harbor.institution') }}</span>
-            <span class="ml-auto flex gap-5">
-                @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
-                @can('coordinate', $module)<a href="{{ route('bands.index', $module) }}">Grade bands</a>@endcan
-                @can('coordinate', $module)<a href="{{ route('closure-days.index', $module) }}">Closure days</a><a href="{{ route('conflicts.index', $module) }}">Conflicts</a>@endcan
-                @can('coordinate', $module)<a href="{{ route('archive.index', $module) }}">Archive</a><a href="{{ route('baselines.index', $module) }}">Baselines</a>@endcan
-                @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
+            <span class="ml-auto flex flex-wrap gap-x-5">
                 @can('addPeople', $module)<a href="{{ route('people.index', $module) }}">People</a>@endcan
+                @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
+                @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
             </span>
         </div>
     </x-slot:head>
@@ -23,7 +20,7 @@
                     <tbody>
                         @foreach ($assignments as $assignment)
                             <tr>
-                                <td><a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
+                                <td>@can('view', $assignment)<a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endcan@unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
                                 <td class="whitespace-nowrap">{{ App\Support\Clock::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
                                 @if ($counts !== [])
                                     @php($n = $counts[$assignment->id])
@@ -39,6 +36,16 @@
             @endcan
         </div>
         <aside>
+            @can('coordinate', $module)
+                <h2 class="mb-2">Settings of the module</h2>
+                <dl class="panel mb-5 settings">
+                    <dt><a href="{{ route('bands.index', $module) }}">Grade bands</a></dt><dd>what marks are called, such as classes or letters</dd>
+                    <dt><a href="{{ route('closure-days.index', $module) }}">Closure days</a></dt><dd>days on which nothing is due and nothing counts as late</dd>
+                    <dt><a href="{{ route('conflicts.index', $module) }}">Conflicts of interest</a></dt><dd>who does not mark whose work</dd>
+                    <dt><a href="{{ route('archive.index', $module) }}">Archive</a></dt><dd>texts of earlier years that new work is compared with</dd>
+                    <dt><a href="{{ route('baselines.index', $module) }}">Baselines</a></dt><dd>trusted texts that writing signals compare with</dd>
+                </dl>
+            @endcan
             @if ($role && $role !== App\Enums\Role::Student)
                 <h2 class="mb-2">Rubrics</h2>
                 <div class="panel mb-5">

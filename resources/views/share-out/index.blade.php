@@ -16,7 +16,7 @@
                 @if ($draft)
                     @include('share-out.plan')
                 @else
-                    <h2 class="mb-1">{{ $open === 0 ? 'Everything is with markers' : ($open === 1 ? '1 script without a marker' : number_format($open).' scripts without a marker') }}</h2>
+                    <h2 class="mb-1">{{ $open === 0 ? 'Everything is with markers' : ($open === 1 ? '1 script still lacks a marker' : number_format($open).' scripts still lack a marker') }}</h2>
                     <p class="quiet mb-3">{{ $open === 0 ? 'A new plan moves only work that is not begun: after an illness, or when shares change.' : 'Agree who marks how much, then work out a plan. Nothing is given out before you have looked at it.' }}</p>
                     @include('share-out.table')
                 @endif

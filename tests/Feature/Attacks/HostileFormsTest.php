@@ -107,7 +107,7 @@ final class HostileFormsTest extends TestCase
             }
             $own = $this->address($route, $assignment);
             $uuid = '/[0-9a-f]{8}-[0-9a-f-]{27}/';
-            foreach ([$own, (string) preg_replace($uuid, '00000000-0000-4000-8000-000000000000', $own), (string) preg_replace($uuid, '1', $own, 1), (string) preg_replace($uuid, "%27%20OR%201=1--", $own, 1), (string) preg_replace($uuid, '..%2f..%2fetc%2fpasswd', $own, 1)] as $address) {
+            foreach ([$own, (string) preg_replace($uuid, '00000000-0000-4000-8000-000000000000', $own), (string) preg_replace($uuid, '1', $own, 1), (string) preg_replace($uuid, '%27%20OR%201=1--', $own, 1), (string) preg_replace($uuid, '..%2f..%2fetc%2fpasswd', $own, 1)] as $address) {
                 $tried++;
                 $status = $this->actingAs($outsider)->call($route->methods()[0], $address)->baseResponse->getStatusCode();
                 self::assertContains($status, [302, 403, 404, 405, 410, 422, 429], "{$address}: {$status}");

@@ -66,7 +66,7 @@ final class DueTimesTest extends TestCase
     public function test_an_allowance_is_replaced_and_ended_and_each_is_kept(): void
     {
         $this->module();
-        $assignment = $this->assignment(['due_at' => now()->addDays(2)]);
+        $assignment = $this->assignment(['opens_at' => now()->subWeek(), 'due_at' => now()->addDays(2)]);
         $this->allow(1);
         $this->post(route('members.allowance', $this->member0()), ['extra_days' => 2, 'extra_percent' => 0, 'reason' => 'More.'])->assertRedirect();
         self::assertSame('2027-01-15', $this->script($assignment)->due_at?->format('Y-m-d'));
@@ -113,7 +113,7 @@ final class DueTimesTest extends TestCase
     {
         $this->module();
         app(ChangeAllowance::class)($this->member0(), 1, 0, 'Plan.', $this->coordinator);
-        $assignment = $this->assignment(['due_at' => now()->addDays(2)->setTime(12, 0)]);
+        $assignment = $this->assignment(['opens_at' => now()->subWeek(), 'due_at' => now()->addDays(2)->setTime(12, 0)]);
         self::assertSame('2027-01-14', $this->script($assignment)->due_at?->format('Y-m-d'));
         $this->actingAs($this->coordinator)->post(route('closure-days.store', $this->module), ['lines' => "2027-01-14 to 2027-01-15 Storm\n"])->assertSessionHasNoErrors();
         self::assertSame('2027-01-18', $this->script($assignment)->due_at?->format('Y-m-d'), 'past the closure and the weekend');
@@ -206,5 +206,14 @@ final class DueTimesTest extends TestCase
     private function member0(): Membership
     {
         return Membership::query()->where('module_id', $this->module->id)->where('user_id', $this->students[0]->id)->sole();
+    }
+
+    public function test_extra_time_counts_from_when_an_assignment_was_opened_when_no_time_is_given_for_it(): void
+    {
+        $this->module();
+        app(ChangeAllowance::class)($this->member0(), 0, 25, 'Plan.', $this->coordinator);
+        $assignment = $this->assignment(['due_at' => now()->addHours(8), 'closes_at' => now()->addDay()]);
+        self::assertSame('2027-01-11 09:00', $assignment->opens_at?->format('Y-m-d H:i'));
+        self::assertSame('2027-01-11 19:00', $this->script($assignment)->due_at?->format('Y-m-d H:i'), 'a quarter of eight hours more');
     }
 }

@@ -120,7 +120,7 @@ final class RubricEditingTest extends TestCase
         $this->actingAs($this->coordinator)->withHeader('HX-Request', 'true')->post(route('rubrics.paste', $rubric), ['pasted' => $table])
             ->assertSee('2 criteria by 2 levels')->assertSee('Column 4 gives the weights');
         self::assertSame(1, $rubric->refresh()->lock_version);
-        $this->post(route('rubrics.paste', $rubric), ['pasted' => 'no'.chr(0xFF)])->assertSee('not valid UTF-8');
+        $this->post(route('rubrics.paste', $rubric), ['pasted' => 'no'.chr(0xFF)])->assertSessionHasErrors('pasted');
 
         $this->withHeader('HX-Request', '')->post(route('rubrics.paste.apply', $rubric), ['pasted' => $table, 'how' => 'replace'])->assertRedirect(route('rubrics.show', $rubric));
         self::assertSame([], $rubric->refresh()->draft()->faults());

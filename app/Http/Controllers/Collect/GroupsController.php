@@ -8,6 +8,7 @@ use App\Actions\Collect\SetGroups;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Script;
+use App\Support\InOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -23,7 +24,7 @@ final class GroupsController extends Controller
     public function index(Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->with('student:id,name,number,email')->get()->sortBy(fn (Script $script) => [$script->group_name ?? "\u{FFFF}", $script->student->name]);
+        $scripts = $assignment->scripts()->with('student:id,name,number,email')->get()->sortBy(fn (Script $script) => [$script->group_name === null, InOrder::key($script->group_name), InOrder::key($script->student->name)]);
 
         return view('collect.groups', [
             'assignment' => $assignment, 'scripts' => $scripts,

@@ -10,6 +10,7 @@ use App\Http\Controllers\Controller;
 use App\Models\Conflict;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Support\InOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
@@ -27,7 +28,7 @@ final class ConflictController extends Controller
 
         return view('share-out.conflicts', [
             'module' => $module, 'staff' => $this->members($module, [Role::Tutor, Role::Coordinator]), 'students' => $this->members($module, [Role::Student]),
-            'conflicts' => Conflict::query()->where('module_id', $module->id)->with(['marker:id,name', 'student:id,name'])->get()->sortBy(fn (Conflict $one) => [$one->marker->name, $one->student->name]),
+            'conflicts' => Conflict::query()->where('module_id', $module->id)->with(['marker:id,name', 'student:id,name'])->get()->sortBy(fn (Conflict $one) => [InOrder::key($one->marker->name), InOrder::key($one->student->name)]),
         ]);
     }
 
@@ -60,6 +61,6 @@ final class ConflictController extends Controller
      */
     private function members(Module $module, array $roles): Collection
     {
-        return $module->members()->with('user')->whereIn('role', $roles)->get()->sortBy(fn (Membership $member) => $member->user->name)->values();
+        return $module->members()->with('user')->whereIn('role', $roles)->get()->sortBy(fn (Membership $member) => InOrder::key($member->user->name))->values();
     }
 }

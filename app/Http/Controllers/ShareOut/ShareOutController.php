@@ -51,7 +51,8 @@ final class ShareOutController extends Controller
             'assignment' => $assignment, 'people' => $people, 'agreed' => $this->planning->agreed($assignment), 'draft' => $draft,
             'sections' => Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')->distinct()->orderBy('section')->pluck('section')->all(),
             'seed' => $draft->seed ?? random_int(1, 9999),
-            'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')->whereDoesntHave('marks')->count(),
+            'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')
+                ->where(fn ($query) => $query->whereDoesntHave('marks', fn ($marks) => $marks->where('part', Part::First))->when($assignment->second_marking, fn ($query) => $query->orWhereDoesntHave('marks', fn ($marks) => $marks->where('part', Part::Second))))->count(),
             'conflicts' => Conflict::query()->where('module_id', $assignment->module_id)->count(),
             'unknown' => $draft === null ? 0 : $this->planning->scripts($assignment)->pluck('code')->diff(array_column($draft->entries, 'script'))->count(),
             'toCheck' => NamesToCheck::of($assignment), ...$this->standing($request, $assignment, $draft),

@@ -12,6 +12,7 @@ use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\Membership;
+use App\Support\InOrder;
 use App\Support\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -33,7 +34,7 @@ final class TogetherController extends Controller
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
         $marks = Mark::query()->where('part', Part::Together)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
-            ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()->sortBy(fn (Mark $mark) => [$mark->script->code, $mark->marker->name])->values();
+            ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()->sortBy(fn (Mark $mark) => [$mark->script->code, InOrder::key($mark->marker->name)])->values();
         $own = $marks->where('marker_id', $person->id);
         $coordinates = $person->coordinates($assignment->module_id);
 
