@@ -20,7 +20,7 @@
                     <tbody>
                         @foreach ($assignments as $assignment)
                             <tr>
-                                <td>@can('view', $assignment)<a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endcan@unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
+                                <td>@can('view', $assignment)<a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endcan @unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
                                 <td class="whitespace-nowrap">{{ App\Support\Clock::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
                                 @if ($counts !== [])
                                     @php($n = $counts[$assignment->id])
