@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\DecimalComma;
 use App\Http\Middleware\MendJson;
 use App\Http\Middleware\ProtectResponses;
 use App\Http\Middleware\SoundInput;
@@ -37,10 +38,9 @@ return Application::configure(basePath: dirname(__DIR__))
         // Every answer, those of refusals and errors too.
         $middleware->append(ProtectResponses::class);
         $middleware->prepend(MendJson::class);
-        $middleware->web(append: [SoundInput::class]);
+        $middleware->web(append: [SoundInput::class, DecimalComma::class]);
         // A changed password ends every other session of its person.
         $middleware->authenticateSessions();
-        $middleware->trustProxies(at: array_values(array_filter(explode(',', (string) env('HARBOR_TRUSTED_PROXIES', '')))));
         $middleware->redirectGuestsTo(fn () => route('sign-in'));
         $middleware->redirectUsersTo(fn () => route('today'));
         $middleware->trimStrings(except: ['password', 'password_confirmation', 'typed_text', 'draft_text', 'comment', 'general_comment', 'pasted', 'changes', 'body', 'lines']);

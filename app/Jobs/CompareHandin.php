@@ -13,7 +13,6 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Throwable;
 
 /**
@@ -23,22 +22,11 @@ final class CompareHandin implements ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;
+    use OneAtATime;
     use Queueable;
-
-    public int $tries = 3;
-
-    public int $timeout = 240;
 
     public function __construct(public readonly int $handinId)
     {
-    }
-
-    /**
-     * @return list<object>
-     */
-    public function middleware(): array
-    {
-        return [(new WithoutOverlapping("compare-{$this->handinId}"))->releaseAfter(5)->expireAfter(300)];
     }
 
     public function handle(Compare $compare): void
@@ -60,5 +48,10 @@ final class CompareHandin implements ShouldQueue
             'state' => ReportState::Failed,
             'failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500),
         ]);
+    }
+
+    private function onlyOneFor(): int
+    {
+        return $this->handinId;
     }
 }

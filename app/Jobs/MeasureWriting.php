@@ -13,7 +13,6 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Throwable;
 
 /**
@@ -23,22 +22,13 @@ final class MeasureWriting implements ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;
+    use OneAtATime;
     use Queueable;
 
     public int $maxExceptions = 3;
 
-    public int $timeout = 240;
-
     public function __construct(public readonly int $assignmentId)
     {
-    }
-
-    /**
-     * @return list<object>
-     */
-    public function middleware(): array
-    {
-        return [(new WithoutOverlapping("writing-{$this->assignmentId}"))->releaseAfter(15)->expireAfter(300)];
     }
 
     /** Waiting for another that runs is no failure, however often it is looked for. */
@@ -59,5 +49,10 @@ final class MeasureWriting implements ShouldQueue
     {
         WritingReport::query()->where('state', WritingState::Waiting)->whereHas('handin.script', fn ($script) => $script->where('assignment_id', $this->assignmentId))
             ->update(['state' => WritingState::Failed, 'reason' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+    }
+
+    private function onlyOneFor(): int
+    {
+        return $this->assignmentId;
     }
 }

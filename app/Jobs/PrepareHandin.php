@@ -10,7 +10,6 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Throwable;
 
 /**
@@ -20,24 +19,13 @@ final class PrepareHandin implements ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;
+    use OneAtATime;
     use Queueable;
-
-    public int $tries = 3;
-
-    public int $timeout = 300;
 
     public function __construct(public readonly int $handinId)
     {
         // Mail and comparisons go first: nobody waits for this one.
         $this->onQueue('low');
-    }
-
-    /**
-     * @return list<object>
-     */
-    public function middleware(): array
-    {
-        return [(new WithoutOverlapping("prepare-{$this->handinId}"))->releaseAfter(20)->expireAfter(320)];
     }
 
     public function handle(PrepareForMarkers $prepare): void
@@ -49,5 +37,10 @@ final class PrepareHandin implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         Handin::query()->whereKey($this->handinId)->update(['prepare_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+    }
+
+    private function onlyOneFor(): int
+    {
+        return $this->handinId;
     }
 }

@@ -11,7 +11,6 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Throwable;
 
 /**
@@ -21,22 +20,11 @@ final class SearchWeb implements ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;
+    use OneAtATime;
     use Queueable;
-
-    public int $tries = 2;
-
-    public int $timeout = 280;
 
     public function __construct(public readonly int $handinId)
     {
-    }
-
-    /**
-     * @return list<object>
-     */
-    public function middleware(): array
-    {
-        return [(new WithoutOverlapping("web-{$this->handinId}"))->releaseAfter(5)->expireAfter(320)];
     }
 
     public function handle(Search $search): void
@@ -50,5 +38,10 @@ final class SearchWeb implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         OverlapReport::query()->where('handin_id', $this->handinId)->update(['web_state' => WebState::Failed, 'web_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 300)]);
+    }
+
+    private function onlyOneFor(): int
+    {
+        return $this->handinId;
     }
 }

@@ -11,7 +11,6 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Throwable;
 
 /**
@@ -21,22 +20,13 @@ final class WorkOutBaseline implements ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;
+    use OneAtATime;
     use Queueable;
 
     public int $maxExceptions = 3;
 
-    public int $timeout = 240;
-
     public function __construct(public readonly int $baselineId)
     {
-    }
-
-    /**
-     * @return list<object>
-     */
-    public function middleware(): array
-    {
-        return [(new WithoutOverlapping("baseline-{$this->baselineId}"))->releaseAfter(15)->expireAfter(300)];
     }
 
     /** Waiting for another that runs is no failure, however often it is looked for. */
@@ -56,5 +46,10 @@ final class WorkOutBaseline implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         WritingBaseline::query()->whereKey($this->baselineId)->update(['failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+    }
+
+    private function onlyOneFor(): int
+    {
+        return $this->baselineId;
     }
 }

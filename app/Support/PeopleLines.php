@@ -33,8 +33,8 @@ final class PeopleLines
             $fault = match (true) {
                 $name === '' => 'has no name',
                 mb_strlen($name) > 150 => 'has a name longer than 150 characters',
-                filter_var($email, FILTER_VALIDATE_EMAIL) === false => "has no mail address in its second place (\"{$email}\")",
-                isset($mails[$email]) => "repeats the mail address of line {$mails[$email]}",
+                filter_var($email, FILTER_VALIDATE_EMAIL) === false => "has no e-mail address in its second place (\"{$email}\")",
+                isset($mails[$email]) => "repeats the e-mail address of line {$mails[$email]}",
                 default => null,
             };
             if ($fault !== null) {

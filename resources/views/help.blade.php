@@ -1,6 +1,4 @@
-@php
-    $parts = ['coordinator' => 'A coordinator’s first module', 'marking' => 'Marking an essay', 'examiner' => 'What an examiner can do here', 'student' => 'Handing in and reading a result', 'screening' => 'What screening and writing signals can and cannot tell', 'names' => 'Names'];
-@endphp
+@php($parts = App\Support\HelpParts::TITLES)
 <x-page title="Help" at="help">
     <x-slot:head><div class="heading"><h1>Help</h1></div></x-slot:head>
     <nav class="chips mb-5" aria-label="Parts of this page">@foreach ($parts as $id => $title)<a href="#{{ $id }}">{{ $title }}</a>@endforeach</nav>

@@ -138,7 +138,7 @@ test('a roster goes out, is changed in a spreadsheet and comes in again', async 
     const folder = mkdtempSync(join(tmpdir(), 'roster-'));
     writeFileSync(join(folder, 'roster.csv'), [...changed, 'Thandiwe O’Hara,,,thandiwe.ohara@merrow.example,M204140,C,'].join('\r\n'));
     await page.getByLabel('A roster file').setInputFiles(join(folder, 'roster.csv'));
-    await page.getByRole('button', { name: 'Look at it' }).click();
+    await page.getByRole('button', { name: 'Preview' }).click();
     await expect(page.getByRole('row', { name: /Kaimana Keawe/ })).toContainText('section: C → B');
     await expect(page.getByRole('row', { name: /Thandiwe O’Hara/ })).toContainText('student');
     expect(await serious(page)).toEqual([]);
@@ -146,7 +146,7 @@ test('a roster goes out, is changed in a spreadsheet and comes in again', async 
     await expect(page.getByText('1 added, 1 changed, 0 back, 0 left')).toBeVisible();
     await expect(page.getByRole('row', { name: /Thandiwe/ })).toBeVisible();
     await page.getByLabel('A roster file').setInputFiles(join(folder, 'roster.csv'));
-    await page.getByRole('button', { name: 'Look at it' }).click();
+    await page.getByRole('button', { name: 'Preview' }).click();
     await expect(page.getByText('Nothing would change')).toBeVisible();
     expect(await linkInMail(page, 'thandiwe.ohara@merrow.example', 'Your account for HT210')).toContain('/welcome/');
 });
@@ -162,7 +162,7 @@ test('where everyone is, writing to some of them, and all work as a ZIP', async 
     await page.getByRole('link', { name: 'Write to this one' }).click();
     await page.getByLabel('Subject').fill('Your essay');
     await page.getByLabel('What they read').fill('Dear {first name}, {assignment} was due {due}.');
-    await page.getByRole('button', { name: 'Look at it before sending' }).click();
+    await page.getByRole('button', { name: 'Preview before sending' }).click();
     await expect(page.getByText(/Dear Rosalind, Essay: A living from the edge was due/)).toBeVisible();
     await page.getByRole('button', { name: 'Send to one student' }).click();
     await expect(page.getByText('One student was written to.')).toBeVisible();

@@ -72,7 +72,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     // 1 Plan: a rubric at 99.5, then at 100, made ready; an assignment with it.
     await coordinator.goto('/rubrics');
     await coordinator.getByLabel('Title').fill('Short essay');
-    await coordinator.getByRole('button', { name: 'Begin it' }).click();
+    await coordinator.getByRole('button', { name: 'Create' }).click();
     const cell = (name) => coordinator.getByLabel(name, { exact: true });
     await cell('Criterion 1').fill('Argument');
     await cell('Weight of criterion 1 in percent').fill('59.5');
@@ -146,7 +146,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     // 4 Share out: work a plan out, look at it, apply it.
     await coordinator.goto(`${assignment}/share-out`);
     await coordinator.getByRole('button', { name: 'Work out a plan' }).click();
-    await expect(coordinator.getByText('8 marks change hands')).toBeVisible();
+    await expect(coordinator.getByText('8 marks to give out')).toBeVisible();
     await coordinator.getByRole('button', { name: 'Give them out' }).click();
     await expect(coordinator.getByText('8 marks are given out.')).toBeVisible();
 

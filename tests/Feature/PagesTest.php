@@ -212,7 +212,7 @@ final class PagesTest extends TestCase
             ->assertSee('ready, version 1');
         $this->actingAs($this->tutors[0])->get(route('rubrics.index'))
             ->assertSee('Two criteria')
-            ->assertDontSee('Begin it');
+            ->assertDontSee('>Create<', false);
         $this->actingAs($elsewhere)->get(route('rubrics.index'))
             ->assertDontSee('Two criteria')
             ->assertSee('No rubric yet');
@@ -228,5 +228,22 @@ final class PagesTest extends TestCase
         $this->get(route('people.index', [$this->module, 'page' => 2]))->assertSee('Student 101')->assertSee($this->tutors[0]->name);
         $this->get(route('people.index', [$this->module, 'q' => 'P101']))->assertSee('Student 101')->assertDontSee('Student 100');
         $this->get(route('people.index', [$this->module, 'q' => '%']))->assertSee('Nobody matches.');
+    }
+
+    public function test_help_opens_at_the_part_of_the_page_someone_is_on(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        foreach ([
+            [$this->coordinator, route('modules.show', $this->module), 'coordinator'],
+            [$this->coordinator, route('screen.index', $assignment), 'screening'],
+            [$this->coordinator, route('names.index', $assignment), 'names'],
+            [$this->tutors[0], route('today'), 'marking'],
+            [$this->member(Role::Examiner), route('today'), 'examiner'],
+            [$this->students[0], route('today'), 'student'],
+        ] as [$person, $page, $part]) {
+            $this->actingAs($person)->get($page)->assertOk()->assertSee(route('help')."#{$part}", false);
+            $this->actingAs($person)->get(route('help'))->assertOk()->assertSee("id=\"{$part}\"", false);
+        }
     }
 }

@@ -82,7 +82,7 @@ final class SignInTest extends TestCase
         $answer = $this->actingAs($this->coordinator)->post(route('people.store', $this->module), ['role' => 'student', 'lines' => "Good One, good@merrow.example\nNo Mail, M12\n, x@merrow.example\nTwice, good@merrow.example\nStolen, s@merrow.example, M7"]);
         $answer->assertSessionHasErrors('lines');
         $says = implode(' ', session('errors')->get('lines'));
-        foreach (['Line 2 has no mail address', 'Line 3 has no name', 'Line 4 repeats the mail address of line 1', 'M7 belongs to more than one', 'Nobody was added'] as $part) {
+        foreach (['Line 2 has no e-mail address', 'Line 3 has no name', 'Line 4 repeats the e-mail address of line 1', 'M7 belongs to more than one', 'Nobody was added'] as $part) {
             self::assertStringContainsString($part, $says);
         }
         self::assertSame(1, Membership::query()->where('module_id', $this->module->id)->count());

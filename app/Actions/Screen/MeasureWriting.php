@@ -62,7 +62,7 @@ final class MeasureWriting
         // Longest first: the baseline is prepared anew for each length.
         foreach ($waiting->sortByDesc(fn (WritingReport $report) => $report->handin->words) as $report) {
             $this->store($report, $baseline, $core === null
-                ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that belong; an alarm of ".(float) $assignment->writing_alarm.' needs '.Conformal::least((float) $assignment->writing_alarm).'.']
+                ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that can be used; an alarm of ".(float) $assignment->writing_alarm.' needs '.Conformal::least((float) $assignment->writing_alarm).'.']
                 : $this->measured($report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort, $earlier));
             if (microtime(true) > $until) {
                 break;

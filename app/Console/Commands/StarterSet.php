@@ -13,7 +13,7 @@ use Illuminate\Console\Command;
  */
 final class StarterSet extends Command
 {
-    protected $signature = 'rubric:starter-set {mail : the mail address of the administrator it is added for}';
+    protected $signature = 'rubric:starter-set {mail : the e-mail address of the administrator it is added for}';
 
     protected $description = 'Add the rubrics that come with Young Harbor to the library; those that are there stay as they are';
 
@@ -21,7 +21,7 @@ final class StarterSet extends Command
     {
         $user = User::query()->where('email', User::addressKey((string) $this->argument('mail')))->where('is_admin', true)->first();
         if ($user === null) {
-            $this->components->error('No administrator has that mail address. Nothing was added.');
+            $this->components->error('No administrator has that e-mail address. Nothing was added.');
 
             return self::FAILURE;
         }

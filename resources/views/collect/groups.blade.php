@@ -23,7 +23,7 @@
                 </form>
                 <form class="panel" method="post" action="{{ route('groups.store', $assignment) }}">@csrf
                     <h2 class="mb-2">Or write them</h2>
-                    <x-field name="lines" label="A line a student" rows="12" :value="$lines" hint="Mail address or number, comma, group. Nothing after the comma: in no group, hands in alone." />
+                    <x-field name="lines" label="A line a student" rows="12" :value="$lines" hint="E-mail address or number, comma, group. Nothing after the comma: in no group, hands in alone." />
                     <div class="flex justify-end"><button class="button primary">Set the groups</button></div>
                 </form>
             </aside>

@@ -13,7 +13,7 @@
             @foreach ($handin->notes as $note)<p class="notice mb-3">{{ $note }}</p>@endforeach
             @if ($handin->words > 0)<div class="sheet px-5 py-4 text whitespace-pre-line max-h-[65vh] overflow-y-auto" tabindex="0" aria-label="The text as markers read it">{{ $handin->text }}</div>@endif
             @if ($handin->declaration)
-                <h2 class="mt-5 mb-2">What you declared</h2>
+                <h2 class="mt-5 mb-2">Your declaration</h2>
                 <dl class="sheet px-5 py-3">@foreach ($handin->declaration as $field)<dt class="quiet small">{{ $field['label'] }}</dt><dd class="mb-2 whitespace-pre-line">{{ $field['answer'] }}</dd>@endforeach</dl>
             @endif
             <p class="quiet mt-3">Is this not what you meant to hand in? @if (! $script->takesHandIns()) The assignment is closed; write to your module coordinator. @else <a href="{{ route('hand-in.show', $assignment) }}">Hand in another</a>@if (! $script->isPastDue()) until {{ Clock::shown($script->due_at) }}@endif. @endif</p>

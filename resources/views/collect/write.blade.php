@@ -11,7 +11,7 @@
                 <x-field name="subject" label="Subject" :value="$subject" maxlength="200" required />
                 <x-field name="body" label="What they read" rows="12" :value="$body" required hint="Filled in for each: {name}, {first name}, {assignment}, {module}, {due}, {link}. Each gets a mail of their own, and answers come to you." />
                 <div class="flex justify-end gap-3">
-                    <button @class(['button', 'primary' => ! $previews])>{{ $previews ? 'Look again' : 'Look at it before sending' }}</button>
+                    <button @class(['button', 'primary' => ! $previews])>{{ $previews ? 'Preview again' : 'Preview before sending' }}</button>
                     @if ($previews)<input type="hidden" name="seen" value="{{ $students }}"><button class="button primary" name="send" value="1">Send to {{ $students === 1 ? 'one student' : number_format($students).' students' }}</button>@endif
                 </div>
             </form>

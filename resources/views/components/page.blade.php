@@ -13,7 +13,7 @@
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body @class(['fill' => $fill])>
-    <a class="skip" href="#main">To the page</a>
+    <a class="skip" href="#main">Skip to content</a>
     <header class="top">
         <nav aria-label="Main">
             <a class="home" href="{{ route('today') }}">
@@ -32,6 +32,7 @@
                 @endif
                 <a class="ml-auto" href="{{ route('account') }}" aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
                 <form class="flex" method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf<button>Sign out</button></form>
+                <a href="{{ route('help') }}#{{ App\Support\HelpParts::for(request(), auth()->user()) }}" aria-current="{{ $current('help') }}">Help</a>
             @endauth
         </nav>
     </header>

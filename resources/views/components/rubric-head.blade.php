@@ -2,7 +2,7 @@
 @props(['rubric', 'here'])
 @php
     use App\Enums\RubricState;
-    $pages = ['sheet' => ['rubrics.show', $rubric->state === RubricState::WorkingCopy ? 'Sheet' : 'Rubric'], 'try' => ['rubrics.try', 'Try it'], 'students' => ['rubrics.students', 'As students see it'], 'versions' => ['rubrics.versions', 'Versions'], 'files' => ['rubrics.files', 'Take it out']];
+    $pages = ['sheet' => ['rubrics.show', $rubric->state === RubricState::WorkingCopy ? 'Sheet' : 'Rubric'], 'try' => ['rubrics.try', 'Try it'], 'students' => ['rubrics.students', 'As students see it'], 'versions' => ['rubrics.versions', 'Versions'], 'files' => ['rubrics.files', 'Export']];
 @endphp
 <div class="heading pb-0!">
     <h1>{{ $rubric->title }}</h1>

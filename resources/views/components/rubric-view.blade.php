@@ -7,7 +7,7 @@
 @endphp
 @foreach ($rubric->criteria as $criterion)
     <section class="mb-4">
-        <h3>{{ $criterion->title() }} <span class="quiet small font-normal">@if (! $criterion->weight()->isZero()){{ Figure::plain($criterion->weight()) }} % of the mark @elseif ($criterion instanceof CommentCriterion)a comment, no mark @elseif ($shown){{ Figure::plain($criterion->max()) }} points @endif{{ $criterion->optional() ? '· where it applies' : '' }}</span></h3>
+        <h3>{{ $criterion->title() }} <span class="quiet small font-normal">@if (! $criterion->weight()->isZero()){{ Figure::plain($criterion->weight()) }} % of the mark @elseif ($criterion instanceof CommentCriterion)a comment, no mark @elseif ($shown){{ Figure::plain($criterion->max()) }} points @endif{{ $criterion->optional() ? '· optional' : '' }}</span></h3>
         @if ($criterion->purpose() !== '')<p class="quiet small mb-1">{{ $criterion->purpose() }}</p>@endif
         @if ($criterion instanceof LevelCriterion)
             <div class="levels mt-1">

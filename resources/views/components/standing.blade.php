@@ -8,4 +8,4 @@
     @case('expected') @case('handed in') <circle cx="6" cy="6" r="4.5" fill="none" stroke="currentColor" stroke-width="1.5" /> @break
     @default <circle cx="6" cy="6" r="4.5" fill="none" stroke="currentColor" stroke-width="1.5" /><path d="M6 1.5 a4.5 4.5 0 0 0 0 9 z" fill="currentColor" />
 @endswitch
-</svg> {{ $standing->value }}</span>
+</svg> {{ $standing->value === 'expected' ? 'not handed in' : $standing->value }}</span>

@@ -38,7 +38,7 @@
                             <div class="field"><label class="label" for="b-{{ $set->public_id }}">Comment</label><textarea class="input" id="b-{{ $set->public_id }}" name="text" rows="3"></textarea></div>
                             <div class="flex justify-end"><button class="button">Add it</button></div></form>
                         <form class="panel mt-2 flex flex-wrap items-end gap-3" method="post" enctype="multipart/form-data" action="{{ route('bank.import', $set) }}">@csrf
-                            <label class="grow"><span class="label">A CSV or JSON file <span class="hint">columns Label, Comment, Kind, Criterion</span></span><input class="input" type="file" name="file"></label><button class="button">Bring it in</button></form>
+                            <label class="grow"><span class="label">A CSV or JSON file <span class="hint">columns Label, Comment, Kind, Criterion</span></span><input class="input" type="file" name="file"></label><button class="button">Import</button></form>
                     </details>
                 </section>
             @empty

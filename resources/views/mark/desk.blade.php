@@ -20,7 +20,7 @@
                         <div class="panel absolute! z-20 left-0 w-72">@foreach ($attempts as $one)<p class="py-0.5"><a href="{{ route('mark.desk', $one->id === $mark->handin_id ? $mark : [$mark, 'attempt' => $one->attempt]) }}" @if ($one->id === $attempt->id) aria-current="true" @endif>Attempt {{ $one->attempt }}</a> <span class="quiet small">{{ number_format($one->words) }} words{{ $one->id === $mark->handin_id ? ', the one to mark' : '' }}</span></p>@endforeach</div></details>
                 @endif
                 <button class="link" type="button" data-opens="brief" data-do="brief">brief</button>
-                @if ($declaration !== [])<button class="link" type="button" data-opens="declared">declared</button>@endif
+                @if ($declaration !== [])<button class="link" type="button" data-opens="declared">declaration</button>@endif
                 @foreach ($attempt->files as $file)
                     @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@endif
                 @endforeach
@@ -95,8 +95,8 @@
                             <x-mark-criterion :criterion="$criterion" :choice="$choice">
                                 <span class="criterion-tools">
                                     <button class="link" type="button" data-steps="{{ $id }}" hidden></button>
-                                    <button class="link" type="button" data-lately data-opens="lately" hx-get="{{ route('mark.lately', [$mark, $id]) }}" hx-target="#lately-body" aria-label="Your last ten on {{ $criterion->title() }}">last ten</button>
-                                    @unless ($locked)<button class="link" type="button" data-record="voice" data-criterion="{{ $id }}" aria-label="Record voice on {{ $criterion->title() }}">say it</button>@endunless
+                                    <button class="link" type="button" data-lately data-opens="lately" hx-get="{{ route('mark.lately', [$mark, $id]) }}" hx-target="#lately-body" aria-label="Your last ten on {{ $criterion->title() }}">your last ten</button>
+                                    @unless ($locked)<button class="link" type="button" data-record="voice" data-criterion="{{ $id }}" aria-label="Record voice on {{ $criterion->title() }}">record</button>@endunless
                                 </span>
                             </x-mark-criterion>
                             <div data-clash="mark"></div>
@@ -196,7 +196,7 @@
     </dialog>
     @if ($declaration !== [])
         <dialog id="declared" aria-labelledby="declared-title">
-            <h2 id="declared-title" class="mb-2">What was declared</h2>
+            <h2 id="declared-title" class="mb-2">Declaration</h2>
             <p class="quiet small mb-2">Handed in with the work. The author’s name is taken out.</p>
             <dl>@foreach ($declaration as $one)<dt class="font-bold mt-2">{{ $one['label'] }}</dt><dd>{{ $one['answer'] }}</dd>@endforeach</dl>
             <div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div>

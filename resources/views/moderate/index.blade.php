@@ -18,7 +18,7 @@
             <div class="sheet scroll"><table class="table">
                 <thead><tr><th>Script</th><th class="num">First</th><th class="num">Second</th>
                     <th><svg width="300" height="14" aria-hidden="true">@foreach ([30, 40, 50, 60, 70, 80, 90] as $m)<text x="{{ $x($m) }}" y="12" font-size="11" text-anchor="middle" fill="var(--quiet)">{{ $m }}</text>@endforeach</svg></th>
-                    <th class="num">Apart</th><th class="num">Agreed</th><th>Standing</th></tr></thead>
+                    <th class="num">Apart</th><th class="num">Agreed</th><th>Status</th></tr></thead>
                 <tbody>
                     @foreach ($scripts as $script)
                         @php

@@ -85,7 +85,7 @@
             </section>
             @if ($student)
                 <section class="panel">
-                    <h2 class="mb-1">Always allowed</h2>
+                    <h2 class="mb-1">Standing allowances</h2>
                     <p class="mb-2">@if ($standing)<b>{{ $standing->inWords() }}</b>@else Nothing beyond what everyone has.@endif</p>
                     <form method="post" action="{{ route('members.allowance', $member) }}">@csrf
                         <div class="grid grid-cols-2 gap-x-4">

@@ -76,7 +76,7 @@
                 <label class="flex items-start gap-2 mb-2"><input class="mt-1" type="checkbox" name="complete" value="1" @checked($chosen['complete'] ?? false)> <span>It names every student: who is not in it has left</span></label>
                 <div class="flex justify-end"><button @class(['button', 'primary' => $comparison === null])>Preview again</button></div>
             </form>
-            <p class="quiet small mt-3">Nothing is changed by looking. Names, numbers and mail addresses of accounts that their owners use stay as they are; sections follow the roster. The file is deleted once it is applied, or after a day.</p>
+            <p class="quiet small mt-3">Nothing is changed by looking. Names, numbers and e-mail addresses of accounts that their owners use stay as they are; sections follow the roster. The file is deleted once it is applied, or after a day.</p>
         </aside>
     </div>
 </x-page>

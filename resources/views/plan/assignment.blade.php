@@ -78,7 +78,7 @@
                     </div>
                 </details>
                 <details class="fold" {{ $fold('declaration', 'declaration.0.label', 'declaration.1.label', 'declaration.2.label', 'declaration.3.label') }}>
-                    <summary><b>What students declare</b> <span class="quiet small">{{ collect($declared)->filter(fn ($field) => ($field['label'] ?? '') !== '')->isEmpty() ? 'nothing' : collect($declared)->pluck('label')->filter()->count().' fields, kept with each attempt' }}</span></summary>
+                    <summary><b>Declaration by students</b> <span class="quiet small">{{ collect($declared)->filter(fn ($field) => ($field['label'] ?? '') !== '')->isEmpty() ? 'nothing' : collect($declared)->pluck('label')->filter()->count().' fields, kept with each attempt' }}</span></summary>
                     <p class="hint mb-2">Sentences to confirm, and questions to answer, in your words. Empty rows are left out.</p>
                     @foreach (array_pad(array_values($declared), min(12, count($declared) + 2), []) as $n => $field)
                         <div class="grid grid-cols-[110px_1fr_96px] gap-x-2 mb-2 items-start">

@@ -1,4 +1,4 @@
-<x-page :title="'Take it out: '.$rubric->title" at="rubrics">
+<x-page :title="'Export: '.$rubric->title" at="rubrics">
     <x-slot:head><x-rubric-head :rubric="$rubric" here="files" /></x-slot:head>
     <div class="max-w-3xl">
         @php($forms = [

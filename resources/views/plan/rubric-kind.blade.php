@@ -12,16 +12,16 @@
         @foreach ($items as $item)
             @php($iid = $item['id'])
             <li class="step">
-                <textarea class="small" rows="{{ $rows($draft->get("criteria.{$id}.items.{$iid}.title"), 90) }}" name="{{ $at }}[items][{{ $iid }}][title]" aria-label="Step {{ $loop->iteration }} of criterion {{ $n }}" placeholder="a step to be seen done" data-col="1">{{ $draft->get("criteria.{$id}.items.{$iid}.title") }}</textarea>
-                <input class="num w-16! flex-none" name="{{ $at }}[items][{{ $iid }}][points]" value="{{ $draft->get("criteria.{$id}.items.{$iid}.points") }}" aria-label="Points of step {{ $loop->iteration }} of criterion {{ $n }}" inputmode="decimal">
+                <textarea class="small" rows="{{ $rows($draft->get("criteria.{$id}.items.{$iid}.title"), 90) }}" name="{{ $at }}[items][{{ $iid }}][title]" aria-label="Item {{ $loop->iteration }} of criterion {{ $n }}" placeholder="a step to be seen done" data-col="1">{{ $draft->get("criteria.{$id}.items.{$iid}.title") }}</textarea>
+                <input class="num w-16! flex-none" name="{{ $at }}[items][{{ $iid }}][points]" value="{{ $draft->get("criteria.{$id}.items.{$iid}.points") }}" aria-label="Points of item {{ $loop->iteration }} of criterion {{ $n }}" inputmode="decimal">
                 <span class="tools flex-none m-0!">
-                    @unless ($loop->first)<button name="do" value="item-up:{{ $id }}:{{ $iid }}" aria-label="Move step {{ $loop->iteration }} of criterion {{ $n }} up">up</button>@endunless
-                    @if (count($items) > 1)<button name="do" value="remove-item:{{ $id }}:{{ $iid }}" aria-label="Remove step {{ $loop->iteration }} of criterion {{ $n }}">remove</button>@endif
+                    @unless ($loop->first)<button name="do" value="item-up:{{ $id }}:{{ $iid }}" aria-label="Move item {{ $loop->iteration }} of criterion {{ $n }} up">up</button>@endunless
+                    @if (count($items) > 1)<button name="do" value="remove-item:{{ $id }}:{{ $iid }}" aria-label="Remove item {{ $loop->iteration }} of criterion {{ $n }}">remove</button>@endif
                 </span>
             </li>
         @endforeach
     </ul>
-    <button class="link small" name="do" value="add-item:{{ $id }}">+ step</button>
+    <button class="link small" name="do" value="add-item:{{ $id }}">+ item</button>
 @elseif ($kind === Kind::Comment)
     <p class="quiet small">Markers write a comment and choose nothing.</p>
 @else

@@ -5,6 +5,6 @@
         <label class="label" for="paste-text">The table</label>
         <textarea class="input" id="paste-text" name="pasted" rows="8">{{ $pasted }}</textarea>
         <div class="mt-3">@include('plan.rubric-pasted')</div>
-        <button class="button mt-3">Look at it again</button>
+        <button class="button mt-3">Preview again</button>
     </form>
 </x-page>

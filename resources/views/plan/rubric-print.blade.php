@@ -22,7 +22,7 @@
     <h1>{{ $rubric->title }}</h1>
     <div class="quiet">{{ $rubric->place() }}, {{ $rubric->state->value }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif, {{ App\Support\Clock::shown(now()) }}</div>
     @foreach ($core->criteria as $criterion)
-        <h2>{{ $criterion->title() }} <span class="quiet">{{ implode(', ', array_filter([$criterion->weight()->isZero() ? '' : Figure::plain($criterion->weight()).' % of the mark', $criterion instanceof CommentCriterion ? '' : 'out of '.Figure::plain($criterion->max()).' points', $criterion->optional() ? 'where it applies' : ''])) }}</span></h2>
+        <h2>{{ $criterion->title() }} <span class="quiet">{{ implode(', ', array_filter([$criterion->weight()->isZero() ? '' : Figure::plain($criterion->weight()).' % of the mark', $criterion instanceof CommentCriterion ? '' : 'out of '.Figure::plain($criterion->max()).' points', $criterion->optional() ? 'optional' : ''])) }}</span></h2>
         @if ($criterion->purpose() !== '')<div class="quiet">{{ $criterion->purpose() }}</div>@endif
         @if ($criterion instanceof LevelCriterion)
             <table><tr>@foreach ($criterion->usable() as $level)<td><b>{{ $level->title }}</b> {{ MarkForm::range($level) ?: Figure::plain($level->points) }}<br>{{ $level->descriptor }}</td>@endforeach</tr></table>

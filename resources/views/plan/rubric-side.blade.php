@@ -14,7 +14,7 @@
     <input type="hidden" name="seen" value="{{ $rubric->lock_version }}">
     <div class="flex gap-4 mb-3">
         <button class="link" name="do" value="undo" @disabled($undo === null) title="{{ $undo === null ? 'nothing to undo' : 'undo: '.$undo }}">undo</button>
-        <button class="link" name="do" value="redo" @disabled($redo === null) title="{{ $redo === null ? 'nothing to do again' : 'do again: '.$redo }}">do again</button>
+        <button class="link" name="do" value="redo" @disabled($redo === null) title="{{ $redo === null ? 'nothing to redo' : 'redo: '.$redo }}">redo</button>
     </div>
     @if ($inPercent)
         <div class="flex gap-3">

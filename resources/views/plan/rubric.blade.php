@@ -20,7 +20,7 @@
                 <label class="block small mt-1">The first row
                     <select id="paste-headed" name="headed" class="bare"><option value="">is looked at to see what it is</option><option value="1">names the levels</option><option value="0">is a criterion</option></select></label>
                 <div id="pasted" class="mt-2" aria-live="polite"></div>
-                <div class="flex justify-end gap-3 mt-3"><button class="button" type="button" data-closes>Close</button><noscript><button class="button">Look at it</button></noscript></div>
+                <div class="flex justify-end gap-3 mt-3"><button class="button" type="button" data-closes>Close</button><noscript><button class="button">Preview</button></noscript></div>
             </form>
         </dialog>
         <dialog id="keys" aria-labelledby="keys-title">

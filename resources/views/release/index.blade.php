@@ -22,7 +22,7 @@
             @else
                 <form id="some" method="post" action="{{ route('release.store', $assignment) }}">@csrf</form>
                 <div class="sheet scroll"><table class="table">
-                    <thead><tr><th><span class="sr-only">Choose</span></th><th>Script</th><th class="num">Mark</th><th>Band</th><th>Standing</th><th>Read</th><th></th></tr></thead>
+                    <thead><tr><th><span class="sr-only">Choose</span></th><th>Script</th><th class="num">Mark</th><th>Band</th><th>Status</th><th>Read</th><th></th></tr></thead>
                     <tbody>
                         @foreach ($scripts as $script)
                             @php($standing = $standings[$script->code])
@@ -36,7 +36,7 @@
                                 <td class="num">
                                     @if (! $script->result && $script->current_handin_id)
                                         @if ($script->held_reason)
-                                            <form method="post" action="{{ route('scripts.hold', $script) }}">@csrf<button class="link" name="let_go" value="1">let it go</button></form>
+                                            <form method="post" action="{{ route('scripts.hold', $script) }}">@csrf<button class="link" name="let_go" value="1">end the hold</button></form>
                                         @else
                                             <details class="relative"><summary class="link list-none">hold</summary>
                                                 <form class="flex gap-2 mt-1" method="post" action="{{ route('scripts.hold', $script) }}">@csrf<label class="sr-only" for="h-{{ $script->code }}">Why {{ $script->code }} is held</label><input class="input" id="h-{{ $script->code }}" name="reason" placeholder="why" required minlength="5"><button class="button">Hold</button></form>

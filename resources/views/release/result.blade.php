@@ -39,7 +39,7 @@
                     @if ($criterion['levels'] !== [])
                         <div class="levels">
                             @foreach ($criterion['levels'] as $level)
-                                <div @class(['reached' => $level['reached']])>@if ($level['reached'])<b>{{ $criterion['between'] ? 'Yours, and part of the way on.' : 'Yours.' }}</b> @endif<span class="small">{{ $level['title'] }}@if ($shown) · {{ $level['points'] }}@endif</span><br>{{ $level['descriptor'] }}</div>
+                                <div @class(['reached' => $level['reached']])>@if ($level['reached'])<b>{{ $criterion['between'] ? 'Yours: between this level and the next.' : 'Yours.' }}</b> @endif<span class="small">{{ $level['title'] }}@if ($shown) · {{ $level['points'] }}@endif</span><br>{{ $level['descriptor'] }}</div>
                             @endforeach
                         </div>
                         @foreach ($criterion['levels'] as $level)

@@ -9,9 +9,9 @@
             <div class="mb-4">
                 @if ($baseline->failure)<div class="notice refusal">It could not be worked out: {{ $baseline->failure }} Take the last text out, or add one, to try again.</div>
                 @elseif (! $baseline->isWorkedOut())<p class="quiet" role="status">Version {{ $baseline->version }} is being worked out. This page keeps itself up to date.</p>
-                @elseif ($baseline->size === 0)<p class="quiet">No text in it belongs yet. At least {{ Conformal::least(0.05) }} are needed for an alarm of 0.05, {{ Conformal::least(0.1) }} for 0.1.</p>
+                @elseif ($baseline->size === 0)<p class="quiet">No text in it is used yet. At least {{ Conformal::least(0.05) }} are needed for an alarm of 0.05, {{ Conformal::least(0.1) }} for 0.1.</p>
                 @else
-                    <p><b>{{ $baseline->size }} {{ $baseline->size === 1 ? 'text belongs' : 'texts belong' }}.</b> The lowest alarm it can support is {{ number_format($baseline->lowestAlarm(), 3) }}{{ $baseline->lowestAlarm() > 0.05 + 1e-9 ? '; one of 0.05 needs '.Conformal::least(0.05).' texts' : '' }}. <span class="quiet">Version {{ $baseline->version }}, {{ $baseline->language }}.</span></p>
+                    <p><b>{{ $baseline->size }} {{ $baseline->size === 1 ? 'text is used' : 'texts are used' }}.</b> The lowest alarm it can support is {{ number_format($baseline->lowestAlarm(), 3) }}{{ $baseline->lowestAlarm() > 0.05 + 1e-9 ? '; one of 0.05 needs '.Conformal::least(0.05).' texts' : '' }}. <span class="quiet">Version {{ $baseline->version }}, {{ $baseline->language }}.</span></p>
                     <details class="mt-2"><summary><b>How its texts spread</b></summary>
                         <table class="table mt-2"><thead><tr><th>Signal</th><th class="num">Nine in ten from</th><th class="num">Middle</th><th class="num">to</th></tr></thead><tbody>
                             @foreach ($baseline->spread ?? [] as $name => $one)@php($signal = Signal::from($name))<tr><td>{{ Str::ucfirst($name) }} <span class="quiet small">{{ $signal->unit() }}</span></td>@foreach (['low', 'middle', 'high'] as $at)<td class="num">{{ number_format($one[$at], $signal->decimals()) }}</td>@endforeach</tr>@endforeach
@@ -21,9 +21,9 @@
             @if ($texts->isEmpty())<x-empty title="No texts yet">Add texts you trust: written under supervision, or in years before writing programs. They should be of the kind, the length and the language of what will be compared with them.</x-empty>
             @else
                 <div class="sheet scroll" tabindex="0"><table class="table">
-                    <thead><tr><th>From</th><th class="num">Words measured</th><th>Belongs</th><th class="num">Since version</th><th></th></tr></thead>
+                    <thead><tr><th>From</th><th class="num">Words measured</th><th>Used</th><th class="num">Since version</th><th></th></tr></thead>
                     <tbody>@foreach ($texts as $text)
-                        <tr><td>{{ $text->title }}</td><td class="num">{{ number_format($text->words) }}</td><td>@if ($text->taken_out_version)<span class="quiet">out since version {{ $text->taken_out_version }}: {{ $text->taken_out_reason }}</span>@elseif ($text->misfit)<span class="signal">does not belong.</span> <span class="small">{{ $text->misfit }}</span>@else{{ $baseline->isWorkedOut() ? 'yes' : '' }}@endif</td><td class="num">{{ $text->added_version }}</td>
+                        <tr><td>{{ $text->title }}</td><td class="num">{{ number_format($text->words) }}</td><td>@if ($text->taken_out_version)<span class="quiet">out since version {{ $text->taken_out_version }}: {{ $text->taken_out_reason }}</span>@elseif ($text->misfit)<span class="signal">not used.</span> <span class="small">{{ $text->misfit }}</span>@else{{ $baseline->isWorkedOut() ? 'yes' : '' }}@endif</td><td class="num">{{ $text->added_version }}</td>
                             <td>@unless ($text->taken_out_version)<details class="drop"><summary class="link">Take out …</summary><form class="panel" method="post" action="{{ route('baselines.take-out', $text) }}">@csrf<label class="small">Why <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Take it out</button></form></details>@endunless</td></tr>
                     @endforeach</tbody>
                 </table></div>

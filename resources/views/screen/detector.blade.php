@@ -8,7 +8,7 @@
             <section class="panel"><h2 class="mb-2">What leaves the building</h2>
                 <p class="mb-2">For each script of an assignment that turns it on, one request to <b>{{ parse_url($address, PHP_URL_HOST) }}</b>, when the script has been measured. In it:</p>
                 <ul class="list-disc ml-5"><li>the text of the script as markers see it, without the author’s name</li><li>the language of the baseline</li></ul>
-                <p class="mt-2">Never: names, mail addresses, script codes, the file, the module, marks. Students are told before they hand in. Each request stands in the logbook. What the service does with a text is between it and your institution: read its contract.</p></section>
+                <p class="mt-2">Never: names, e-mail addresses, script codes, the file, the module, marks. Students are told before they hand in. Each request stands in the logbook. What the service does with a text is between it and your institution: read its contract.</p></section>
             <section class="panel"><h2 class="mb-2">What comes back</h2>
                 <p>A number from 0 to 1, and how often the service says that it is wrong. An answer without error rates is not shown. It stands beside the writing signals as one more of them; nothing follows from it by itself, and it is never part of “past the alarm”.</p>
                 <p class="mt-2">When it does not answer, or answers nonsense, the script says so; everything else stands as it is.</p></section>

@@ -19,7 +19,7 @@
         <x-empty title="Writing is not measured here">Signals compare a script with texts you trust. Choose a baseline for this assignment <a href="{{ route('plan.edit', $assignment) }}#writing">under Plan</a>; <a href="{{ route('baselines.index', $assignment->module) }}">make one first</a> if there is none. Students are told before they hand in.</x-empty>
     @else
         <p class="quiet small mb-3">Compared with <a href="{{ route('baselines.show', $baseline) }}">“{{ $baseline->name }}”</a>, {{ $baseline->size }} texts, version {{ $baseline->version }}. {{ WritingWords::alarm($alarm) }}. <a href="{{ route('plan.edit', $assignment) }}#writing">Change</a></p>
-        @if ($baseline->lowestAlarm() > $alarm + 1e-9)<div class="notice refusal">The baseline is too small for this alarm: {{ Conformal::least($alarm) }} texts that belong are needed, and it has {{ $baseline->size }}. Nothing is said of any script. Add texts, or allow a higher alarm.</div>@endif
+        @if ($baseline->lowestAlarm() > $alarm + 1e-9)<div class="notice refusal">The baseline is too small for this alarm: {{ Conformal::least($alarm) }} texts that can be used are needed, and it has {{ $baseline->size }}. Nothing is said of any script. Add texts, or allow a higher alarm.</div>@endif
         @if ($measured > 0)
             <section class="sheet px-4 py-3 mb-4" aria-labelledby="expected">
                 <h2 id="expected" class="mb-1">{{ Str::ucfirst(WritingWords::about($measured * $alarm)) }} expected, {{ $counts['f_unusual'] }} seen</h2>

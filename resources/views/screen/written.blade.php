@@ -62,7 +62,7 @@
                     <h2 class="mt-5 mb-1">Earlier work by the same student</h2>
                     <p>{{ WritingWords::own($report) ?? 'There is too little of it to compare with: '.YoungHarbor\Core\Writing\SameHand::LEAST_OWN_WORDS.' words handed in earlier in this module, and nine scripts by others, are needed.' }}</p>
                     @if ($report->found['own'])<p class="quiet small">Distance {{ number_format($report->found['own']['distance'], 2) }}: the mean difference of how often the 150 commonest words are used, in standard deviations. A student’s own text mostly lies nearer than most.</p>@endif
-                    <h2 class="mt-5 mb-1">What the student declared</h2>
+                    <h2 class="mt-5 mb-1">Declaration of the student</h2>
                     @if ($declared === [])<p class="quiet">Nothing was asked.</p>
                     @elseif (! $coordinates)<p class="quiet">The coordinator can read it: it may name people.</p>
                     @else<dl>@foreach ($declared as $one)<dt class="quiet small">{{ $one['label'] }}</dt><dd class="mb-1">{{ $one['answer'] }}</dd>@endforeach</dl>@endif

@@ -5,6 +5,7 @@
     $most = max(1, ...array_map(fn ($load) => $load['first'] + $load['second'], array_values($loads)), ...array_column($loads, 'fair'));
     $second = count($parts) > 1;
     $changes = count(array_filter($draft->entries, fn ($entry) => $entry['marker'] !== $entry['from']));
+    $first = array_filter($draft->entries, fn ($entry) => $entry['from'] !== null) === [];
     $ids = array_map(strval(...), array_keys($loads));
     $pairs = [];
     foreach ($ids as $n => $one) {
@@ -17,7 +18,7 @@
 @endphp
 <div id="plan" data-plan="{{ route('share-out.move', $draft) }}" data-common="{{ json_encode($picture['common']) }}">
     <div class="flex flex-wrap items-baseline gap-x-4 mb-1">
-        <h2>The plan <span class="quiet font-normal">{{ $changes === 0 ? 'changes nothing' : ($changes === 1 ? '1 mark changes hands' : number_format($changes).' marks change hands') }}{{ $draft->moves > 0 ? ', '.($draft->moves === 1 ? '1 move' : "{$draft->moves} moves").' by hand' : '' }}</span></h2>
+        <h2>The plan <span class="quiet font-normal">{{ $changes === 0 ? 'changes nothing' : number_format($changes).($changes === 1 ? ' mark' : ' marks').($first ? ' to give out' : ($changes === 1 ? ' changes hands' : ' change hands')) }}{{ $draft->moves > 0 ? ', '.($draft->moves === 1 ? '1 move' : "{$draft->moves} moves").' by hand' : '' }}</span></h2>
         <form class="ml-auto" method="post" action="{{ route('share-out.drop', $draft) }}">@csrf @method('delete')<button class="link small">Drop it</button></form>
     </div>
     @unless ($assignment->isPastDue())<p class="signal mb-2">The due time is still to come, so scripts can change. You can look at a plan now and give it out after {{ App\Support\Clock::shown($assignment->due_at) }}.</p>@endunless

@@ -43,11 +43,11 @@ final class SettleTest extends TestCase
             ->assertSee('80.0')
             ->assertSee('50.0');
 
-        $this->post(route('moderate.propose', $script), ['mark' => '62,5', 'reason' => 'A reason that is long enough.'])
+        $this->post(route('moderate.propose', $script), ['mark' => '62,55', 'reason' => 'A reason that is long enough.'])
             ->assertSessionHasErrors('mark');
         $this->post(route('moderate.propose', $script), ['mark' => '62.5', 'reason' => 'short'])
             ->assertSessionHasErrors('reason');
-        $this->post(route('moderate.propose', $script), ['mark' => '62.5', 'reason' => 'We read the third section differently.'])
+        $this->post(route('moderate.propose', $script), ['mark' => '62,5', 'reason' => 'We read the third section differently.'])
             ->assertRedirect();
         $proposal = Proposal::query()->sole();
         $this->post(route('moderate.accept', $script), ['proposal' => $proposal->id])

@@ -54,9 +54,9 @@ final class AssignmentTest extends TestCase
     {
         $this->module();
         $working = $this->workingCopy();
-        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), $this->form(['title' => '', 'tolerance' => '5,5', 'pass_mark' => '140']))
+        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), $this->form(['title' => '', 'tolerance' => '5,5,5', 'pass_mark' => '140']))
             ->assertSessionHasErrors(['title', 'tolerance', 'pass_mark'])
-            ->assertSessionHasInput('tolerance', '5,5');
+            ->assertSessionHasInput('tolerance', '5,5,5');
         $this->post(route('plan.store', $this->module), $this->form(['closes_at' => '2026-12-01T12:00']))
             ->assertSessionHasErrors('closes_at');
         $this->post(route('plan.store', $this->module), $this->form(['rubric' => $working->public_id]))

@@ -33,7 +33,7 @@ final class RubricEditingTest extends TestCase
     {
         $this->module();
         $rubric = $this->workingCopy();
-        $this->send($rubric, ['criteria.c1.weight' => ['60', '59.5']])->assertOk()->assertSee('99.5 of 100')->assertDontSee('rubric-title');
+        $this->send($rubric, ['criteria.c1.weight' => ['60', '59,5']])->assertOk()->assertSee('99.5 of 100')->assertDontSee('rubric-title');
         self::assertSame(['59.5', 'Argument'], [$rubric->refresh()->draft()->get('criteria.c1.weight'), $rubric->draft()->get('criteria.c1.title')]);
     }
 

@@ -53,10 +53,10 @@ final class RubricSheetTest extends TestCase
     {
         $this->module();
         $rubric = $this->workingCopy();
-        $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c2' => ['weight' => '33,33']]]));
+        $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c2' => ['weight' => '33,33,3']]]));
         $this->post(route('rubrics.ready', $rubric), ['seen' => 2])->assertSessionHasErrors('ready');
         self::assertStringContainsString('Criterion “Evidence”, weight: must be a number such as "12.5"', implode(' ', session('errors')->get('ready')));
-        $this->get(route('rubrics.show', $rubric))->assertSee('33,33');
+        $this->get(route('rubrics.show', $rubric))->assertSee('33,33,3');
     }
 
     public function test_two_people_saving_one_rubric_lose_nothing(): void

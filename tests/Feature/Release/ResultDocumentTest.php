@@ -57,7 +57,7 @@ final class ResultDocumentTest extends TestCase
         $script->marks()->update(['general_comment' => 'Tampered with.']);
         self::assertSame($before, $result->refresh()->document);
         $this->actingAs($this->students[0])->get(route('results.show', $result))
-            ->assertSee('Yours, and part of the way on.')
+            ->assertSee('Yours: between this level and the next.')
             ->assertSee('7.5')
             ->assertDontSee('Tampered');
     }

@@ -107,7 +107,7 @@ final class WritingTest extends TestCase
     {
         $assignment = $this->measured(texts: 12);
         self::assertSame(WritingState::Nothing, $this->report($this->script($assignment))->state);
-        $this->actingAs($this->coordinator)->get(route('writing.index', $assignment))->assertSee('19 texts that belong are needed, and it has 12')->assertSee('The baseline has 12 texts that belong');
+        $this->actingAs($this->coordinator)->get(route('writing.index', $assignment))->assertSee('19 texts that can be used are needed, and it has 12')->assertSee('The baseline has 12 texts that can be used');
         $this->post(route('baselines.add', $this->baseline), ['title' => 'More', 'texts' => array_slice($this->files('baseline/*.md'), 10)])->assertSessionHas('said', '8 added, 2 were there already.');
         self::assertSame([3, 3, 20], [$this->baseline->refresh()->version, $this->baseline->worked_out_version, $this->baseline->size]);
         self::assertSame([WritingState::Ready, 3], [$this->report($this->script($assignment))->state, $this->report($this->script($assignment))->baseline_version], 'scripts are measured again with the new version');
@@ -119,7 +119,7 @@ final class WritingTest extends TestCase
         $german = UploadedFile::fake()->createWithContent('a.txt', implode(' ', array_map(fn (int $n) => "Der alte Hafen {$n} lag unter dem Nebel, und niemand wusste mehr, wann die Boote aus der See kamen.", range(1, 40))));
         $copy = UploadedFile::fake()->createWithContent('b.txt', file_get_contents(database_path('demo/baseline/supervised-04.md')).' One more sentence.');
         $this->actingAs($this->coordinator)->post(route('baselines.add', $this->baseline), ['title' => 'Others', 'texts' => [$german, $copy, UploadedFile::fake()->createWithContent('c.txt', 'Short. Very.'), UploadedFile::fake()->createWithContent('d.docx', "PK\x03\x04 broken")]])->assertSessionHasErrors('texts');
-        $this->get(route('baselines.show', $this->baseline))->assertSee('20 texts belong')->assertSee('In another language than most')->assertSee('A copy, in most of its words')->assertSee('300 are needed')->assertSee('0.048');
+        $this->get(route('baselines.show', $this->baseline))->assertSee('20 texts are used')->assertSee('In another language than most')->assertSee('A copy, in most of its words')->assertSee('300 are needed')->assertSee('0.048');
         $text = WritingText::query()->whereNull('misfit')->firstOrFail();
         $this->post(route('baselines.take-out', $text), ['reason' => ''])->assertSessionHasErrors('reason');
         $this->post(route('baselines.take-out', $text), ['reason' => 'Written at home after all'])->assertSessionHasNoErrors();

@@ -47,7 +47,7 @@ final class ShareOutTest extends TestCase
     {
         $assignment = $this->handedIn(3, 5);
         $this->actingAs($this->coordinator)->post(route('share-out.plan', $assignment), $this->asked())->assertRedirect(route('share-out.index', $assignment));
-        $this->get(route('share-out.index', $assignment))->assertOk()->assertSee('10 marks change hands')->assertSee('The due time is still to come');
+        $this->get(route('share-out.index', $assignment))->assertOk()->assertSee('10 marks to give out')->assertSee('The due time is still to come');
         self::assertSame(0, Mark::query()->count());
         $this->post(route('share-out.apply', $this->draft()), ['seen' => 1])
             ->assertSessionHasErrors(['refused' => 'Scripts can still change until the due time; share them out after it.']);

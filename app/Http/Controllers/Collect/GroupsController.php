@@ -36,7 +36,7 @@ final class GroupsController extends Controller
     public function store(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $request->validate(['lines' => ['required', 'string', 'max:200000']], ['lines.required' => 'Write a line for each student: mail address or number, comma, group.']);
+        $request->validate(['lines' => ['required', 'string', 'max:200000']], ['lines.required' => 'Write a line for each student: e-mail address or number, comma, group.']);
         $scripts = $assignment->scripts()->with('student:id,name,number,email')->get();
         $byName = [];
         foreach ($scripts as $script) {
@@ -48,7 +48,7 @@ final class GroupsController extends Controller
             $who = mb_strtolower(trim($cells[0]));
             $group = trim($cells[1] ?? '');
             match (true) {
-                ! isset($byName[$who]) || $who === '' => $faults[] = 'Line '.($n + 1).": nobody here has the mail address or number “{$cells[0]}”.",
+                ! isset($byName[$who]) || $who === '' => $faults[] = 'Line '.($n + 1).": nobody here has the e-mail address or number “{$cells[0]}”.",
                 isset($groups[$byName[$who]]) => $faults[] = 'Line '.($n + 1).": “{$cells[0]}” stands twice.",
                 mb_strlen($group) > 60 => $faults[] = 'Line '.($n + 1).': a group’s name has 60 characters at most.',
                 default => $groups[$byName[$who]] = $group,

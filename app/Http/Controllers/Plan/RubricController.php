@@ -11,6 +11,7 @@ use App\Enums\RubricState;
 use App\Exceptions\Refused;
 use App\Exceptions\SavedMeanwhile;
 use App\Http\Controllers\Controller;
+use App\Http\Middleware\DecimalComma;
 use App\Models\Rubric;
 use App\Models\User;
 use App\Support\Clock;
@@ -34,7 +35,7 @@ use YoungHarbor\Core\Rubric\Weighting;
 final class RubricController extends Controller
 {
     /** What the cells of the sheet can show. */
-    public const CELLS = ['descriptors' => 'what earns it', 'guidance' => 'how to reach the next level', 'points' => 'points and use'];
+    public const CELLS = ['descriptors' => 'descriptors', 'guidance' => 'how to reach the next level', 'points' => 'points and use'];
 
     public function show(Request $request, Rubric $rubric, RubricEditors $editors): View
     {
@@ -163,7 +164,7 @@ final class RubricController extends Controller
         $sent = json_decode($request->string('changes')->toString(), true);
         foreach (is_array($sent) ? $sent : [] as $change) {
             if (is_array($change) && is_string($change['place'] ?? null) && is_string($change['was'] ?? null) && is_string($change['to'] ?? null)) {
-                $changes[] = ['place' => $change['place'], 'was' => $change['was'], 'to' => $change['to']];
+                $changes[] = ['place' => $change['place'], 'was' => DecimalComma::in($change['place'], $change['was']), 'to' => DecimalComma::in($change['place'], $change['to'])];
             }
         }
         if (! is_array($sent) || count($changes) !== count($sent)) {

@@ -69,7 +69,7 @@ final class ShareOutController extends Controller
         ], ['markers.required' => 'Choose at least one marker.', 'seed.*' => 'The seed is a whole number.']);
         $markers = [];
         foreach ($this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $fields['markers']) as $person) {
-            $share = str_replace(',', '.', trim((string) ($fields['share'][$person->public_id] ?? '1')));
+            $share = trim((string) ($fields['share'][$person->public_id] ?? '1'));
             $sections = array_values(array_filter((array) ($fields['sections'][$person->public_id] ?? []), fn (mixed $section) => is_string($section) && $section !== ''));
             $markers[] = ['marker' => $person->public_id, 'share' => $share === '' ? '1' : $share, 'sections' => $sections === [] ? null : $sections];
         }
