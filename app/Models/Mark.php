@@ -107,6 +107,18 @@ final class Mark extends Model
     }
 
     /**
+     * What is on desks: without what was handed over, and without marks made together that nobody finished before the result went out.
+     *
+     * @return Builder<self>
+     */
+    public static function onDesks(): Builder
+    {
+        return self::query()->where('marks.part', '!=', Part::HandedOver)->where(fn (Builder $query) => $query
+            ->where('marks.part', '!=', Part::Together)->orWhereNotNull('marks.done_at')
+            ->orWhereNotExists(fn ($released) => $released->from('results')->whereColumn('results.script_id', 'marks.script_id')));
+    }
+
+    /**
      * Comments on the script, taken away ones too.
      *
      * @return HasMany<MarkComment, $this>
@@ -141,6 +153,12 @@ final class Mark extends Model
     public function isDone(): bool
     {
         return $this->done_at !== null;
+    }
+
+    /** Whether nothing in it changes any more, for now or for good: it is done, or the script's result is out. */
+    public function isClosed(): bool
+    {
+        return $this->isDone() || $this->script->result()->exists();
     }
 
     /** The total of a finished mark, at the rubric's decimals. */

@@ -61,7 +61,7 @@ final class DeskQueue
         return [
             'place' => (int) $counts->before_it + 1,
             'all' => (int) $counts->every + ((int) $counts->self === 0 ? 1 : 0),
-            'open' => (int) $counts->open + ((int) $counts->self === 0 && ! $mark->isDone() ? 1 : 0),
+            'open' => (int) $counts->open + ((int) $counts->self === 0 && ! $mark->isClosed() ? 1 : 0),
             'previous' => $queue()->whereRaw("{$order} < ?", [$here])->orderByRaw("{$order} DESC")->first(['marks.id', 'public_id']),
             'next' => $queue()->whereRaw("{$order} > ?", [$here])->orderByRaw($order)->first(['marks.id', 'public_id']),
         ];
@@ -102,7 +102,7 @@ final class DeskQueue
      */
     public function queue(int $assignmentId, int $markerId, array $filter): Builder
     {
-        return Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)->where('marks.part', '!=', Part::HandedOver->value)
+        return Mark::onDesks()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)
             ->when(($filter['show'] ?? '') !== '', fn (Builder $query) => match ($filter['show'] ?? '') {
                 'open' => $query->whereNull('done_at'),
                 'begun' => $query->whereNull('done_at')->whereNotNull('begun_at'),

@@ -27,7 +27,7 @@ final class DeskState
         $choice = fn (Criterion $criterion): array => $mark->choices[$criterion->id()] ?? [];
 
         return [
-            'version' => $mark->lock_version, 'done' => $mark->isDone(),
+            'version' => $mark->lock_version, 'done' => $mark->isClosed(),
             'marks' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $choice($criterion)), $criteria)),
             'words' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => $choice($criterion)['comment'] ?? '', $criteria)),
             'general' => $mark->general_comment, 'private' => $mark->private_note, 'notes' => $this->notes($mark),

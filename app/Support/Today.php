@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Mark;
@@ -99,7 +98,7 @@ final class Today
     private function asMarker(User $person): array
     {
         $items = [];
-        $open = Mark::query()->where('marker_id', $person->id)->whereNull('done_at')->where('part', '!=', Part::HandedOver)
+        $open = Mark::onDesks()->where('marker_id', $person->id)->whereNull('done_at')
             ->whereHas('script', fn ($query) => $query->whereNull('held_reason'))
             ->with('script.assignment.module')->orderByRaw('aside_reason IS NOT NULL, touched_at DESC, begun_at DESC, public_id')->get();
         foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id) as $marks) {

@@ -19,6 +19,18 @@ final class ReopenMark
     {
     }
 
+    /** Why a mark that is done stays done; null when it can be opened again. */
+    public static function refusal(Mark $mark): ?string
+    {
+        $script = $mark->script;
+
+        return match (true) {
+            $script->result()->exists() => "The result of {$script->code} has been released; its marks no longer change.",
+            $mark->part->counts() && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist() => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
+            default => null,
+        };
+    }
+
     /**
      * @throws Refused
      */
@@ -30,12 +42,8 @@ final class ReopenMark
             if (! $stored->isDone()) {
                 return;
             }
-            if ($script->result()->exists()) {
-                throw new Refused("The result of {$script->code} has been released; its marks no longer change.");
-            }
-            if ($stored->part->counts() && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist()) {
-                throw new Refused('Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.');
-            }
+            $why = self::refusal($stored->setRelation('script', $script));
+            throw_if($why !== null, new Refused((string) $why));
             $before = $stored->shownTotal();
             $stored->part->counts() && $script->settlement()->delete();
             $stored->forceFill(['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1])->save();

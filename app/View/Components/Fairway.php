@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\View\Components;
 
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Mark as MarkModel;
@@ -62,7 +61,7 @@ final class Fairway extends Component
     private function forStaff(Mark $mark): Mark
     {
         if ($mark->stage === Stage::Mark && $this->role === Role::Tutor) {
-            $open = $this->openMarks ?? MarkModel::query()->where('marker_id', Auth::id())->whereNull('done_at')->where('part', '!=', Part::HandedOver)
+            $open = $this->openMarks ?? MarkModel::onDesks()->where('marker_id', Auth::id())->whereNull('done_at')
                 ->whereIn('script_id', fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $this->assignment->id))->count();
 
             return new Mark($mark->stage, $mark->progress, $open === 0 ? 'nothing left for you' : "{$open} still yours", $open > 0);

@@ -1,6 +1,7 @@
 @php
     use YoungHarbor\Core\Rubric\CommentCriterion;
-    $locked = $mark->isDone();
+    $locked = $mark->isClosed();
+    $stays = $locked ? App\Actions\Mark\ReopenMark::refusal($mark) : null;
     $key = fn (string $command): string => $keys[$command] ?? '';
     $earlier = $attempt->id !== $mark->handin_id;
 @endphp
@@ -137,11 +138,11 @@
             </div>
             <p id="hint" class="small quiet px-4" aria-hidden="true"></p>
             <div class="foot">
-                <span id="saved" class="quiet small min-w-0" role="status">@if ($locked)Done {{ App\Support\Clock::shown($mark->done_at) }}@elseif ($mark->begun_at)Saved {{ App\Support\Clock::time($mark->updated_at) }}@else Saved as you go @endif</span>
+                <span id="saved" class="quiet small min-w-0" role="status">@if ($mark->isDone())Done {{ App\Support\Clock::shown($mark->done_at) }}@elseif ($locked)Results are out; nothing is left to do here@elseif ($mark->begun_at)Saved {{ App\Support\Clock::time($mark->updated_at) }}@else Saved as you go @endif</span>
                 <button class="link small" type="button" data-opens="keys" data-do="keys"><kbd>?</kbd> keys</button>
                 <span class="ml-auto"></span>
                 @if ($locked)
-                    @unless ($script->result()->exists())<form method="post" action="{{ route('mark.reopen', $mark) }}">@csrf<button class="button">Open it again</button></form>@endunless
+                    @if ($stays !== null)<span class="quiet small">{{ $stays }}</span>@else<form method="post" action="{{ route('mark.reopen', $mark) }}">@csrf<button class="button">Open it again</button></form>@endif
                     @if ($queue['next'])<a class="button primary" data-do="done" href="{{ route('mark.desk', [$queue['next'], ...$filter]) }}">Next</a>@endif
                 @else
                     <button class="button" type="button" data-opens="aside" data-do="aside">{{ $mark->aside_reason === null ? 'Set aside' : 'Set aside …' }}</button>

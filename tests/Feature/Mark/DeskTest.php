@@ -77,6 +77,7 @@ final class DeskTest extends TestCase
         $this->finish($this->markOf($script, Part::Second), 'l2', 'l2');
         $this->post(route('mark.reopen', $mark))
             ->assertSessionHasErrors(['refused' => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.']);
+        $this->get(route('mark.desk', $mark))->assertOk()->assertDontSee('Open it again')->assertSee('moderation has begun');
         self::assertSame('50.0000', Settlement::query()->sole()->mark);
     }
 

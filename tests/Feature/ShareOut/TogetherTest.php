@@ -11,6 +11,7 @@ use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\MarkComment;
+use App\Models\Result;
 use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\User;
@@ -121,5 +122,20 @@ final class TogetherTest extends TestCase
         $row = app(Progress::class)->of($this->work)->firstWhere('id', $marker->public_id);
         self::assertSame(3, $row['given'] ?? null, 'three scripts with two marks each over two tutors');
         $this->get(route('mark.desk', $this->together($marker)))->assertOk()->assertSee('together, counts for nothing');
+    }
+
+    public function test_what_was_left_over_from_starting_together_waits_for_nobody_once_results_are_out(): void
+    {
+        $marker = $this->tutors[0];
+        $left = $this->together($marker);
+        self::assertSame($left->id, app(DeskQueue::class)->resume($this->work, $marker)?->id);
+        $own = $this->markOf($this->script, Part::First);
+        Mark::counting()->where('marker_id', $marker->id)->update(['done_at' => now(), 'total' => '50']);
+        self::assertStringContainsString('1 script to mark', (string) $this->actingAs($marker)->get(route('today'))->getContent());
+        Result::query()->create(['script_id' => $this->script->id, 'document' => [], 'mark' => '50', 'band' => 'Third', 'released_by' => $this->coordinator->id, 'released_at' => now()]);
+        $this->get(route('today'))->assertOk()->assertDontSee('1 script to mark');
+        self::assertNull(app(DeskQueue::class)->resume($this->work, $marker));
+        $this->get(route('mark.desk', $left))->assertOk()->assertSee('Results are out; nothing is left to do here');
+        $this->actingAs($own->marker)->get(route('mark.desk', $own))->assertOk()->assertDontSee('Open it again');
     }
 }
