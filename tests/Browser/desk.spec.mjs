@@ -47,11 +47,9 @@ test('a script is marked from the keyboard alone: read, commented, marked, done'
     await expect(page.getByRole('dialog', { name: 'How the levels are meant' })).toContainText('Good needs a claim that someone could deny.');
     await press('Escape', 't');
     await page.keyboard.type('One page number is missing.');
-    await press('Tab');
-    await page.locator('.script').focus();
-    await press('g');
+    await press('Escape', 'g');
     await page.keyboard.type('Written without a mouse.');
-    await page.locator('.script').focus();
+    await press('Escape');
     await saved(page);
     await press('d');
     await expect(page.getByText(`${code} is done.`)).toBeVisible();

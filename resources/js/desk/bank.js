@@ -95,9 +95,7 @@ export function startBank({ desk, notes, config }) {
             event.preventDefault();
             choose(shown[at]);
         } else if (event.key === 'Escape') {
-            event.preventDefault();
-            event.stopPropagation();
-            hide();
+            hide(); // and the field is left, as by every Escape
         }
     }, true);
     desk.addEventListener('focusout', (event) => { if (event.target === field) { setTimeout(hide, 120); } });

@@ -10,6 +10,11 @@ export class Commands {
     constructor(keys, settings) {
         this.keys = keys;
         document.addEventListener('keydown', (event) => {
+            // Escape leaves a field, so that the next key is a command again and no letter of a comment.
+            if (event.key === 'Escape' && !event.defaultPrevented && isWriting(event.target) && event.target.closest('[data-desk]') && !event.target.closest('dialog')) {
+                event.target.blur();
+                return;
+            }
             if (event.ctrlKey || event.altKey || event.metaKey || isWriting(event.target) || document.querySelector('dialog:modal')) {
                 return;
             }
