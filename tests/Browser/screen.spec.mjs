@@ -23,27 +23,27 @@ test('a coordinator finds who shares text, reads it beside its source, argues wi
     const figures = page.locator('.figures');
     await expect(figures).toContainText('78 of 555 counted words also stand elsewhere.');
     await expect(figures).toContainText('Close wording besides, not in the share');
-    await expect(figures).toContainText('run 1 of 3');
+    await expect(figures).toContainText('passage 1 of 3');
     await expect(page.locator('.thread.now')).toHaveCount(1);
     await page.keyboard.press('j');
-    await expect(figures).toContainText('run 2 of 3');
+    await expect(figures).toContainText('passage 2 of 3');
     await expect(page).toHaveURL(/run=2/);
     await page.keyboard.press('j');
-    await expect(figures).toContainText('run 3 of 3');
+    await expect(figures).toContainText('passage 3 of 3');
     // The open run is in view on both sides.
     for (const pane of ['here', 'there']) {
         await expect(page.locator(`[data-pane=${pane}] .now`).first()).toBeInViewport();
     }
     await page.keyboard.press('w');
-    await expect(page.getByRole('link', { name: /only around this run/ })).toBeVisible();
+    await expect(page.getByRole('link', { name: /only around this passage/ })).toBeVisible();
 
-    await page.getByText('Leave this run out …').click();
+    await page.getByText('Leave this passage out …').click();
     await page.getByRole('button', { name: 'Quoted and cited properly' }).click();
     await expect(figures).toContainText('passages taken off here');
     await expect(figures).not.toContainText('78 of 555');
     await page.getByRole('button', { name: 'undo' }).click();
     await expect(figures).toContainText('78 of 555 counted words');
-    await page.getByText('Leave this run out …').click();
+    await page.getByText('Leave this passage out …').click();
     await page.locator('.acts').getByLabel('Another reason').first().fill('   ');
     await page.locator('.acts').getByRole('button', { name: 'Leave it out' }).first().click();
     await expect(page.getByRole('alert')).toContainText('Say in a few words why');

@@ -123,7 +123,7 @@
                 <details class="fold" id="screening" {{ $fold('overlap_min_words', 'overlap_seen', 'overlap_look', 'overlap_look_closely') }}>
                     <summary><b>Screening</b> <span class="quiet small">{{ $inWords['screen'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
-                        <x-field name="overlap_min_words" label="Shortest run, words" inputmode="numeric" :value="$a?->overlap_min_words ?? 8" />
+                        <x-field name="overlap_min_words" label="Shortest passage, words" inputmode="numeric" :value="$a?->overlap_min_words ?? 8" />
                         <x-choice name="overlap_seen" label="Overlap report of a script" :options="collect(App\Enums\OverlapSeen::cases())->mapWithKeys(fn ($seen) => [$seen->value => $seen->label()])->all()" :value="$a?->overlap_seen->value ?? 'start'" />
                         <x-field name="overlap_look" label="Look from, percent" inputmode="decimal" :value="(float) ($a?->overlap_look ?? 20)" />
                         <x-field name="overlap_look_closely" label="Look closely from, percent" inputmode="decimal" :value="(float) ($a?->overlap_look_closely ?? 30)" hint="Lines for people to look at. They decide nothing." />

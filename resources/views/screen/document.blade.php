@@ -15,11 +15,11 @@
 <h1>Overlap report {{ $script->code }}</h1>
 <p class="quiet">{{ $assignment->title }} · {{ $assignment->module->fullTitle() }} · {{ config('harbor.institution') }}<br>Printed {{ Clock::shown(now()) }}</p>
 <p><b>{{ $figures->report->share() }} %</b> {{ OverlapWords::sum($figures) }} {{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</p>
-<p class="quiet">It shows where words of this text also stand. What that means, people decide: quoted and cited words are normal, and nearly every honest essay shares some. Lines to look at: from {{ (float) $assignment->overlap_look }} %, closely from {{ (float) $assignment->overlap_look_closely }} %. Runs of {{ $assignment->overlap_min_words }} words or more.@if ($report->web_failure) Open web: {{ $report->web_failure }}@endif</p>
+<p class="quiet">It shows where words of this text also stand. What that means, people decide: quoted and cited words are normal, and nearly every honest essay shares some. Lines to look at: from {{ (float) $assignment->overlap_look }} %, closely from {{ (float) $assignment->overlap_look_closely }} %. Passages of {{ $assignment->overlap_min_words }} words or more.@if ($report->web_failure) Open web: {{ $report->web_failure }}@endif</p>
 @foreach ($reading['hiding'] as $one)<p><b>{{ Str::ucfirst($one['kind']) }}</b>: {{ $one['note'] !== '' ? $one['note'] : $one['words'].' words, '.($one['times'] === 1 ? 'one place' : $one['times'].' places') }}@if ($one['example'] !== ''), such as “{{ $one['example'] }}”@endif</p>@endforeach
 <h2>Sources</h2>
 @if ($reading['sources'] === [])<p>None.</p>@else
-<table><thead><tr><th></th><th>Source</th><th class="num">Words</th><th class="num">Share</th><th class="num">Runs</th></tr></thead><tbody>
+<table><thead><tr><th></th><th>Source</th><th class="num">Words</th><th class="num">Share</th><th class="num">Passages</th></tr></thead><tbody>
 @foreach ($reading['sources'] as $one)<tr><td class="letter">{{ $one['letter'] }}</td><td>{{ $one['label'] }}<br><span class="quiet">{{ $one['where'] }}@if ($one['url']) · {{ $one['url'] }}@endif</span></td><td class="num">{{ number_format($one['words']) }}</td><td class="num">{{ $one['share'] }} %</td><td class="num">{{ $one['runs'] }}{{ $one['close'] > 0 ? " + {$one['close']} close" : '' }}</td></tr>@endforeach
 <tr><td></td><td>Together, no word counted twice</td><td class="num"><b>{{ number_format($figures->report->matched()) }}</b></td><td class="num"><b>{{ $figures->report->share() }} %</b></td><td class="num">{{ count($figures->report->runs) }}{{ $figures->close === [] ? '' : ' + '.count($figures->close).' close' }}</td></tr>
 </tbody></table>@endif
@@ -28,9 +28,9 @@
 @foreach ($choices as $choice)<p>{{ $choice->leave_out ? 'Left out' : 'Counted' }}: {{ $choice->what->value }}@if ($choice->from_word !== null) ({{ $choice->to_word === null ? "under {$choice->from_word} words" : 'words '.($choice->from_word + 1)." to {$choice->to_word}" }})@endif @if ($choice->source) ({{ OverlapWords::source($choice->source, $script, $reader) }})@endif “{{ $choice->reason }}”, {{ $choice->by->name }}, {{ Clock::shown($choice->created_at) }}</p>@endforeach
 @endif
 @if ($reading['runs'] !== [])
-<h2>Runs</h2>
+<h2>Passages</h2>
 @foreach ($reading['runs'] as $n => $run)
-<table class="pair"><thead><tr><th>Run {{ $run['number'] }}: words {{ number_format($run['from'] + 1) }} to {{ number_format($run['to']) }}, {{ $run['words'] }} {{ $run['kind'] === 'close' ? 'in common (close wording)' : 'identical' }}</th><th>Source {{ $run['letter'] }}: {{ $reading['sources'][$run['source']]['label'] }}</th></tr></thead>
+<table class="pair"><thead><tr><th>Passage {{ $run['number'] }}: words {{ number_format($run['from'] + 1) }} to {{ number_format($run['to']) }}, {{ $run['words'] }} {{ $run['kind'] === 'close' ? 'in common (close wording)' : 'identical' }}</th><th>Source {{ $run['letter'] }}: {{ $reading['sources'][$run['source']]['label'] }}</th></tr></thead>
 <tbody><tr><td>{{ Str::limit($there[$n]['here'], 4000) }}</td><td>{{ $reading['sources'][$run['source']]['readable'] ? Str::limit($there[$n]['there'], 4000) : 'Read by coordinators only.' }}</td></tr></tbody></table>
 @endforeach
 @endif

@@ -3,7 +3,7 @@
     @include('screen.tabs', ['here' => 'overlap', 'overlap' => route('screen.index', $assignment), 'writing' => route('writing.index', $assignment)])
     <div class="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-3">
         <h2>Text that also stands elsewhere</h2>
-        <span class="quiet small">Runs of {{ $assignment->overlap_min_words }} words or more. Looked at: the other hand-ins{{ $assignment->overlap_module ? ', the module’s other assignments' : '' }}{{ $assignment->overlap_archive ? ', the archive' : '' }}{{ $assignment->overlap_web ? ', the open web' : '' }}. What a share means, people decide. <a href="{{ route('plan.edit', $assignment) }}#screening">Change</a> · <a href="{{ route('archive.index', $assignment->module) }}">Archive</a></span>
+        <span class="quiet small">Passages of {{ $assignment->overlap_min_words }} words or more. Looked at: the other hand-ins{{ $assignment->overlap_module ? ', the module’s other assignments' : '' }}{{ $assignment->overlap_archive ? ', the archive' : '' }}{{ $assignment->overlap_web ? ', the open web' : '' }}. What a share means, people decide. <a href="{{ route('plan.edit', $assignment) }}#screening">Change</a> · <a href="{{ route('archive.index', $assignment->module) }}">Archive</a></span>
     </div>
     @if ($counts['f_'] === 0)
         <x-empty title="Nothing to compare yet">Each hand-in is compared as it comes in.</x-empty>

@@ -37,7 +37,7 @@
             <a class="toggle" href="{{ $to(['hide' => $off ? array_values(array_diff($hide, [$one['letter']])) : [...$hide, $one['letter']], 'run' => 1]) }}" aria-label="{{ $off ? 'Show' : 'Hide' }} the marks of source {{ $one['letter'] }}">{{ $off ? 'show' : 'hide' }}</a>
         </span>
     @empty
-        <span class="quiet">No source shares a run of {{ $assignment->overlap_min_words }} words or more with this text.</span>
+        <span class="quiet">No source shares a passage of {{ $assignment->overlap_min_words }} words or more with this text.</span>
     @endforelse
 </div>
 <div class="reading" data-threads>
@@ -45,7 +45,7 @@
         <rect x="0.5" y="0" width="20" height="100%" fill="var(--sheet)" stroke="var(--quiet)" />
         @foreach ($figures->places as $place)<rect x="1" y="{{ $per($place->from) }}%" width="19" height="{{ max(0.3, $per($place->to) - $per($place->from)) }}%" fill="var(--rule)" />@endforeach
         @foreach ($runs as $run)
-            <a href="{{ $to(['run' => $run['number']]) }}" aria-label="Run {{ $run['number'] }}, source {{ $run['letter'] }}, {{ $run['words'] }} words{{ $run['kind'] === 'close' ? ', close wording' : '' }}"><rect x="{{ $run['kind'] === 'close' ? 11 : 0.5 }}" y="{{ $per($run['from']) }}%" width="{{ $run['kind'] === 'close' ? 9.5 : 20 }}" height="{{ max(0.9, $per($run['to']) - $per($run['from'])) }}%" fill="url(#hatch-{{ $sources[$run['source']]['hatch'] }})" stroke="var(--deep)" /></a>
+            <a href="{{ $to(['run' => $run['number']]) }}" aria-label="Passage {{ $run['number'] }}, source {{ $run['letter'] }}, {{ $run['words'] }} words{{ $run['kind'] === 'close' ? ', close wording' : '' }}"><rect x="{{ $run['kind'] === 'close' ? 11 : 0.5 }}" y="{{ $per($run['from']) }}%" width="{{ $run['kind'] === 'close' ? 9.5 : 20 }}" height="{{ max(0.9, $per($run['to']) - $per($run['from'])) }}%" fill="url(#hatch-{{ $sources[$run['source']]['hatch'] }})" stroke="var(--deep)" /></a>
             @if ($run['number'] === $n)<svg x="23" y="{{ $per(intdiv($run['from'] + $run['to'], 2)) }}%" width="10" height="12" overflow="visible"><path d="M0 0 L9 -5 V5 Z" fill="var(--ink)" /></svg>@endif
         @endforeach
     </svg>
@@ -53,7 +53,7 @@
     <svg class="threads" aria-hidden="true"></svg>
     <section class="pane" aria-label="The source" tabindex="0" data-pane="there">
         @if ($current === null)
-            <div class="p-2"><h2>Nothing to compare</h2><p class="quiet mt-1">{{ $hide === [] ? 'No run of '.$assignment->overlap_min_words.' words or more was found where this assignment looks. That says nothing about anywhere else.' : 'The marks of every source are hidden.' }}</p></div>
+            <div class="p-2"><h2>Nothing to compare</h2><p class="quiet mt-1">{{ $hide === [] ? 'No passage of '.$assignment->overlap_min_words.' words or more was found where this assignment looks. That says nothing about anywhere else.' : 'The marks of every source are hidden.' }}</p></div>
         @elseif ($current['there'] === null)
             <div class="p-2">
                 <p class="mb-2"><b>{{ $source['letter'] }}</b> · {{ $source['label'] }}</p>
@@ -79,7 +79,7 @@
             </div>
         @else
             <p class="small quiet mb-2"><b class="text-ink">{{ $source['letter'] }}</b> · {{ $source['label'] }}@if ($source['where'] !== '') · {{ $source['where'] }}@endif @if ($source['url']) · <a href="{{ $source['url'] }}" target="_blank" rel="noreferrer noopener">open the page</a>@endif
-                @if ($source['whole'])· <a href="{{ $to(['whole' => $whole ? null : '1']) }}" data-key="w">{{ $whole ? 'only around this run' : 'the whole source' }} <kbd>w</kbd></a>@endif</p>
+                @if ($source['whole'])· <a href="{{ $to(['whole' => $whole ? null : '1']) }}" data-key="w">{{ $whole ? 'only around this passage' : 'the whole source' }} <kbd>w</kbd></a>@endif</p>
             <div class="text whitespace-pre-line">{{ $current['there']['before'] ? '… ' : '' }}@foreach ($current['there']['parts'] as $part){!! $part['run'] > 0 ? '<mark class="run h'.$source['hatch'].' same '.$part['kind'].($part['now'] ? ' now' : '').'" data-run="'.$part['run'].'" data-same>'.e($part['text']).'</mark>' : e($part['text']) !!}@endforeach{{ $current['there']['after'] ? ' …' : '' }}</div>
         @endif
     </section>

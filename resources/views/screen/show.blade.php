@@ -24,7 +24,7 @@
             <x-attention :assignment="$assignment" :share="(string) $figures->report->share()" />
             <span class="sum"><span id="sum">{{ OverlapWords::sum($figures) }}</span> <span class="quiet small">{{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</span></span>
             @if ($reading['runs'] !== [])
-                <span class="whitespace-nowrap">run {{ $reading['number'] }} of {{ count($reading['runs']) }}
+                <span class="whitespace-nowrap">passage {{ $reading['number'] }} of {{ count($reading['runs']) }}
                     @if ($reading['number'] > 1)<a data-key="k" href="{{ $link([...$asked, 'run' => $reading['number'] - 1]) }}">‹ <kbd>k</kbd></a>@endif
                     @if ($reading['number'] < count($reading['runs']))<a data-key="j" href="{{ $link([...$asked, 'run' => $reading['number'] + 1]) }}"><kbd>j</kbd> ›</a>@endif
                 </span>
@@ -53,8 +53,8 @@
         <div class="under">
             @if ($current)
                 <div class="acts">
-                    <span class="quiet pt-2">Run {{ $reading['number'] }}: {{ $current['words'] }} {{ $current['kind'] === 'close' ? 'words in common, close wording' : 'words' }}, source {{ $source['letter'] }}</span>
-                    <details class="drop" name="act"><summary class="button">Leave this run out …</summary>
+                    <span class="quiet pt-2">Passage {{ $reading['number'] }}: {{ $current['words'] }} {{ $current['kind'] === 'close' ? 'words in common, close wording' : 'words' }}, source {{ $source['letter'] }}</span>
+                    <details class="drop" name="act"><summary class="button">Leave this passage out …</summary>
                         <form method="post" action="{{ $post('screen.leave-out') }}" class="panel">@csrf
                             <input type="hidden" name="what" value="{{ LeftOutBy::Passage->value }}"><input type="hidden" name="from" value="{{ $current['from'] }}"><input type="hidden" name="to" value="{{ $current['to'] }}">
                             <p class="small quiet mb-2">Its {{ $current['to'] - $current['from'] }} words no longer count at all. Choose why:</p>
@@ -102,7 +102,7 @@
                     </table></div>
                     <form class="flex flex-wrap gap-2 items-end mt-3" method="post" action="{{ $post('screen.leave-out') }}">@csrf
                         <input type="hidden" name="what" value="short"><input type="hidden" name="reason" value="Short runs are often common wording">
-                        <label class="small">Leave out runs of fewer than <input class="input inline-block w-20" name="from" inputmode="numeric" value="{{ $made->shortest ?: $assignment->overlap_min_words }}"> words</label><button class="button">Do so</button>
+                        <label class="small">Leave out passages of fewer than <input class="input inline-block w-20" name="from" inputmode="numeric" value="{{ $made->shortest ?: $assignment->overlap_min_words }}"> words</label><button class="button">Do so</button>
                     </form>
                     @if ($choices->isNotEmpty())
                         <h3 class="mt-5 mb-1 font-bold">Chosen on this report</h3>
@@ -112,7 +112,7 @@
                                     <span>{{ match ($choice->what) {
                                         LeftOutBy::Quotations => $choice->leave_out ? 'Quotations left out' : 'Quotations count',
                                         LeftOutBy::Bibliography => $choice->leave_out ? 'Bibliography left out' : 'Bibliography counts',
-                                        LeftOutBy::Short => "Runs under {$choice->from_word} words left out",
+                                        LeftOutBy::Short => "Passages under {$choice->from_word} words left out",
                                         LeftOutBy::Source => 'A source left out: '.($choice->source ? OverlapWords::source($choice->source, $script, $reader) : 'one no longer there'),
                                         LeftOutBy::Passage => 'Words '.number_format($choice->from_word + 1).' to '.number_format($choice->to_word).' left out',
                                     } }}</span>
@@ -127,7 +127,7 @@
                     <h2 id="sources-title" class="mb-2">Sources</h2>
                     @if ($reading['sources'] === [])<p class="quiet">None.</p>@else
                     <div class="sheet scroll"><table class="table">
-                        <thead><tr><th></th><th>Source</th><th class="num">Words</th><th class="num">Share</th><th class="num">Runs</th></tr></thead>
+                        <thead><tr><th></th><th>Source</th><th class="num">Words</th><th class="num">Share</th><th class="num">Passages</th></tr></thead>
                         <tbody>
                             @foreach ($reading['sources'] as $one)
                                 <tr><td><svg width="18" height="18" aria-hidden="true"><rect x="1" y="1" width="16" height="16" fill="url(#hatch-{{ $one['hatch'] }})" stroke="var(--deep)" /></svg></td>
@@ -152,5 +152,5 @@
         </div>
     @endif
     </div>
-    <dialog id="keys" aria-labelledby="keys-title"><h2 id="keys-title" class="mb-2">Keys</h2><p><kbd>j</kbd> next run, <kbd>k</kbd> the one before, <kbd>w</kbd> whole source or only around the run, <kbd>?</kbd> this list</p><div class="flex justify-end mt-3"><button class="button" data-closes>Close</button></div></dialog>
+    <dialog id="keys" aria-labelledby="keys-title"><h2 id="keys-title" class="mb-2">Keys</h2><p><kbd>j</kbd> next passage, <kbd>k</kbd> the one before, <kbd>w</kbd> whole source or only around the passage, <kbd>?</kbd> this list</p><div class="flex justify-end mt-3"><button class="button" data-closes>Close</button></div></dialog>
 </x-page>

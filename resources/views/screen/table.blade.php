@@ -1,7 +1,7 @@
 @php
     use App\Enums\Found;
     $by = fn (string $key) => route('screen.index', [$assignment, ...$screened->asked(['sort' => ($screened->sort === $key) === $screened->down ? $key : "-{$key}"])]);
-    $head = ['script' => ['Script', ''], 'words' => ['Words', 'num'], 'share' => ['Share', 'num'], 'runs' => ['Runs', 'num'], 'close' => ['Close wording', 'num'], 'largest' => ['Largest source', ''], 'hidden' => ['Hidden or altered', '']];
+    $head = ['script' => ['Script', ''], 'words' => ['Words', 'num'], 'share' => ['Share', 'num'], 'runs' => ['Passages', 'num'], 'close' => ['Close wording', 'num'], 'largest' => ['Largest source', ''], 'hidden' => ['Hidden or altered', '']];
 @endphp
 <div id="screen-table" class="sheet scroll" tabindex="0" @if ($working) hx-get="{{ route('screen.index', [$assignment, ...$screened->asked()]) }}" hx-trigger="load delay:1500ms" hx-swap="outerHTML" @endif>
     <p class="px-3 pt-2 quiet small" role="status">{{ $counts['s_ready'] }} of {{ $counts['f_'] }} compared{{ $counts['s_web'] > 0 ? "; {$counts['s_web']} still looked for in the open web" : '' }}.{{ $working ? ' This page keeps itself up to date.' : '' }}</p>

@@ -188,7 +188,7 @@ final class ReadingTest extends TestCase
         file_put_contents($file, $pdf);
         $text = (string) preg_replace('/\s+/u', ' ', (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'));
         unlink($file);
-        foreach (['37.5 %', '72 of 192 counted words also stand elsewhere.', $script->code, $this->script($this->work, 1)->code, 'Together, no word counted twice', 'Run 3'] as $said) {
+        foreach (['37.5 %', '72 of 192 counted words also stand elsewhere.', $script->code, $this->script($this->work, 1)->code, 'Together, no word counted twice', 'Passage 3'] as $said) {
             self::assertStringContainsString($said, $text);
         }
         self::assertStringNotContainsString($this->students[0]->name, $text);

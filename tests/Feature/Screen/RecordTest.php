@@ -106,7 +106,7 @@ final class RecordTest extends TestCase
         $this->travel(2)->days();
         $this->get(route('hand-in.show', $this->work))->assertSee('Where your words also stand');
         $page = $this->get(route('screen.own', $script))->assertOk()->assertSee('30 of 34 counted words')->assertSee('What is normal')->assertSee('Work that another student has handed in');
-        foreach (['Secretly', 'otherwise', $this->script($this->work, 1)->code, $script->code, 'look closely', 'Leave this run out'] as $private) {
+        foreach (['Secretly', 'otherwise', $this->script($this->work, 1)->code, $script->code, 'look closely', 'Leave this passage out'] as $private) {
             $page->assertDontSee($private);
         }
         $this->get(route('screen.own', [$script, 'whole' => '1']))->assertDontSee('Secretly');

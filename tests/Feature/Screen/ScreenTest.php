@@ -63,7 +63,7 @@ final class ScreenTest extends TestCase
         $this->actingAs($this->coordinator)->get(route('screen.index', $assignment))->assertOk()->assertSee("{$report->share} %")->assertSee('look closely')->assertSee(': 30 words</title>', false);
         $this->get(route('screen.show', $one))->assertOk()
             ->assertSee("30 of {$report->counted} counted words")->assertSee($two->code)->assertSee('Alpha begins.')
-            ->assertSee('&lt;b&gt;bold', false)->assertSee('run 1 of 1')->assertDontSee($this->students[0]->name);
+            ->assertSee('&lt;b&gt;bold', false)->assertSee('passage 1 of 1')->assertDontSee($this->students[0]->name);
         $this->get(route('screen.show', $this->script($assignment, 2)))->assertSee('Not compared yet');
     }
 
