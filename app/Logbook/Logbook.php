@@ -102,7 +102,8 @@ final class Logbook
         if (! hash_equals($this->chain->seal($head->count, $head->hash), $head->seal)) {
             throw new LogbookBroken('The head of the logbook has been altered, or was sealed with another key.');
         }
-        $there = $head->count === 0 ? Chain::BEGINNING : DB::table('logbook_lines')->where('number', $head->count)->value('hash');
+        // A locking read, because it sees what others have committed since this transaction first looked.
+        $there = $head->count === 0 ? Chain::BEGINNING : DB::table('logbook_lines')->where('number', $head->count)->sharedLock()->value('hash');
         if ($head->count > $count || $there !== $head->hash) {
             throw new LogbookBroken("The logbook in the database stands at line {$count}, and line {$head->count} is not the one its head was sealed with.");
         }

@@ -136,9 +136,9 @@ test('a roster goes out, is changed in a spreadsheet and comes in again', async 
     const path = await (await download).path();
     const changed = readFileSync(path, 'utf8').split('\r\n').filter((line) => line.startsWith('\uFEFF') || line.includes('M2041')).map((line) => line.replace(/(Kaimana.*),C,/, '$1,B,'));
     const folder = mkdtempSync(join(tmpdir(), 'roster-'));
-    writeFileSync(join(folder, 'roster.csv'), [...changed, 'Thandiwe O’Hara,,,thandiwe.ohara@merrow.example,M204140,C,'].join('\r\n'));
+    writeFileSync(join(folder, 'roster.csv'), [...changed, 'Thandiwe O’Hara,,,thandiwe.ohara@merrow.example,M204140,C,,student'].join('\r\n'));
     await page.getByLabel('A roster file').setInputFiles(join(folder, 'roster.csv'));
-    await page.getByRole('button', { name: 'Preview' }).click();
+    await page.getByRole('button', { name: 'Preview', exact: true }).click();
     await expect(page.getByRole('row', { name: /Kaimana Keawe/ })).toContainText('section: C → B');
     await expect(page.getByRole('row', { name: /Thandiwe O’Hara/ })).toContainText('student');
     expect(await serious(page)).toEqual([]);
@@ -146,7 +146,7 @@ test('a roster goes out, is changed in a spreadsheet and comes in again', async 
     await expect(page.getByText('1 added, 1 changed, 0 back, 0 left')).toBeVisible();
     await expect(page.getByRole('row', { name: /Thandiwe/ })).toBeVisible();
     await page.getByLabel('A roster file').setInputFiles(join(folder, 'roster.csv'));
-    await page.getByRole('button', { name: 'Preview' }).click();
+    await page.getByRole('button', { name: 'Preview', exact: true }).click();
     await expect(page.getByText('Nothing would change')).toBeVisible();
     expect(await linkInMail(page, 'thandiwe.ohara@merrow.example', 'Your account for HT210')).toContain('/welcome/');
 });

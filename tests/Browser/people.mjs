@@ -71,7 +71,7 @@ export async function joined(browser, name, module) {
     await page.goto(await linkInMail(page, `${name}@merrow.example`, `Your account for ${module}`));
     await page.getByLabel('Choose a password').fill('four ordinary words');
     await page.getByLabel('The same again').fill('four ordinary words');
-    await page.getByRole('button', { name: 'Keep it and sign in' }).click();
+    await page.getByRole('button', { name: 'Save it and sign in' }).click();
     await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
     return page;
 }

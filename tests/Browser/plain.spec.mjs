@@ -38,7 +38,7 @@ test('a rubric is shaped without a page script', async ({ browser }) => {
     const page = await signedIn(browser, 'maren.oduya', { javaScriptEnabled: false });
     await page.goto('/rubrics');
     await page.getByLabel('Title').first().fill('By hand');
-    await page.getByRole('button', { name: 'Create' }).click();
+    await page.getByRole('button', { name: 'Create', exact: true }).click();
     await page.getByRole('button', { name: '+ criterion' }).click();
     await page.getByRole('button', { name: 'Spread the rest' }).click();
     await expect(page.getByText('100 of 100')).toBeVisible();
@@ -136,7 +136,7 @@ test('a rubric is shaped in place, the focus where the next word goes', async ({
     const page = await signedIn(browser, 'maren.oduya');
     await page.goto('/rubrics');
     await page.getByLabel('Title').first().fill('In place');
-    await page.getByRole('button', { name: 'Create' }).click();
+    await page.getByRole('button', { name: 'Create', exact: true }).click();
     await page.evaluate(() => { window.samePage = true; });
     const cell = (name) => page.getByLabel(name, { exact: true });
     await cell('Criterion 1').fill('Typed just before');

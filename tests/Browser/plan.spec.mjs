@@ -15,11 +15,11 @@ test('a rubric is brought in from a file, tried, and seen as students see it', a
     const page = await signedIn(browser, 'maren.oduya');
     await page.goto('/rubrics');
     await page.getByLabel('A file').setInputFiles(file('sketch.json', package_(-70)));
-    await page.getByRole('button', { name: 'Import' }).click();
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByRole('alert')).toContainText('Nothing was taken from sketch.json');
     await expect(page.getByRole('alert')).toContainText('CFRubrics[0].CFRubricCriteria[0].weight: must be a number');
     await page.getByLabel('A file').setInputFiles(file('sketch.json', package_(70)));
-    await page.getByRole('button', { name: 'Import' }).click();
+    await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText('100 of 100')).toBeVisible();
     await expect(page.getByLabel('Descriptor: criterion 2, level 2')).toHaveValue('Sure in k2');
     // What was typed a moment ago goes along when a link is pressed.
@@ -37,7 +37,7 @@ test('a rubric is brought in from a file, tried, and seen as students see it', a
     await page.getByRole('button', { name: 'Hide the points' }).click();
     await expect(page.getByText('Points are hidden')).toBeVisible();
     await expect(page.getByText('Sure · 4')).toHaveCount(0);
-    await page.getByRole('link', { name: 'Export' }).click();
+    await page.getByRole('link', { name: 'Export', exact: true }).click();
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Take the JSON' }).click()]);
     expect(download.suggestedFilename()).toBe('harbour-sketch.json');
 });

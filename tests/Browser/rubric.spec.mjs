@@ -8,7 +8,7 @@ async function begun(browser, title) {
     const page = await signedIn(browser, 'maren.oduya');
     await page.goto('/rubrics');
     await page.getByLabel('Title').first().fill(title);
-    await page.getByRole('button', { name: 'Create' }).click();
+    await page.getByRole('button', { name: 'Create', exact: true }).click();
     await expect(cell(page, 'Criterion 1')).toBeVisible();
     return page;
 }

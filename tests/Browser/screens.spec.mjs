@@ -17,7 +17,7 @@ const screens = {
         'rubric of every kind': async (page) => { await page.goto('/rubrics'); await page.getByRole('link', { name: 'Lab notebook' }).click(); },
         'trying it': (page) => page.getByRole('link', { name: 'Try it' }).click(),
         'as students see it': (page) => page.getByRole('link', { name: 'As students see it' }).click(),
-        versions: (page) => page.getByRole('link', { name: 'Versions' }).click(), files: (page) => page.getByRole('link', { name: 'Export' }).click(),
+        versions: (page) => page.getByRole('link', { name: 'Versions' }).click(), files: (page) => page.getByRole('link', { name: 'Export', exact: true }).click(),
         bands: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Grade bands' }).click(); },
         'bands form': (page) => page.getByRole('link', { name: 'Make bands of your own' }).click(),
         plan: stage('Plan'), 'student page': (page) => page.getByRole('link', { name: 'As a student sees it' }).click(),

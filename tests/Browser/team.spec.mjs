@@ -49,7 +49,7 @@ test('the bank: a set is made, filled, changed in place, taken out as a file and
     await set.getByRole('button', { name: 'Delete “One source”' }).click();
     await set.getByText('add to this set').click();
     await set.locator('input[type=file]').setInputFiles({ name: 'set.csv', mimeType: 'text/csv', buffer: await import('node:fs').then((fs) => fs.readFileSync(file)) });
-    await set.getByRole('button', { name: 'Import' }).click();
+    await set.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByText('1 added.')).toBeVisible();
 });
 

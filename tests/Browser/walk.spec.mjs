@@ -72,7 +72,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     // 1 Plan: a rubric at 99.5, then at 100, made ready; an assignment with it.
     await coordinator.goto('/rubrics');
     await coordinator.getByLabel('Title').fill('Short essay');
-    await coordinator.getByRole('button', { name: 'Create' }).click();
+    await coordinator.getByRole('button', { name: 'Create', exact: true }).click();
     const cell = (name) => coordinator.getByLabel(name, { exact: true });
     await cell('Criterion 1').fill('Argument');
     await cell('Weight of criterion 1 in percent').fill('59.5');
@@ -200,7 +200,8 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
         await expect(coordinator.getByRole('row', { name: new RegExp(code) })).toContainText(mark);
         await expect(coordinator.getByRole('row', { name: new RegExp(code) })).toContainText(band);
     }
-    await coordinator.getByRole('button', { name: 'Release 4' }).click();
+    await coordinator.getByText('Release all 4 …').click();
+    await coordinator.getByRole('button', { name: 'Release 4 now' }).click();
     await expect(coordinator.getByText('4 results are released')).toBeVisible();
     await coordinator.getByLabel('I know this cannot be undone').check();
     await coordinator.getByRole('button', { name: 'Reveal names' }).click();

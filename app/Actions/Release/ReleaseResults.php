@@ -29,19 +29,23 @@ final class ReleaseResults
 
     /**
      * @param  list<string>|null  $codes  script codes; null for every script that is ready
+     * @param  int|null  $expected  how many whoever releases was told of; null when nobody was told a number
      * @return int how many were released
      *
      * @throws Refused when one that was asked for is not ready: then none goes out
      */
-    public function __invoke(Assignment $assignment, ?array $codes, User $by): int
+    public function __invoke(Assignment $assignment, ?array $codes, User $by, ?int $expected = null): int
     {
-        return DB::transaction(function () use ($assignment, $codes, $by): int {
+        return DB::transaction(function () use ($assignment, $codes, $by, $expected): int {
             $scripts = Script::query()->where('assignment_id', $assignment->id)
                 ->when($codes !== null, fn ($query) => $query->whereIn('code', $codes))
                 ->orderBy('code')->lockForUpdate()->get();
             $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin', 'lead.marks.rubricVersion', 'lead.settlement']);
             $ready = $scripts->filter(fn (Script $script) => $script->standing() === Standing::Agreed);
             $this->refuseUnready($codes, $scripts, $ready);
+            if ($codes === null && $expected !== null && $expected !== $ready->count()) {
+                throw new Refused(($ready->count() === 1 ? '1 result is' : "{$ready->count()} results are")." ready now, not {$expected} as when you opened the page. Nothing was released: look at the list, then release again.");
+            }
             $assignment->results_out_at === null && $assignment->forceFill(['results_out_at' => now()])->save();
             foreach ($ready as $script) {
                 $this->release($script->setRelation('assignment', $assignment), $by);

@@ -12,7 +12,7 @@
                             <rect x="3" y="12" width="18" height="12" rx="2" fill="{{ $lock->isOpen() ? 'none' : 'var(--signal)' }}" stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2" />
                         </svg>
                         <div>{{ $lock->obstacle->sentence(count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown($lock->scripts) }}</span>@endunless</div>
-                        @unless ($lock->isOpen())<a href="{{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts' : route($lock->obstacle->stage()->value.'.index', $assignment) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? 'the list' : $lock->obstacle->stage()->label() }}</a>@else<span class="kelp">clear</span>@endunless
+                        @unless ($lock->isOpen())<a href="{{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts' : route($lock->obstacle->stage()->value.'.index', $assignment) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? 'the list' : $lock->obstacle->stage()->label() }}</a>@else<span class="kelp">nothing in the way</span>@endunless
                     </div>
                 @endforeach
             </div>
@@ -53,10 +53,21 @@
         <aside>
             <div class="panel mb-4">
                 <h2 class="mb-1">{{ $ready->count() === 1 ? '1 result is ready' : $ready->count().' results are ready' }}</h2>
-                <p class="quiet mb-3">Released results can be read at once and no longer change. Each student gets a mail without the mark in it.@if ($check->absent !== []) {{ count($check->absent) === 1 ? '1 student' : count($check->absent).' students' }} handed in nothing.@endif</p>
+                <p class="quiet mb-3">Released results can be read at once and no longer change. Each student gets an e-mail without the mark in it.@if ($check->absent !== []) {{ count($check->absent) === 1 ? '1 student' : count($check->absent).' students' }} handed in nothing.@endif</p>
                 <div class="flex flex-wrap justify-end gap-3">
-                    <button class="button" form="some" name="which" value="some" @disabled($ready->isEmpty())>Release the chosen</button>
-                    <form method="post" action="{{ route('release.store', $assignment) }}">@csrf<button class="button primary" name="which" value="all" @disabled($ready->isEmpty())>Release {{ $ready->count() }}</button></form>
+                    @if ($ready->isEmpty())
+                        <button class="button" disabled>Release</button>
+                    @else
+                        <details class="drop" name="act"><summary class="button">Release the chosen …</summary>
+                            <div class="panel"><p class="mb-3">The results you ticked in the list go to their students, who are told by e-mail. They no longer change after that, and cannot be taken back.</p><div class="flex justify-end"><button class="button primary" form="some" name="which" value="some">Release the chosen</button></div></div>
+                        </details>
+                        <details class="drop" name="act"><summary class="button primary">Release {{ $ready->count() === 1 ? 'it' : "all {$ready->count()}" }} …</summary>
+                            <form class="panel" method="post" action="{{ route('release.store', $assignment) }}">@csrf<input type="hidden" name="expected" value="{{ $ready->count() }}">
+                                <p class="mb-3">{{ $ready->count() === 1 ? 'One student' : $ready->count().' students' }} can read {{ $ready->count() === 1 ? 'a result' : 'their results' }} at once and {{ $ready->count() === 1 ? 'is' : 'are' }} told by e-mail. The {{ $ready->count() === 1 ? 'result no longer changes' : 'results no longer change' }} after that, and cannot be taken back.</p>
+                                <div class="flex justify-end"><button class="button primary" name="which" value="all">Release {{ $ready->count() }} now</button></div>
+                            </form>
+                        </details>
+                    @endif
                 </div>
             </div>
             @if ($check->released !== [])

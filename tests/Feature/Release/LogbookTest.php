@@ -179,4 +179,27 @@ final class LogbookTest extends TestCase
         $line = LogbookLine::query()->orderByDesc('number')->firstOrFail();
         self::assertSame(['sealed the logbook anew', 3], [$line->action, $line->details['lines its head had told of']]);
     }
+
+    public function test_a_line_that_someone_else_wrote_since_this_transaction_began_does_not_break_it(): void
+    {
+        config(['database.connections.other' => config('database.connections.'.DB::getDefaultConnection())]);
+        $own = DB::getDefaultConnection();
+        try {
+            self::assertSame(0, LogbookLine::query()->count(), 'from here on this transaction sees the database as it is now');
+            DB::setDefaultConnection('other');
+            DB::transaction(fn () => app(Logbook::class)->write('did something else', 'elsewhere'));
+            DB::setDefaultConnection($own);
+            self::assertSame(1, app(Logbook::class)->head()?->count);
+            self::assertSame(0, LogbookLine::query()->count());
+            app(Logbook::class)->write('did something', 'here');
+            self::assertSame(2, DB::table('logbook_head')->sharedLock()->value('count'));
+        } finally {
+            DB::setDefaultConnection($own);
+            DB::rollBack();
+            DB::connection('other')->table('logbook_lines')->delete();
+            DB::connection('other')->table('logbook_head')->delete();
+            DB::purge('other');
+            DB::beginTransaction();
+        }
+    }
 }

@@ -31,6 +31,8 @@ final class ReleaseTest extends TestCase
             ->assertSessionHasErrors(['refused' => "Nothing was released, because not all you chose are ready: {$waiting->code} (marked once)."]);
         self::assertSame(0, Result::query()->count());
         $this->post(route('release.store', $assignment), ['which' => 'some'])->assertSessionHasErrors('scripts');
+        $this->post(route('release.store', $assignment), ['which' => 'all', 'expected' => 2])
+            ->assertSessionHasErrors(['refused' => '1 result is ready now, not 2 as when you opened the page. Nothing was released: look at the list, then release again.']);
         $this->post(route('release.store', $assignment), ['which' => 'some', 'scripts' => [$ready->code]])
             ->assertSessionHas('said');
         self::assertSame([$ready->id], Result::query()->pluck('script_id')->all());

@@ -45,8 +45,10 @@ final class ReleaseController extends Controller
             'which' => ['required', 'in:all,some'],
             'scripts' => ['array', 'required_if:which,some'],
             'scripts.*' => ['string', 'max:20'],
+            'expected' => ['nullable', 'integer'],
         ], ['scripts.required_if' => 'Choose the scripts to release in the list, or release all that are ready.']);
-        $count = $release($assignment, $fields['which'] === 'some' ? array_values($fields['scripts']) : null, $this->person($request));
+        $expected = isset($fields['expected']) ? (int) $fields['expected'] : null;
+        $count = $release($assignment, $fields['which'] === 'some' ? array_values($fields['scripts']) : null, $this->person($request), $expected);
 
         return redirect()->route('release.index', $assignment)->with('said', $count === 1 ? '1 result is released; its student is being told by mail.' : "{$count} results are released; their students are being told by mail.");
     }
