@@ -47,11 +47,11 @@ test('an assignment says what late work costs, where students will read it', asy
     await page.goto('/');
     await page.getByRole('link', { name: 'Field record: the harbour walk' }).first().click();
     await page.getByText('Late, long, resit').click();
-    await page.getByLabel('How many').fill('4,5');
+    await page.getByLabel('How many').fill('4,5,0');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('alert')).toContainText('Must be a number such as "12.5"');
-    await expect(page.getByLabel('How many')).toHaveValue('4,5');
-    await page.getByLabel('How many').fill('4.5');
+    await expect(page.getByLabel('How many')).toHaveValue('4,5,0');
+    await page.getByLabel('How many').fill('4,5');
     await page.getByLabel('For each started', { exact: true }).selectOption('hour');
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('late: 4.5 marks off for each started hour after 15 minutes of grace')).toBeVisible();
