@@ -55,7 +55,7 @@ final class AssignmentCounts
                 COALESCE(SUM(m.done_at IS NOT NULL), 0) AS second_done,
                 COALESCE(SUM(s.lead_id IS NULL AND f.done_at IS NOT NULL AND m.done_at IS NOT NULL AND t.id IS NULL), 0) AS to_settle,
                 COALESCE(SUM(t.id IS NOT NULL), 0) AS agreed,
-                COALESCE(SUM(s.held AND r.id IS NULL), 0) AS held,
+                COALESCE(SUM(s.held AND t.id IS NOT NULL AND r.id IS NULL), 0) AS held,
                 COALESCE(SUM(r.id IS NOT NULL), 0) AS released'))
             ->get()->keyBy('assignment_id');
 

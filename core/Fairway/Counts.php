@@ -9,6 +9,9 @@ namespace YoungHarbor\Core\Fairway;
  */
 final readonly class Counts
 {
+    /**
+     * @param  int  $held  scripts whose mark is agreed and whose result is held back: none of the ready ones
+     */
     public function __construct(
         public bool $published,
         public bool $pastDue,

@@ -78,7 +78,7 @@ final class Fairway
 
     private static function release(Counts $n): Mark
     {
-        $ready = $n->agreed - $n->released;
+        $ready = $n->agreed - $n->held - $n->released;
         $note = match (true) {
             $n->released > 0 => "{$n->released} of {$n->handedIn} released",
             $ready > 0 => "{$ready} ready",

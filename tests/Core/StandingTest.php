@@ -69,6 +69,7 @@ final class StandingTest extends TestCase
         );
         self::assertSame(['share-out', 'moderate'], array_values(array_map(fn ($mark) => $mark->stage->value, array_filter($marks, fn ($mark) => $mark->needsYou))));
         self::assertSame('1 not shared out', $marks[3]->note);
+        self::assertSame('4 ready', Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 1, 0))[6]->note, 'what is held is not ready');
         $screen = Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 0, 0, 3))[2];
         self::assertSame(['3 to look at', true], [$screen->note, $screen->needsYou]);
         self::assertSame('20 of 23 compared', Fairway::of(new Counts(true, true, 24, 23, 20, 0, 22, 4, 10, true, 8, 2, 5, 0, 0, 3))[2]->note);
