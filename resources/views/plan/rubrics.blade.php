@@ -49,7 +49,7 @@
                 </form>
                 <form class="panel" method="post" action="{{ route('rubrics.import') }}" enctype="multipart/form-data">
                     @csrf
-                    <h2 class="mb-2">Bring one in</h2>
+                    <h2 class="mb-2">Import a rubric</h2>
                     <div class="field"><label class="label" for="f-file">A file</label><input class="input" type="file" id="f-file" name="file" accept=".json,.csv,.tsv,.txt" required aria-describedby="d-file"><div id="d-file"><p class="hint">CASE 1.0 JSON, our own JSON, or a table as CSV. With a fault in it nothing is taken, and each fault is listed by its place.</p></div></div>
                     <div class="field"><label class="label" for="f-import-to">Shelf</label><select class="input" id="f-import-to" name="to">@foreach ($shelves as $key => $words)<option value="{{ $key }}">{{ $words }}</option>@endforeach</select></div>
                     <div class="flex justify-end"><button class="button">Import</button></div>

@@ -54,15 +54,15 @@
             <div class="panel mb-4">
                 <h2 class="mb-1">{{ $ready->count() === 1 ? '1 result is ready' : $ready->count().' results are ready' }}</h2>
                 <p class="quiet mb-3">Released results can be read at once and no longer change. Each student gets an e-mail without the mark in it.@if ($check->absent !== []) {{ count($check->absent) === 1 ? '1 student' : count($check->absent).' students' }} handed in nothing.@endif</p>
-                <div class="flex flex-wrap justify-end gap-3">
+                <div class="flex flex-col items-end gap-3">
                     @if ($ready->isEmpty())
                         <button class="button" disabled>Release</button>
                     @else
-                        <details class="drop" name="act"><summary class="button">Release the chosen …</summary>
-                            <div class="panel"><p class="mb-3">The results you ticked in the list go to their students, who are told by e-mail. They no longer change after that, and cannot be taken back.</p><div class="flex justify-end"><button class="button primary" form="some" name="which" value="some">Release the chosen</button></div></div>
+                        <details class="drop text-right" name="act"><summary class="button">Release the chosen …</summary>
+                            <div class="panel text-left mt-2"><p class="mb-3">The results you ticked in the list go to their students, who are told by e-mail. They no longer change after that, and cannot be taken back.</p><div class="flex justify-end"><button class="button primary" form="some" name="which" value="some">Release the chosen</button></div></div>
                         </details>
-                        <details class="drop" name="act"><summary class="button primary">Release {{ $ready->count() === 1 ? 'it' : "all {$ready->count()}" }} …</summary>
-                            <form class="panel" method="post" action="{{ route('release.store', $assignment) }}">@csrf<input type="hidden" name="expected" value="{{ $ready->count() }}">
+                        <details class="drop text-right" name="act"><summary class="button primary">Release {{ $ready->count() === 1 ? 'it' : "all {$ready->count()}" }} …</summary>
+                            <form class="panel text-left mt-2" method="post" action="{{ route('release.store', $assignment) }}">@csrf<input type="hidden" name="expected" value="{{ $ready->count() }}">
                                 <p class="mb-3">{{ $ready->count() === 1 ? 'One student' : $ready->count().' students' }} can read {{ $ready->count() === 1 ? 'a result' : 'their results' }} at once and {{ $ready->count() === 1 ? 'is' : 'are' }} told by e-mail. The {{ $ready->count() === 1 ? 'result no longer changes' : 'results no longer change' }} after that, and cannot be taken back.</p>
                                 <div class="flex justify-end"><button class="button primary" name="which" value="all">Release {{ $ready->count() }} now</button></div>
                             </form>
