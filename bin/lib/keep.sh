@@ -17,6 +17,12 @@ while :; do
         wait "$pid" 2>/dev/null
         exit 0
     fi
+    # Children that outlived the program would hold its port. We are the head of our group, and they are in it.
+    if [ "$(ps -o pgid= -p $$ | tr -d ' ')" = "$$" ]; then
+        for left in $(pgrep -g $$); do
+            [ "$left" = "$$" ] || kill -KILL "$left" 2>/dev/null
+        done
+    fi
     now=$(date +%s)
     recent=()
     for time in "${ended[@]:-}" "$now"; do
