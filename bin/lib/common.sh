@@ -65,7 +65,7 @@ need_node() { # the build needs Node 20.19: a newer one goes into our own folder
     node_is_new_enough && return 0
     say "Node $(node --version) is too old for the build; fetching a newer one into .harbor/node ..."
     mkdir -p "$HARBOR/node"
-    npm install --prefix "$HARBOR/node" --ignore-scripts --no-audit --no-fund --silent "node-linux-$arch@^22" >"$HARBOR/node.log" 2>&1 ||
+    npm install --prefix "$HARBOR/node" --ignore-scripts --no-audit --no-fund --loglevel=error "node-linux-$arch@^22" >"$HARBOR/node.log" 2>&1 ||
         fail "could not fetch Node; see $HARBOR/node.log"
     export PATH="$bin:$PATH"
     hash -r

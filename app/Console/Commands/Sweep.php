@@ -49,6 +49,7 @@ final class Sweep extends Command
             'copies' => fn (array $paths) => HandinCopy::query()->whereIn('path', $paths)->pluck('path'),
             'attachments' => fn (array $paths) => MarkAttachment::query()->whereIn('path', $paths)->pluck('path'),
             'templates' => fn (array $paths) => AssignmentTemplate::query()->whereIn('path', $paths)->pluck('path'),
+            'uploads' => fn (array $paths) => Upload::query()->whereIn('public_id', array_map(basename(...), $paths))->get()->map(fn (Upload $upload) => $upload->path()),
             'rosters' => fn (array $paths) => RosterImport::query()->whereIn('path', $paths)->pluck('path'),
         ] as $folder => $named) {
             $gone['files'] += $this->orphans($folder, $named);

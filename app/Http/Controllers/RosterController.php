@@ -30,9 +30,6 @@ use YoungHarbor\Core\Input\InvalidInput;
  */
 final class RosterController extends Controller
 {
-    /** A file that is not applied is kept so long. */
-    private const HOURS = 24;
-
     public function store(Request $request, Module $module, RosterReading $reading): RedirectResponse
     {
         $this->authorize('addPeople', $module);
@@ -46,7 +43,6 @@ final class RosterController extends Controller
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['roster' => $this->said($e)]);
         }
-        $this->tidy();
         $path = 'rosters/'.Str::uuid()->toString();
         Storage::put($path, (string) $file->get());
         $import = RosterImport::query()->create(['module_id' => $module->id, 'made_by' => $this->person($request)->id, 'file_name' => ReadWork::safeName($file->getClientOriginalName()), 'path' => $path, ...$begun]);
@@ -114,15 +110,6 @@ final class RosterController extends Controller
         return $form === 'csv'
             ? response($reading->table($module), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""])
             : response($reading->oneRoster($module), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"{$name}-oneroster.zip\""]);
-    }
-
-    /** Files hold names: they are not kept longer than it takes to look at them. */
-    private function tidy(): void
-    {
-        foreach (RosterImport::query()->whereNull('applied_at')->where('created_at', '<', now()->subHours(self::HOURS))->limit(50)->get() as $old) {
-            Storage::delete($old->path);
-            $old->delete();
-        }
     }
 
     private function said(InvalidInput $e): string

@@ -31,7 +31,7 @@
             $a?->cap ? 'at most '.$plain($a->cap).' marks' : '',
         ])),
         'settle' => ($a?->formative ?? false) ? 'feedback without a mark' : (($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script'),
-        'screen' => 'runs of '.($a?->overlap_min_words ?? 8).' words; look from '.(float) ($a?->overlap_look ?? 20).' %, closely from '.(float) ($a?->overlap_look_closely ?? 30).' %'.(($a?->overlap_web ?? false) ? '; with the open web' : '').'; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
+        'screen' => 'passages of '.($a?->overlap_min_words ?? 8).' words; look from '.(float) ($a?->overlap_look ?? 20).' %, closely from '.(float) ($a?->overlap_look_closely ?? 30).' %'.(($a?->overlap_web ?? false) ? '; with the open web' : '').'; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
     ];
     $fold = fn (string ...$fields) => $errors->hasAny($fields) ? 'open' : '';
 @endphp

@@ -101,6 +101,7 @@ final class UploadTest extends TestCase
         Carbon::setTestNow(now()->addHours(49));
         $assignment->update(['due_at' => now()->addDay(), 'closes_at' => null]);
         $this->begin($assignment, $this->students[1], 'Another.')->assertOk();
+        $this->artisan('harbor:sweep')->assertSuccessful();
         self::assertSame([1, []], [Upload::query()->count(), Storage::files('uploads')]);
     }
 

@@ -36,7 +36,7 @@ final class UploadController extends Controller
         );
         $student = $this->person($request);
         throw_if(! Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->exists(), new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
-        $this->tidy($student->id);
+        $this->makeRoom($student->id);
         $name = ReadWork::safeName($fields['name']);
         $upload = Upload::query()->where(['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => $fields['bytes'], 'name' => $name])->latest('id')->first()
             ?? Upload::query()->create(['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => $fields['bytes'], 'name' => $name])->refresh();
@@ -81,12 +81,10 @@ final class UploadController extends Controller
         });
     }
 
-    /** Files that were begun and never handed in. */
-    private function tidy(int $studentId): void
+    /** Nobody has more than so many files open; the oldest go first. What is left unfinished is swept by the hour. */
+    private function makeRoom(int $studentId): void
     {
-        $old = Upload::query()->where('updated_at', '<', now()->subDays(2))->limit(50)->get()
-            ->concat(Upload::query()->where('student_id', $studentId)->latest('id')->skip(self::MOST_OPEN)->limit(50)->get());
-        foreach ($old as $upload) {
+        foreach (Upload::query()->where('student_id', $studentId)->latest('id')->skip(self::MOST_OPEN)->limit(50)->get() as $upload) {
             Storage::delete($upload->path());
             $upload->delete();
         }
