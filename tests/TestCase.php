@@ -10,11 +10,28 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Testing\TestResponse;
 
 abstract class TestCase extends Base
 {
     use RefreshDatabase;
     use World;
+
+    /**
+     * A request arrives when the test's clock says.
+     *
+     * @param  string  $method
+     * @param  string  $uri
+     * @param  array<mixed>  $parameters
+     * @param  array<mixed>  $cookies
+     * @param  array<mixed>  $files
+     * @param  array<mixed>  $server
+     * @param  string|null  $content
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
+    {
+        return parent::call($method, $uri, $parameters, $cookies, $files, $server + ['REQUEST_TIME_FLOAT' => (float) now()->format('U.u')], $content);
+    }
 
     protected function setUp(): void
     {

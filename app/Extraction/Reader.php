@@ -28,7 +28,22 @@ final class Reader
      */
     public function read(string $path, string $name): Extracted
     {
-        $kind = $this->detector->detect($path, $name);
+        return $this->readAs($this->detector->detect($path, $name), $path, $name);
+    }
+
+    /** Tells the kind of a file, and refuses what is seen at once to be unreadable, without reading it. */
+    public function kind(string $path, string $name): FileKind
+    {
+        return $this->detector->detect($path, $name);
+    }
+
+    /**
+     * Reads a file whose kind was told before.
+     *
+     * @throws Refusal
+     */
+    public function readAs(FileKind $kind, string $path, string $name): Extracted
+    {
         $document = match ($kind) {
             FileKind::Text => Document::ofText((string) file_get_contents($path)),
             FileKind::Pdf => Document::ofText($pdf = $this->pdf($path)),
@@ -47,12 +62,6 @@ final class Reader
         }
 
         return $this->finished($kind, $document, $notes, $hidden);
-    }
-
-    /** Text that was typed into the page. */
-    public function typed(string $text): Extracted
-    {
-        return $this->finished(FileKind::Text, Document::ofText($text), [], []);
     }
 
     /**

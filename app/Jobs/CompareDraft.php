@@ -33,7 +33,7 @@ final class CompareDraft implements ShouldQueue
     public function handle(Compare $compare): void
     {
         $draft = DraftCheck::query()->find($this->draftId);
-        if ($draft !== null) {
+        if ($draft !== null && $draft->files === null) {
             $compare($draft);
         }
     }

@@ -24,12 +24,13 @@ use YoungHarbor\Core\Overlap\Matched;
  * @property int $words
  * @property string $text
  * @property list<string> $notes
+ * @property list<array{name: string, kind: string, path: string}>|null $files still to be read; null once they are
  * @property ReportState $state
  * @property int $compared
  * @property int $to_compare
  * @property string|null $share
  * @property array{words: int, places: list<array{string, int, int}>, matches: list<array{int, list<list<array{int, int, int}>>, list<list<array{int, int, int}>>}>}|null $found
- * @property string|null $failure what could not be looked at
+ * @property string|null $failure what could not be looked at, or read
  * @property Carbon $created_at
  * @property-read Script $script
  */
@@ -41,7 +42,7 @@ final class DraftCheck extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'found' => 'array', 'state' => ReportState::class];
+        return ['notes' => 'array', 'files' => 'array', 'found' => 'array', 'state' => ReportState::class];
     }
 
     /** Its figures, with what its assignment leaves out. */

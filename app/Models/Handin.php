@@ -22,13 +22,17 @@ use Illuminate\Support\Carbon;
  * @property int $handed_in_by
  * @property int $bytes
  * @property string $sha256
- * @property int $words
+ * @property int $words 0 until it was read
  * @property string $text
  * @property string $html
  * @property list<string> $notes
  * @property Carbon $due_at
  * @property bool $late
- * @property Carbon $received_at
+ * @property Carbon $received_at when it arrived
+ * @property Carbon $created_at when that was recorded
+ * @property Carbon|null $read_at
+ * @property int $files_read so far
+ * @property string|null $unreadable why it could not be read, as its student is told; then it does not count
  * @property list<array{label: string, answer: string}>|null $declaration
  * @property list<array{place: string, fate: string, times: int, around?: list<string>}> $identity where its author was named in it
  * @property Carbon|null $prepared_at when pages and pictures had been looked through for names
@@ -50,7 +54,7 @@ final class Handin extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array', 'prepared_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
+        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array', 'prepared_at' => 'datetime', 'read_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
     }
 
     /**
@@ -83,6 +87,16 @@ final class Handin extends Model
     public function copies(): HasMany
     {
         return $this->hasMany(HandinCopy::class);
+    }
+
+    /** Where reading is: "file 2 of 3"; null once it ended. */
+    public function reading(): ?string
+    {
+        if ($this->read_at !== null) {
+            return null;
+        }
+
+        return $this->files->count() === 1 ? 'It is being read' : "Read: {$this->files_read} of {$this->files->count()} files";
     }
 
     /** What was handed in, as its student names it. */

@@ -20,6 +20,7 @@ use Illuminate\Support\Carbon;
  * @property int $bytes of the whole file
  * @property string $sha256 of the whole file, as worked out before it was sent
  * @property int $arrived bytes so far
+ * @property Carbon|null $first_at when its first piece arrived
  * @property Carbon|null $whole_at when all of it had arrived
  * @property-read Assignment $assignment
  * @property-read User $student
@@ -32,7 +33,7 @@ final class Upload extends Model
 
     protected function casts(): array
     {
-        return ['whole_at' => 'datetime'];
+        return ['first_at' => 'datetime', 'whole_at' => 'datetime'];
     }
 
     /**

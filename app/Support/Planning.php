@@ -27,13 +27,13 @@ use YoungHarbor\Core\Allocation\Work;
 final class Planning
 {
     /**
-     * The scripts there are to mark: with one mark a group, the group's.
+     * The scripts there are to mark: with one mark a group, the group's. What is still being read comes with the next plan.
      *
      * @return Collection<int, Script>
      */
     public function scripts(Assignment $assignment): Collection
     {
-        return Script::query()->where('assignment_id', $assignment->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->orderBy('code')->get();
+        return Script::query()->where('assignment_id', $assignment->id)->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')->orderBy('code')->get();
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Models\Handin;
 use App\Models\HandinFile;
+use Illuminate\Support\Carbon;
 use LogicException;
 use YoungHarbor\Core\Collect\Receipt;
 
@@ -22,7 +23,9 @@ final class Receipts
     {
         $sums = array_values($handin->files->map(fn (HandinFile $file) => $file->sha256)->all());
 
-        return new Receipt($handin->public_id, $handin->received_at->copy()->utc()->format('Y-m-d\TH:i:s\Z'), $sums === [] ? throw new LogicException('A hand-in has files.') : $sums);
+        $written = fn (Carbon $at): string => $at->copy()->utc()->format('Y-m-d\TH:i:s\Z');
+
+        return new Receipt($handin->public_id, $written($handin->received_at), $written($handin->created_at), $sums === [] ? throw new LogicException('A hand-in has files.') : $sums);
     }
 
     public function seal(Receipt $receipt): string

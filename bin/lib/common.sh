@@ -14,7 +14,7 @@ fail() { printf '\nStopped: %s\n' "$*" >&2; exit 1; }
 # What must be there, each with the Debian package that brings it. Only what is missing is asked for:
 # a machine with Node from elsewhere cannot take Debian's npm as well.
 COMMANDS=(php:php-cli composer:composer node:nodejs npm:npm mariadbd:mariadb-server mariadb-install-db:mariadb-server
-    pandoc:pandoc pdftotext:poppler-utils qpdf:qpdf zip:zip pgrep:procps
+    nginx:nginx pandoc:pandoc pdftotext:poppler-utils qpdf:qpdf zip:zip pgrep:procps
     bwrap:bubblewrap tesseract:tesseract-ocr cjpeg:libjpeg-turbo-progs)
 EXTENSIONS=(mbstring:php-mbstring dom:php-xml intl:php-intl pdo_mysql:php-mysql zip:php-zip
     gd:php-gd curl:php-curl bcmath:php-bcmath pcntl:php-cli)
@@ -162,7 +162,7 @@ database_start() { # database_start FOLDER FIRST_PORT: sets DB_* for the applica
     rm -f "$folder/pid" "$folder/socket"
     if [ ! -f "$folder/made" ]; then # nothing there, or a set-up that never finished
         rm -rf "$folder/data"
-        mariadb-install-db --no-defaults "${as_root[@]}" --datadir="$folder/data" --auth-root-authentication-method=normal \
+        mariadb-install-db --no-defaults "${as_root[@]}" --datadir="$folder/data" --auth-root-authentication-method=normal --force \
             --skip-test-db >"$folder/install.log" 2>&1 || fail "the database could not be set up; see $folder/install.log"
         touch "$folder/made"
     fi
@@ -203,17 +203,78 @@ detector_start() { # detector_start LOG_FOLDER: the simulated outside detector
     php -r 'file_get_contents($argv[1]);' "http://127.0.0.1:$port/behave?as=well"
 }
 
-application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail sink, worker, web server
-    local web="$1" mail="$2" logs="$3"
+# The web server in front: it takes every request at once, says when it arrived, and holds it until PHP is free.
+front_start() { # front_start PORT INNER_PORT LOG_FOLDER
+    local folder="$3/front" as_root=
+    PATH="$PATH:/usr/sbin"
+    [ "$(id -u)" != 0 ] || as_root='user root;'
+    mkdir -p "$folder"
+    cat >"$folder/nginx.conf" <<NGINX
+daemon off;
+$as_root
+worker_processes 1;
+pid "$folder/pid";
+error_log stderr;
+events { worker_connections 2048; }
+http {
+    types { text/css css; text/javascript js mjs; font/woff2 woff2; image/svg+xml svg; image/png png; application/json json map; text/html html; application/wasm wasm; }
+    default_type application/octet-stream;
+    access_log off;
+    server_tokens off;
+    client_max_body_size 36m;
+    client_body_temp_path "$folder/body";
+    proxy_temp_path "$folder/proxy";
+    fastcgi_temp_path "$folder/fastcgi";
+    uwsgi_temp_path "$folder/uwsgi";
+    scgi_temp_path "$folder/scgi";
+    server {
+        listen 127.0.0.1:$1 backlog=1024;
+        location /build/ {
+            root "$TOP/public";
+            gzip on;
+            gzip_types text/css text/javascript image/svg+xml;
+            add_header Cache-Control "public, max-age=31536000, immutable";
+            add_header X-Content-Type-Options nosniff;
+        }
+        location / {
+            proxy_pass http://127.0.0.1:$2;
+            proxy_http_version 1.1;
+            proxy_set_header Host \$http_host;
+            proxy_set_header X-Forwarded-For \$remote_addr;
+            proxy_set_header X-Forwarded-Proto \$scheme;
+            proxy_set_header X-Request-Arrived \$msec;
+            proxy_next_upstream off;
+            proxy_connect_timeout 60s;
+            proxy_read_timeout 180s;
+        }
+        error_page 502 503 504 /unreachable.html;
+        location = /unreachable.html {
+            internal;
+            root "$TOP/resources/front";
+            add_header Cache-Control no-store always;
+            add_header Content-Security-Policy "default-src 'none'; style-src 'unsafe-inline'" always;
+        }
+    }
+}
+NGINX
+    in_background "$3/front.log" nginx -e stderr -c "$folder/nginx.conf"
+    wait_for_port "$1" 20 "the web server in front (its log is $3/front.log)"
+    export HARBOR_TRUSTED_PROXIES=127.0.0.1
+}
+
+application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail sink, worker, web servers
+    local web="$1" mail="$2" logs="$3" inner
+    inner=$(free_port 3210) || fail "no free port for PHP's web server"
     mkdir -p "$logs"
     export MAIL_MAILER=smtp MAIL_HOST=127.0.0.1 MAIL_PORT="$mail"
     in_background "$logs/mail-sink.log" php services/mail-sink/server.php "$mail" "$HARBOR_MAIL"
     # A worker ends by itself when it has grown; the next one takes over.
     in_background "$logs/worker.log" bash -c 'while :; do php artisan queue:work --queue=default,low --tries=3 --backoff=5 --timeout=300 --sleep=1 --memory=256; sleep 1; done'
     in_background "$logs/scheduler.log" php artisan schedule:work
+    front_start "$web" "$inner" "$logs"
     # Not through artisan: the server it starts would not have these limits.
     in_background "$logs/web.log" env -C public PHP_CLI_SERVER_WORKERS=4 php -d max_input_vars=20000 -d upload_max_filesize=32M -d post_max_size=36M -d memory_limit=256M -d max_execution_time=90 -d opcache.enable_cli=1 -d expose_php=0 \
-        -S "127.0.0.1:$web" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
+        -S "127.0.0.1:$inner" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
     wait_for_port "$mail" 20 "the mail sink"
-    wait_for_port "$web" 30 "the web server (its log is $logs/web.log)"
+    wait_for_port "$inner" 30 "PHP's web server (its log is $logs/web.log)"
 }

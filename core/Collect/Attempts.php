@@ -11,7 +11,7 @@ use DateTimeImmutable;
  */
 final class Attempts
 {
-    /** Work that had arrived so many minutes before its form counts from then: reading and a second try take a moment. */
+    /** So many minutes after the due time a form may still come that hands in what had begun to arrive before it. */
     private const MINUTES = 15;
 
     /** Whether a new attempt counts by itself: in time, or the first. Later the one that counts stays until the student picks another. */
@@ -27,12 +27,16 @@ final class Attempts
     }
 
     /**
-     * When work counts as received.
+     * When work counts as received: when its form arrived, or, for files that are sent ahead of a form which comes a
+     * little after the due time, when the first piece of the last file arrived. Size and SHA-256 were declared with
+     * that piece, so what is handed in is what the student had then; how long a slow connection takes is not held
+     * against them.
      *
-     * @param  DateTimeImmutable|null  $arrived  when the last of files sent ahead had arrived; null when all came with the form
+     * @param  DateTimeImmutable  $form  when the form arrived
+     * @param  DateTimeImmutable|null  $ahead  when the first piece of the last of the files sent ahead had arrived; null when anything came with the form
      */
-    public static function received(?DateTimeImmutable $arrived, DateTimeImmutable $now): DateTimeImmutable
+    public static function received(DateTimeImmutable $form, ?DateTimeImmutable $ahead, DateTimeImmutable $due): DateTimeImmutable
     {
-        return $arrived !== null && $arrived > $now->modify('-'.self::MINUTES.' minutes') ? $arrived : $now;
+        return $ahead !== null && $ahead < $form && self::isLate($form, $due) && $form <= $due->modify('+'.self::MINUTES.' minutes') ? $ahead : $form;
     }
 }

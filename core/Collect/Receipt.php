@@ -15,19 +15,21 @@ final readonly class Receipt
 {
     /**
      * @param  string  $id  of the attempt
-     * @param  string  $received  UTC, as 2026-11-23T11:59:31Z
+     * @param  string  $received  UTC, as 2026-11-23T11:59:31Z: when it arrived, which is what counts
+     * @param  string  $recorded  UTC: when the server had written it down, which a queue makes later
      * @param  non-empty-list<string>  $sums  SHA-256 of each file in hexadecimal, in their order
      */
     public function __construct(
         public string $id,
         public string $received,
+        public string $recorded,
         public array $sums,
     ) {
     }
 
     public function seal(#[\SensitiveParameter] string $key): string
     {
-        return hash_hmac('sha256', implode("\n", ['receipt', $this->id, $this->received, ...$this->sums]), $key);
+        return hash_hmac('sha256', implode("\n", ['receipt', $this->id, $this->received, $this->recorded, ...$this->sums]), $key);
     }
 
     /**
@@ -35,7 +37,7 @@ final readonly class Receipt
      */
     public function text(string $seal, array $names): string
     {
-        $lines = ["Receipt: {$this->id}", "Received: {$this->received}"];
+        $lines = ["Receipt: {$this->id}", "Received: {$this->received}", "Recorded: {$this->recorded}"];
         foreach ($this->sums as $n => $sum) {
             array_push($lines, 'File: '.($names[$n] ?? $n + 1), "SHA-256: {$sum}");
         }
@@ -61,9 +63,10 @@ final readonly class Receipt
         };
         $ids = $find('Receipt', '[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}');
         $times = $find('Received', '\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ');
+        $recorded = $find('Recorded', '\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ');
         $sums = array_map(strtolower(...), $find('SHA-256', '[0-9a-f]{64}'));
         $seals = $find('Seal', '[0-9a-f]{64}');
-        foreach (['Receipt' => $ids, 'Received' => $times, 'Seal' => $seals] as $label => $values) {
+        foreach (['Receipt' => $ids, 'Received' => $times, 'Recorded' => $recorded, 'Seal' => $seals] as $label => $values) {
             if (count($values) !== 1) {
                 $in->fault($label, $values === [] ? 'there is no such line in the receipt' : 'there is more than one such line; give one receipt alone');
             }
@@ -74,7 +77,7 @@ final readonly class Receipt
         $in->throwFaults();
         assert($sums !== []);
 
-        return [new self(strtolower($ids[0]), strtoupper($times[0]), $sums), strtolower($seals[0])];
+        return [new self(strtolower($ids[0]), strtoupper($times[0]), strtoupper($recorded[0]), $sums), strtolower($seals[0])];
     }
 
     public function holds(string $seal, #[\SensitiveParameter] string $key): bool

@@ -242,7 +242,7 @@ final class Mask
             return false;
         }
 
-        return preg_match('/\A(?:[^\p{L}]|\p{Lu}\.|\b(?:p|pp|pg|page|of|essay|assignment|coursework|report|draft|final|version|v|module|group|section|jan\p{L}*|feb\p{L}*|mar\p{L}*|apr\p{L}*|may|june?|july?|aug\p{L}*|sep\p{L}*|oct\p{L}*|nov\p{L}*|dec\p{L}*|\p{L}{2,5}\h?\d{2,4})\b)*\z/iu', $rest) === 1;
+        return preg_match('/\A(?:[^\p{L}]|(?-i:\p{Lu})\.|\b(?:p|pp|pg|page|of|essay|assignment|coursework|report|draft|final|version|v|module|group|section|jan\p{L}*|feb\p{L}*|mar\p{L}*|apr\p{L}*|may|june?|july?|aug\p{L}*|sep\p{L}*|oct\p{L}*|nov\p{L}*|dec\p{L}*|\p{L}{2,5}\h?\d{2,4})\b)*\z/iu', $rest) === 1;
     }
 
     /** Whether a line holds nothing but one or two words and a page number. */

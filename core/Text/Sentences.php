@@ -14,7 +14,8 @@ namespace YoungHarbor\Core\Text;
  */
 final class Sentences
 {
-    private const ABBREVIATED = '/(?:\b(?:mr|mrs|ms|dr|prof|st|mt|no|nos|vol|vols|pp?|ed|eds|fig|figs|ch|cf|e\.g|i\.e|etc|al|ca?|approx|dept|vs|viz|rev|hon|gen|col|capt|lt|sgt|jr|sr|inc|ltd|co|art|para|jan|feb|aug|sept?|oct|nov|dec|z\.b|bzw|u\.a|d\.h|bspw|nr|bd|sog|p\.ex)|(?<![\p{L}\p{N}])\p{Lu})\.\z/iu';
+    // An initial is a capital: without regard to case PCRE2 from 10.43 on takes \p{Lu} for any letter, so that holds for the words alone.
+    private const ABBREVIATED = '/(?:\b(?i:mr|mrs|ms|dr|prof|st|mt|no|nos|vol|vols|pp?|ed|eds|fig|figs|ch|cf|e\.g|i\.e|etc|al|ca?|approx|dept|vs|viz|rev|hon|gen|col|capt|lt|sgt|jr|sr|inc|ltd|co|art|para|jan|feb|aug|sept?|oct|nov|dec|z\.b|bzw|u\.a|d\.h|bspw|nr|bd|sog|p\.ex)|(?<![\p{L}\p{N}])\p{Lu})\.\z/u';
 
     /**
      * @return list<Sentence> those with at least one word

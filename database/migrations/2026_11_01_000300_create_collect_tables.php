@@ -52,7 +52,10 @@ return new class extends Migration
             $table->json('notes')->comment('what the student was told about the file');
             $table->dateTime('due_at')->comment('the due time in force when it came in');
             $table->boolean('late');
-            $table->dateTime('received_at');
+            $table->dateTime('received_at')->comment('when it arrived; created_at is when that was recorded');
+            $table->dateTime('read_at')->nullable()->index();
+            $table->unsignedTinyInteger('files_read')->default(0);
+            $table->string('unreadable', 600)->nullable()->comment('why it could not be read, as its student is told; then it does not count');
             $table->json('declaration')->nullable()->comment('what was declared with it, questions and answers');
             $table->json('identity')->comment('where the author was named in it, and what became of that');
             $table->dateTime('prepared_at')->nullable()->comment('when pages and pictures had been looked through for names');
@@ -98,6 +101,7 @@ return new class extends Migration
             $table->unsignedBigInteger('bytes')->comment('of the whole file');
             $table->char('sha256', 64)->comment('of the whole file, as the browser worked it out before sending');
             $table->unsignedBigInteger('arrived')->default(0);
+            $table->dateTime('first_at')->nullable()->comment('when its first piece arrived');
             $table->dateTime('whole_at')->nullable();
             $table->timestamps();
             $table->index(['student_id', 'assignment_id']);
@@ -142,12 +146,13 @@ return new class extends Migration
             $table->unsignedInteger('words');
             $table->mediumText('text')->comment('for its student alone: no fingerprint of a draft is kept, nothing is ever compared with it');
             $table->json('notes');
+            $table->json('files')->nullable()->comment('[name, kind, path] until they are read');
             $table->enum('state', ['waiting', 'running', 'ready', 'failed'])->default('waiting');
             $table->unsignedInteger('compared')->default(0);
             $table->unsignedInteger('to_compare')->default(0);
             $table->decimal('share', 4, 1)->nullable();
             $table->json('found')->nullable()->comment('what it shares with which sources, their figures and places; no source learns of it');
-            $table->string('failure', 300)->nullable();
+            $table->string('failure', 600)->nullable();
             $table->timestamps();
             $table->index(['script_id', 'student_id']);
         });

@@ -8,6 +8,7 @@ use App\Actions\Collect\ChangeAllowance;
 use App\Actions\Collect\ChangeExtension;
 use App\Actions\Collect\ChangeMember;
 use App\Actions\Collect\CheckDraft;
+use App\Actions\Collect\FinishHandIn;
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\SaveClosureDays;
 use App\Actions\Collect\TakeHandIn;
@@ -191,7 +192,7 @@ final class DatabaseSeeder extends Seeder
         ], -55);
         foreach (require database_path('demo/notes.php') as $who => $note) {
             $this->at(-41, 15, $this->students[$who]);
-            app(TakeHandIn::class)($assignment, $this->students[$who], $note);
+            $this->handIn($assignment, $this->students[$who], $note);
         }
         $this->screen($assignment);
         $this->shareOut($assignment, array_slice($this->tutors, 0, 2), 1127, -39);
@@ -226,7 +227,7 @@ final class DatabaseSeeder extends Seeder
             $student = $this->students[$in['who']];
             $this->at(-9, 12, $student, $in['minute']);
             Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
-            app(TakeHandIn::class)($assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')], $this->declared($n));
+            $this->handIn($assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')], $this->declared($n));
         }
         $this->screen($assignment);
         app(MeasureWriting::class)($assignment->refresh());
@@ -335,12 +336,12 @@ final class DatabaseSeeder extends Seeder
     {
         $this->at(-1, 16, $this->students['hana.kovarova']);
         // Her name stands in the file's properties and on its first page.
-        app(TakeHandIn::class)($assignment, $this->students['hana.kovarova'], [$this->file('after-the-cannery', 'docx', 'Hana Kovářová')], $this->declared(2));
+        $this->handIn($assignment, $this->students['hana.kovarova'], [$this->file('after-the-cannery', 'docx', 'Hana Kovářová')], $this->declared(2));
         $this->at(-1, 17, $this->students['olafur.brandsson']);
-        app(TakeHandIn::class)($assignment, $this->students['olafur.brandsson'], [$this->file('silting-up', 'odt')], $this->declared(0));
+        $this->handIn($assignment, $this->students['olafur.brandsson'], [$this->file('silting-up', 'odt')], $this->declared(0));
         foreach (['olafur.brandsson' => 'chart', 'ximena.ortuzar' => 'strike-fund'] as $who => $essay) {
             $this->at(-1, 20, $this->students[$who]);
-            app(TakeHandIn::class)($assignment, $this->students[$who], [$this->file($essay, 'odt')], $this->declared(strlen($who)));
+            $this->handIn($assignment, $this->students[$who], [$this->file($essay, 'odt')], $this->declared(strlen($who)));
         }
         $this->screen($assignment);
     }
@@ -394,6 +395,20 @@ final class DatabaseSeeder extends Seeder
         $weir = $script('mateus.araujo');
         app(RecordConversation::class)($script('sven.akerlund'), Found::Talk, 'Hardly a sentence in it could not stand in another essay, and it uses none of what the two documents say against each other. That is a matter for the mark. How the text came about I do not know: many write like this when they are unsure of the subject. I will ask for notes and an earlier version.', null, false, $this->coordinator, ['writing'], "What did you read first, and what did you write down from it?\nWhich of the two documents changed your mind about something?\nWhat help did you have, from people or tools, and with what?");
         app(RecordConversation::class)($weir, Found::Attributed, 'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.', null, false, $this->coordinator);
+    }
+
+    /**
+     * Hands in, and reads it at once, as the worker would.
+     *
+     * @param  UploadedFile|string|list<UploadedFile|string>  $work
+     * @param  list<array{label: string, answer: string}>|null  $declared
+     */
+    private function handIn(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null): Handin
+    {
+        $handin = app(TakeHandIn::class)($assignment, $student, $work, $declared);
+        app(FinishHandIn::class)(array_values(Handin::query()->whereNull('read_at')->get(['id'])->modelKeys()));
+
+        return $handin->refresh();
     }
 
     private function screen(Assignment $assignment): void

@@ -40,7 +40,9 @@ const sumOf = async (file) => {
 
 const sendFile = async (form, file, shown) => {
     const sha256 = await sumOf(file);
-    const begun = await send(form.dataset.pieces, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ name: file.name, bytes: file.size, sha256 }) }, shown.waiting);
+    const first = new FormData();
+    Object.entries({ name: file.name, bytes: file.size, sha256, piece: file.slice(0, PIECE) }).forEach(([key, value]) => first.append(key, value));
+    const begun = await send(form.dataset.pieces, { method: 'POST', body: first }, shown.waiting);
     if (!begun.ok) {
         throw await refusal(begun);
     }
@@ -119,7 +121,7 @@ const startHandIn = (form) => {
                 }));
                 before += file.size;
             }
-            say(files.length > 0 ? 'Sent; reading it …' : 'Reading it …');
+            say(files.length > 0 ? 'Sent; recording it …' : 'Recording it …');
             const data = new FormData(form);
             data.delete('file');
             data.delete('files[]');

@@ -73,6 +73,8 @@ $handins = Handin::query()->whereHas('script', fn ($query) => $query->where('ass
 $receipts = app(Receipts::class);
 echo json_encode([
     'handins' => $handins->count(),
+    'read' => $handins->filter(fn (Handin $handin) => $handin->read_at !== null && $handin->words === 155)->count(),
+    'lastRecorded' => $handins->max(fn (Handin $handin) => $handin->created_at->getTimestamp()) - $assignment->due_at?->getTimestamp(),
     'counting' => $handins->filter(fn (Handin $handin) => $handin->script->current_handin_id === $handin->id)->count(),
     'late' => $handins->filter(fn (Handin $handin) => $handin->late)->count(),
     'lateRight' => $handins->filter(fn (Handin $handin) => $handin->late === $handin->received_at->gt($assignment->due_at))->count(),

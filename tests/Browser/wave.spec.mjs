@@ -27,19 +27,34 @@ test('three hundred hand in at the due time and nothing is lost', async () => {
             form.append('once', crypto.randomUUID());
             return (await send(`/assignments/${assignment}/hand-in`, session, { method: 'POST', body: form })).status;
         }
-        const begun = await send(`/assignments/${assignment}/uploads`, session, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ name: `essay ${n}.txt`, bytes: Buffer.byteLength(text), sha256: createHash('sha256').update(text).digest('hex') }) });
-        const { id, arrived } = await begun.json();
-        if (arrived === 0) {
-            await send(`/uploads/${id}?from=0`, session, { method: 'PUT', headers: { 'Content-Type': 'application/octet-stream' }, body: text });
-        }
+        const first = new FormData();
+        Object.entries({ name: `essay ${n}.txt`, bytes: Buffer.byteLength(text), sha256: createHash('sha256').update(text).digest('hex'), piece: new Blob([text]) }).forEach(([key, value]) => first.append(key, value));
+        const begun = await send(`/assignments/${assignment}/uploads`, session, { method: 'POST', body: first });
+        const { id } = await begun.json();
         const answer = await send(`/assignments/${assignment}/hand-in`, session, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ uploads: [id] }) });
         return answer.status;
     };
     await new Promise((done) => { setTimeout(done, Math.max(0, due - Date.now() - 4000)); });
+    const pressed = Date.now();
+    expect(pressed).toBeLessThan(due);
     const statuses = await Promise.all(sessions.map(handIn));
     expect(statuses.filter((status) => status !== 200)).toEqual([]);
 
-    const found = php('look', assignment);
+    // While reading waits, pages say that, and nothing else.
+    const page = async (url) => (await send(url, sessions[MANY - 1], { headers: { Accept: 'text/html' } })).text();
+    const soon = await page(`/assignments/${assignment}/hand-in`);
+    expect(soon).toMatch(/it is being read|\d+ words/);
+    expect(soon).toContain('Handed in');
+    expect(soon).not.toMatch(/[^\d]0 words|could not be read/);
+
+    let found = php('look', assignment);
+    console.log(`the wave: ${MANY} pressed ${((due - pressed) / 1000).toFixed(1)} s before the due time; ${found.late} late; the last was recorded ${found.lastRecorded} s after it; ${found.read} were read by then`);
+    expect(found.late).toBeLessThanOrEqual(MANY / 100);
+    for (const until = Date.now() + 300_000; found.read < MANY && Date.now() < until; found = php('look', assignment)) {
+        await new Promise((done) => { setTimeout(done, 2000); });
+    }
+    expect(found.read).toBe(MANY);
+    expect(await page(`/assignments/${assignment}/hand-in`)).toContain('155 words');
     expect(found).toMatchObject({ handins: MANY, counting: MANY, lateRight: MANY, receiptsHold: MANY, filesWhole: MANY, sums: MANY, lines: MANY, left: 0 });
     // The one mail that the worker has in hand is with the sink and not yet off its list.
     expect([MANY, MANY + 1]).toContain(found.mails);

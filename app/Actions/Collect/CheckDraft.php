@@ -6,7 +6,7 @@ namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
-use App\Jobs\CompareDraft;
+use App\Jobs\ReadDraft;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
@@ -30,22 +30,24 @@ final class CheckDraft
      * @param  list<UploadedFile|string>  $works
      *
      * @throws Refused when no check is left, or it is too late for one
-     * @throws Refusal when a file cannot be read; then no check is used up
+     * @throws Refusal when a file cannot be taken; then no check is used up, nor when it cannot be read
      */
     public function __invoke(Assignment $assignment, User $student, array $works): DraftCheck
     {
         $this->refuse($assignment, $student);
-        $work = ($this->read)($assignment, [$student], $works);
+        $files = array_map(fn (PieceTaken $piece): array => ['name' => $piece->name, 'kind' => $piece->kind->value, 'path' => $piece->store('drafts')], $this->read->take($assignment, $works));
 
-        return DB::transaction(function () use ($assignment, $student, $work): DraftCheck {
+        $draft = DB::transaction(function () use ($assignment, $student, $files): DraftCheck {
             $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
             $this->refuse($assignment, $student);
-            $draft = DraftCheck::query()->create(['script_id' => $script->id, 'student_id' => $student->id, 'words' => $work->words, 'text' => $work->text, 'notes' => $work->notes])->refresh();
+            $draft = DraftCheck::query()->create(['script_id' => $script->id, 'student_id' => $student->id, 'words' => 0, 'text' => '', 'notes' => [], 'files' => $files])->refresh();
             $this->logbook->write('had a draft checked', $assignment->title, ['left' => self::left($assignment, $student)], null, $assignment, $student);
-            CompareDraft::dispatch($draft->id)->afterCommit();
+            ReadDraft::dispatch($draft->id, $student->id)->afterCommit();
 
             return $draft;
         });
+
+        return $draft->refresh();
     }
 
     /** Checks a student has left. One that failed does not count. */

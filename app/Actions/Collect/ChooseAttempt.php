@@ -5,14 +5,10 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
-use App\Jobs\CompareHandin;
-use App\Jobs\PrepareHandin;
 use App\Logbook\Logbook;
 use App\Models\Handin;
-use App\Models\OverlapReport;
 use App\Models\Script;
 use App\Models\User;
-use App\Models\WritingReport;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -34,6 +30,7 @@ final class ChooseAttempt
             $group = Script::query()->whereIn('id', $script->assignment->handin_by->isGroup() ? $script->group()->pluck('id') : [$script->id])->with('assignment')->orderBy('id')->lockForUpdate()->get();
             throw_if(TakeHandIn::areWithMarkers($group), new Refused('Your work is with its markers, so which attempt counts can no longer change.', 'attempt'));
             throw_if($group->contains(fn (Script $each) => ! $each->takesHandIns()), new Refused('This assignment is closed, so which attempt counts can no longer change.', 'attempt'));
+            throw_if($handin->unreadable !== null, new Refused('That attempt could not be read, so it cannot count.', 'attempt'));
             // What a group handed in together has the same sum and the same second for each of its members.
             $same = Handin::query()->whereIn('script_id', $group->modelKeys())->where('sha256', $handin->sha256)->where('received_at', $handin->received_at)->where('handed_in_by', $handin->handed_in_by)->orderBy('attempt')->get()->keyBy('script_id');
             foreach ($group as $each) {
@@ -42,12 +39,7 @@ final class ChooseAttempt
                     continue;
                 }
                 $each->letCount($attempt);
-                if ($each->lead_id === null) {
-                    OverlapReport::query()->firstOrCreate(['handin_id' => $attempt->id]);
-                    CompareHandin::dispatch($attempt->id)->afterCommit();
-                    WritingReport::await($each->assignment, $attempt);
-                    $attempt->prepared_at === null && PrepareHandin::dispatch($attempt->id)->afterCommit();
-                }
+                $attempt->read_at === null || FinishHandIn::follow($attempt->setRelation('script', $each));
             }
             $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);
         });

@@ -13,7 +13,6 @@ use YoungHarbor\Core\Document\Document;
 final readonly class PieceRead
 {
     /**
-     * @param  string  $bytes  as it came in
      * @param  Document  $document  in which its authors are not named
      * @param  list<string>  $notes
      * @param  list<array{kind: string, words?: string, note?: string}>  $hidden
@@ -21,7 +20,6 @@ final readonly class PieceRead
     public function __construct(
         public string $name,
         public FileKind $kind,
-        public string $bytes,
         public Document $document,
         public int $words,
         public array $notes,

@@ -18,7 +18,8 @@ use YoungHarbor\Core\Document\Masking;
 use YoungHarbor\Core\Names\Mask;
 
 /**
- * Reads what a student sends, as the assignment takes it: the same for work that counts and for a draft.
+ * Takes what a student sends, as the assignment takes it, and reads it: the same for work that counts and for a draft.
+ * Taking is quick and done while the student waits; reading is the worker's.
  */
 final class ReadWork
 {
@@ -27,16 +28,51 @@ final class ReadWork
     }
 
     /**
-     * @param  list<User>  $authors  whose names, numbers and mail addresses are masked
-     * @param  array<UploadedFile|string|WebLink>  $works  files in their order, or one text that was typed, or links
+     * Tells the kind of each, or refuses all with the name of the one that cannot be taken.
      *
-     * @throws Refusal when a file cannot be taken; then none is
+     * @param  array<UploadedFile|string|WebLink>  $works  files in their order, or one text that was typed, or links
+     * @return non-empty-list<PieceTaken>
+     *
+     * @throws Refusal when one cannot be taken; then none is
      */
-    public function __invoke(Assignment $assignment, array $authors, array $works): WorkRead
+    public function take(Assignment $assignment, array $works): array
+    {
+        if (count($works) > $assignment->max_files) {
+            throw new Refusal('This assignment takes '.($assignment->max_files === 1 ? 'one file' : "{$assignment->max_files} files at most").'; you chose '.count($works).'.');
+        }
+        $pieces = [];
+        foreach ($works as $work) {
+            $name = $work instanceof UploadedFile ? self::safeName($work->getClientOriginalName()) : 'typed here.txt';
+            try {
+                $pieces[] = $work instanceof WebLink ? $this->link($assignment, $work) : $this->piece($assignment, $work, $name);
+            } catch (Refusal $e) {
+                throw count($works) === 1 ? $e : new Refusal("{$name}: {$e->getMessage()}");
+            }
+        }
+
+        return $pieces === [] ? throw new Refusal('Choose a file, or type your text.') : $pieces;
+    }
+
+    /**
+     * @param  list<User>  $authors  whose names, numbers and mail addresses are masked
+     * @param  non-empty-list<PieceKept>  $kept
+     * @param  callable(int): void  $read  told after each file how many are read
+     *
+     * @throws Refusal when one cannot be read
+     */
+    public function read(array $authors, array $kept, callable $read): WorkRead
     {
         $findings = new Findings;
         $masks = self::masks($authors);
-        $pieces = $this->pieces($assignment, $works, $masks, $findings);
+        $pieces = [];
+        foreach ($kept as $n => $one) {
+            try {
+                $pieces[] = $this->piecesWords($one, $masks, $findings);
+            } catch (Refusal $e) {
+                throw count($kept) === 1 ? $e : new Refusal("{$one->name}: {$e->getMessage()}");
+            }
+            $read($n + 1);
+        }
         $html = Html::ofText(self::together(array_map(fn (PieceRead $piece) => $piece->document, $pieces)));
         $text = implode("\n\n", array_map(fn (PieceRead $piece) => $piece->text(), $pieces));
 
@@ -89,30 +125,25 @@ final class ReadWork
     }
 
     /**
-     * Reads each file, or refuses all with the name of the one that cannot be taken.
-     *
-     * @param  array<UploadedFile|string|WebLink>  $works
-     * @param  list<Mask>  $masks
-     * @return non-empty-list<PieceRead>
-     *
      * @throws Refusal
      */
-    private function pieces(Assignment $assignment, array $works, array $masks, Findings $findings): array
+    private function piece(Assignment $assignment, UploadedFile|string $work, string $name): PieceTaken
     {
-        if (count($works) > $assignment->max_files) {
-            throw new Refusal('This assignment takes '.($assignment->max_files === 1 ? 'one file' : "{$assignment->max_files} files at most").'; you chose '.count($works).'.');
+        if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
+            throw new Refusal("This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}.");
         }
-        $pieces = [];
-        foreach ($works as $work) {
-            $name = $work instanceof UploadedFile ? self::safeName($work->getClientOriginalName()) : 'typed here.txt';
-            try {
-                $pieces[] = $work instanceof WebLink ? $this->link($assignment, $work) : $this->piece($assignment, $work, $name, $masks, $findings);
-            } catch (Refusal $e) {
-                throw count($works) === 1 ? $e : new Refusal("{$name}: {$e->getMessage()}");
-            }
+        $piece = new PieceTaken($name, $work instanceof UploadedFile ? $this->reader->kind($work->getRealPath(), $name) : FileKind::Text, $work);
+        if ($piece->bytes() > $assignment->max_megabytes * 1_048_576) {
+            throw new Refusal("This file is larger than the {$assignment->max_megabytes} MB this assignment takes.");
+        }
+        if (is_string($work) && trim($work) === '') {
+            throw new Refusal('Choose a file, or type your text.');
+        }
+        if ($work instanceof UploadedFile && ! in_array($piece->kind, $assignment->fileKinds(), true)) {
+            throw new Refusal("This file is a {$piece->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
         }
 
-        return $pieces === [] ? throw new Refusal('Choose a file, or type your text.') : $pieces;
+        return $piece;
     }
 
     /**
@@ -120,26 +151,20 @@ final class ReadWork
      *
      * @throws Refusal
      */
-    private function piece(Assignment $assignment, UploadedFile|string $work, string $name, array $masks, Findings $findings): PieceRead
+    private function piecesWords(PieceKept $kept, array $masks, Findings $findings): PieceRead
     {
-        $bytes = $work instanceof UploadedFile ? (string) file_get_contents($work->getRealPath()) : $work;
-        if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
-            throw new Refusal("This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}.");
+        if ($kept->link !== null) {
+            return new PieceRead($kept->name, FileKind::Link, Document::ofText('A link was handed in: open it above.'), 0,
+                ['Nothing is fetched from a link: markers open the page as it is when they mark, and overlap is not looked for in it. Leave it as it is, and open to whoever has the address, until your result is out.'], link: $kept->link);
         }
-        if (strlen($bytes) > $assignment->max_megabytes * 1_048_576) {
-            throw new Refusal("This file is larger than the {$assignment->max_megabytes} MB this assignment takes.");
-        }
-        $read = $work instanceof UploadedFile ? $this->reader->read($work->getRealPath(), $name) : $this->reader->typed($work);
-        if ($work instanceof UploadedFile && ! in_array($read->kind, $assignment->fileKinds(), true)) {
-            throw new Refusal("This file is a {$read->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
-        }
+        $read = $this->reader->readAs($kept->kind, $kept->path, $kept->name);
         $masking = Masking::of($read->document, $masks);
         $findings->addMasking($masking);
-        if ($work instanceof UploadedFile && array_filter($masks, fn (Mask $mask) => $mask->namesFile($name)) !== []) {
+        if (array_filter($masks, fn (Mask $mask) => $mask->namesFile($kept->name)) !== []) {
             $findings->add(Findings::FILE_NAME, Findings::TAKEN_OUT);
         }
 
-        return new PieceRead($name, $read->kind, $bytes, $masking->document, $read->words, $read->notes, hidden: $this->masked($read->hidden, $masks));
+        return new PieceRead($kept->name, $kept->kind, $masking->document, $read->words, $read->notes, hidden: $this->masked($read->hidden, $masks));
     }
 
     /**
@@ -159,14 +184,13 @@ final class ReadWork
     /**
      * @throws Refusal
      */
-    private function link(Assignment $assignment, WebLink $link): PieceRead
+    private function link(Assignment $assignment, WebLink $link): PieceTaken
     {
         if (! $assignment->takesLinks()) {
             throw new Refusal("This assignment does not take links. Hand in {$assignment->kindsInWords()}.");
         }
 
-        return new PieceRead($link->address, FileKind::Link, $link->address, Document::ofText('A link was handed in: open it above.'), 0,
-            ['Nothing is fetched from a link: markers open the page as it is when they mark, and overlap is not looked for in it. Leave it as it is, and open to whoever has the address, until your result is out.'], link: $link->address);
+        return new PieceTaken($link->address, FileKind::Link, $link->address, $link->address);
     }
 
     /**

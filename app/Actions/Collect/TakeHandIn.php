@@ -6,8 +6,7 @@ namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
-use App\Jobs\CompareHandin;
-use App\Jobs\PrepareHandin;
+use App\Jobs\ReadHandin;
 use App\Logbook\Logbook;
 use App\Mail\HandedIn;
 use App\Models\Assignment;
@@ -18,7 +17,6 @@ use App\Models\Result;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\User;
-use App\Models\WritingReport;
 use App\Support\Clock;
 use App\Support\Receipts;
 use DateTimeImmutable;
@@ -28,17 +26,15 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Str;
 use LogicException;
 use YoungHarbor\Core\Collect\Attempts;
 use YoungHarbor\Core\Collect\WebLink;
 
 /**
- * Takes a student's work in: reads it, keeps the original sealed, has made what markers get, and gives a
- * receipt.
+ * Takes a student's work in: keeps it sealed as it came, gives a receipt for it at once, and has it read by the worker.
  *
- * The time that counts is when the work had arrived, not when reading it ended. Every attempt is kept. The last one in
- * time counts; after the due time the attempt that counts stays, unless the student picks another.
+ * The time that counts is when the work arrived. Every attempt is kept. The last one in time counts; after the due time
+ * the attempt that counts stays, unless the student picks another.
  */
 final class TakeHandIn
 {
@@ -52,26 +48,27 @@ final class TakeHandIn
     /**
      * @param  UploadedFile|string|list<UploadedFile|string|WebLink>  $work  a file, several files in their order, text that was typed, or links
      * @param  list<array{label: string, answer: string}>|null  $declared
-     * @param  Carbon|null  $arrived  when all of it had arrived; null for now
+     * @param  Carbon|null  $arrived  when the form arrived; null for now
+     * @param  Carbon|null  $ahead  when the first piece of the last of the files that were sent ahead arrived; null when anything came with the form
      * @param  string|null  $once  made by the page: the same again is the same hand-in
      *
      * @throws Refused when the assignment does not take it now
      * @throws Refusal when a file cannot be taken; then none is
      */
-    public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null, ?Carbon $arrived = null, ?string $once = null): Handin
+    public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null, ?Carbon $arrived = null, ?Carbon $ahead = null, ?string $once = null): Handin
     {
-        $received = Carbon::instance(Attempts::received($arrived?->toDateTimeImmutable(), now()->toDateTimeImmutable()))->startOfSecond();
         $script = $this->scriptOf($assignment, $student);
+        $received = $this->received($script, $arrived ?? Carbon::now(), $ahead);
         $before = $this->twin(new Collection([$script]), $student, $once);
         if ($before !== null) {
             return $before;
         }
         $this->refuseOutOfTime(new Collection([$script]), $received);
         $mates = $this->matesOf($assignment, $script);
-        $work = ($this->read)($assignment, [$student, ...$mates], is_array($work) ? $work : [$work]);
-        $paths = $this->store($work);
+        $work = $this->read->take($assignment, is_array($work) ? $work : [$work]);
+        $paths = array_map(fn (PieceTaken $piece): string => $piece->store('handins'), $work);
         try {
-            return DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $paths, $declared, $once): Handin {
+            $handin = DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $paths, $declared, $once): Handin {
                 // One at a time for the whole group, in the same order whoever of them hands in.
                 $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->withMax('handins', 'attempt')->orderBy('id')->lockForUpdate()->get();
                 $own = $this->twin($scripts, $student, $once);
@@ -81,16 +78,20 @@ final class TakeHandIn
                     return $own;
                 }
                 $this->refuseOutOfTime($scripts, $received);
+                $ids = [];
                 foreach ($scripts as $script) {
                     $handin = $this->keep($script, $student, $work, $paths, $received, $declared, $once);
                     $own = $script->student_id === $student->id ? $handin : $own;
+                    $ids[] = $handin->id;
                     $this->count($script, $handin);
                     Mail::to($script->student->email)->queue((new HandedIn($handin))->afterCommit());
                 }
                 TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)->delete();
                 assert($own instanceof Handin);
                 // A line about a person carries no script code.
-                $this->logbook->write('handed in', $assignment->title, ['attempt' => $own->attempt, 'files' => count($work->pieces), 'sha256' => $own->sha256, 'late' => $own->late] + ($mates === [] ? [] : ['for' => count($mates) + 1]), null, $assignment, $student);
+                $this->logbook->write('handed in', $assignment->title, ['attempt' => $own->attempt, 'files' => count($work), 'sha256' => $own->sha256, 'late' => $own->late] + ($mates === [] ? [] : ['for' => count($mates) + 1]), null, $assignment, $student);
+
+                ReadHandin::dispatch($ids, $student->id)->afterCommit();
 
                 return $own;
             });
@@ -98,6 +99,15 @@ final class TakeHandIn
             Storage::delete($paths);
             throw $e;
         }
+
+        return $handin->refresh();
+    }
+
+    private function received(Script $script, Carbon $form, ?Carbon $ahead): Carbon
+    {
+        $due = $script->due_at?->toDateTimeImmutable();
+
+        return ($due === null ? $form->copy() : Carbon::instance(Attempts::received($form->toDateTimeImmutable(), $ahead?->toDateTimeImmutable(), $due)))->startOfSecond();
     }
 
     /**
@@ -111,48 +121,30 @@ final class TakeHandIn
     }
 
     /**
-     * @return list<string> where each piece is kept as it came
-     */
-    private function store(WorkRead $work): array
-    {
-        return array_map(function (PieceRead $piece): string {
-            $path = 'handins/'.Str::uuid()->toString();
-            Storage::put($path, $piece->bytes);
-
-            return $path;
-        }, $work->pieces);
-    }
-
-    /**
+     * @param  non-empty-list<PieceTaken>  $work
      * @param  list<string>  $paths
      * @param  list<array{label: string, answer: string}>|null  $declared
      */
-    private function keep(Script $script, User $by, WorkRead $work, array $paths, Carbon $received, ?array $declared, ?string $once): Handin
+    private function keep(Script $script, User $by, array $work, array $paths, Carbon $received, ?array $declared, ?string $once): Handin
     {
-        $sums = array_map(fn (PieceRead $piece) => hash('sha256', $piece->bytes), $work->pieces);
+        $sums = array_map(fn (PieceTaken $piece) => $piece->sha256(), $work);
         $handin = $script->handins()->make([
             'public_id' => (new Handin)->newUniqueId(),
             'attempt' => (int) $script->getAttribute('handins_max_attempt') + 1,
             'handed_in_by' => $by->id,
-            'bytes' => array_sum(array_map(fn (PieceRead $piece) => strlen($piece->bytes), $work->pieces)),
+            'bytes' => array_sum(array_map(fn (PieceTaken $piece) => $piece->bytes(), $work)),
             'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
-            'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
-            // Only pages and pictures have to be looked through.
-            'prepared_at' => $work->isLookedThrough() ? now() : null,
-            'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'once' => $once,
+            'words' => 0, 'text' => '', 'html' => '', 'notes' => [], 'identity' => [],
+            'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'created_at' => now()->startOfSecond(), 'once' => $once,
         ]);
-        $files = array_map(fn (PieceRead $piece, int $n) => $handin->files()->make([
+        $files = array_map(fn (PieceTaken $piece, int $n) => $handin->files()->make([
             'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n],
-            'link' => $piece->link, 'bytes' => strlen($piece->bytes), 'sha256' => $sums[$n], 'words' => $piece->words,
-        ]), $work->pieces, array_keys($work->pieces));
+            'link' => $piece->link, 'bytes' => $piece->bytes(), 'sha256' => $sums[$n], 'words' => 0,
+        ]), $work, array_keys($work));
         $handin->setRelation('files', new Collection($files));
         $handin->seal = $this->receipts->seal($this->receipts->of($handin));
         $handin->save();
         $handin->files()->saveMany($files);
-        // With one mark a group, one of its scripts is marked for all.
-        if ($handin->prepared_at === null && $script->lead_id === null) {
-            PrepareHandin::dispatch($handin->id)->afterCommit();
-        }
 
         return $handin;
     }
@@ -167,11 +159,9 @@ final class TakeHandIn
             return;
         }
         $script->letCount($handin);
-        // With one mark a group, one of its scripts is compared for all.
+        // With one mark a group, one of its scripts is compared for all. It waits until it is read.
         if ($script->lead_id === null) {
             OverlapReport::query()->create(['handin_id' => $handin->id]);
-            CompareHandin::dispatch($handin->id)->afterCommit();
-            WritingReport::await($script->assignment, $handin);
         }
     }
 

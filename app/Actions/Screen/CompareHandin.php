@@ -53,6 +53,9 @@ final class CompareHandin
 
             return false;
         }
+        if ($handin->read_at === null) { // it is compared once it is read
+            return false;
+        }
         $report = OverlapReport::query()->firstOrCreate(['handin_id' => $handin->id]);
         if ($report->state === ReportState::Stopped) {
             return false;

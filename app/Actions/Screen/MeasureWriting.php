@@ -77,7 +77,7 @@ final class MeasureWriting
      */
     private function waiting(Assignment $assignment): Builder
     {
-        return WritingReport::query()->where('state', WritingState::Waiting)->whereIn('handin_id', $assignment->scripts()->whereNull('lead_id')->select('current_handin_id'));
+        return WritingReport::query()->where('state', WritingState::Waiting)->whereIn('handin_id', $assignment->scripts()->whereNull('lead_id')->select('current_handin_id'))->whereHas('handin', fn ($handin) => $handin->whereNotNull('read_at'));
     }
 
     /**

@@ -56,7 +56,7 @@ final class ApplyPlan
      */
     private function carryOut(Assignment $assignment, AllocationPlan $plan): array
     {
-        $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('code', array_column($plan->entries, 'script'))->with('marks')->lockForUpdate()->get()->keyBy('code');
+        $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('code', array_column($plan->entries, 'script'))->with('marks', 'currentHandin:id,read_at')->lockForUpdate()->get()->keyBy('code');
         $people = User::query()->whereIn('public_id', array_filter(array_column($plan->entries, 'marker')))->pluck('id', 'public_id');
         $done = ['given' => 0, 'moved' => 0, 'taken' => 0, 'stayed' => []];
         $moving = [];
@@ -64,7 +64,7 @@ final class ApplyPlan
             $script = $scripts->get($entry['script']);
             $mark = $script?->mark(Part::from($entry['part']));
             $to = $entry['marker'] === null ? null : $people[$entry['marker']];
-            if ($script === null || $script->current_handin_id === null || $mark?->marker_id === $to) {
+            if ($script === null || $script->currentHandin?->read_at === null || $mark?->marker_id === $to) {
                 continue;
             }
             if ($mark !== null && $mark->begun_at !== null) {

@@ -38,7 +38,7 @@ final class PickTogether
             throw_if(! $stored->isPastDue(), new Refused('Scripts can still change until the due time; choose some to mark together after it.'));
             throw_if(count($codes) > self::MOST, new Refused('Choose '.self::MOST.' scripts at most: everyone marks each of them.'));
             throw_if($markers->count() < 2 && $codes !== [], new Refused('Marking together needs two markers at least.'));
-            $scripts = Script::query()->where('assignment_id', $stored->id)->whereNotNull('current_handin_id')->whereNull('lead_id')->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
+            $scripts = Script::query()->where('assignment_id', $stored->id)->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
             $unknown = array_diff($codes, $scripts->pluck('code')->all());
             throw_if($unknown !== [], new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'));
             $old = Mark::query()->where('part', Part::Together)->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))->with('script:id,code')->get();

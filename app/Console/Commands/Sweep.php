@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Models\AssignmentTemplate;
 use App\Models\BankComment;
+use App\Models\DraftCheck;
 use App\Models\HandinCopy;
 use App\Models\HandinFile;
 use App\Models\MarkAttachment;
@@ -50,6 +51,7 @@ final class Sweep extends Command
             'attachments' => fn (array $paths) => MarkAttachment::query()->whereIn('path', $paths)->pluck('path'),
             'templates' => fn (array $paths) => AssignmentTemplate::query()->whereIn('path', $paths)->pluck('path'),
             'uploads' => fn (array $paths) => Upload::query()->whereIn('public_id', array_map(basename(...), $paths))->get()->map(fn (Upload $upload) => $upload->path()),
+            'drafts' => fn (array $paths) => DraftCheck::query()->whereNotNull('files')->get(['id', 'files'])->flatMap(fn (DraftCheck $draft) => array_column($draft->files ?? [], 'path')),
             'rosters' => fn (array $paths) => RosterImport::query()->whereIn('path', $paths)->pluck('path'),
         ] as $folder => $named) {
             $gone['files'] += $this->orphans($folder, $named);

@@ -126,12 +126,13 @@ final class HandInRequest extends FormRequest
         }
     }
 
-    /** When the last of the files that were sent before had arrived; null when the work came with the form. */
-    public function arrived(): ?Carbon
+    /** When the first piece of the last of the files sent ahead had arrived; null when anything came with the form. */
+    public function ahead(): ?Carbon
     {
-        $last = $this->uploads()->max('whole_at');
+        $last = $this->uploads()->max('first_at');
+        $withForm = $this->hasFile('file') || $this->hasFile('files') || trim((string) $this->input('typed_text')) !== '' || $this->filled('link');
 
-        return $last instanceof Carbon ? $last : null;
+        return $last instanceof Carbon && ! $withForm ? $last : null;
     }
 
     /**

@@ -56,13 +56,16 @@
             @if ($current)
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
-                    <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ number_format($current->words) }} words</p>
+                    <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ $current->read_at === null ? lcfirst($current->reading()) : number_format($current->words).' words' }}</p>
                     <p class="quiet small break-words">{{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? '' : ', handed in by '.$current->by->name }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
                     @can('viewOwnConversation', $script)<p class="mt-1"><a href="{{ route('screen.own-record', $script) }}">Your coordinator wrote to you about it</a></p>@endcan
                     @can('viewOwnOverlap', $script)<p class="mt-1"><a href="{{ route('screen.own', $script) }}">Where your words also stand</a></p>@endcan
                     @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
+            @endif
+            @if (($last = $script?->handins->first()) && $last->unreadable !== null)
+                <div class="panel mb-4"><p class="signal font-bold">{{ $last->attempt === 1 && $script->handins->count() === 1 ? 'What you handed in' : "Attempt {$last->attempt}" }} could not be read, so it does not count.</p><p class="mt-1">{{ $last->unreadable }}</p><p class="quiet small mt-1">It arrived {{ Clock::shown($last->received_at) }}. <a href="{{ route('receipts.show', $last) }}">Receipt</a></p></div>
             @endif
             @if ($preview)
                 <div class="panel"><h2 class="mb-1">Hand in</h2><p>{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}: {{ $assignment->kindsInWords() }}, up to {{ $assignment->max_megabytes }} MB{{ $assignment->max_files === 1 ? '' : ' each' }}{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p>
@@ -100,9 +103,9 @@
                     <h2 class="mb-1">Your attempts</h2>
                     @foreach ($script->handins as $attempt)
                         <div class="flex flex-wrap items-baseline gap-x-3 py-1">
-                            <a href="{{ route('receipts.show', $attempt) }}">Attempt {{ $attempt->attempt }}</a> <span class="quiet small">{{ Clock::shown($attempt->received_at) }}{{ $attempt->late ? ', late' : '' }}</span>
+                            <a href="{{ route('receipts.show', $attempt) }}">Attempt {{ $attempt->attempt }}</a> <span class="quiet small">{{ Clock::shown($attempt->received_at) }}{{ $attempt->late ? ', late' : '' }}{{ $attempt->unreadable === null ? '' : ', could not be read' }}</span>
                             @if ($attempt->id === $script->current_handin_id)<b class="kelp ml-auto">counts</b>
-                            @elseif (! $withMarkers && $script->takesHandIns())<form class="ml-auto" method="post" action="{{ route('receipts.choose', $attempt) }}">@csrf<button class="link small">let this one count</button></form>@endif
+                            @elseif ($attempt->unreadable === null && ! $withMarkers && $script->takesHandIns())<form class="ml-auto" method="post" action="{{ route('receipts.choose', $attempt) }}">@csrf<button class="link small">let this one count</button></form>@endif
                         </div>
                     @endforeach
                     <p class="quiet small mt-2">The last one in time counts unless you pick another{{ $withMarkers ? '' : '; you can until a marker has it' }}.</p>

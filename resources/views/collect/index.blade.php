@@ -14,6 +14,12 @@
     @if ($counts[''] + $counts['left'] === 0)
         <x-empty title="Nobody to collect from">@if ($assignment->isPublished()) There is no student in this module yet. <a href="{{ route('people.index', $assignment->module) }}">Add them under People</a> @else Students are listed here once the assignment is open to them. @endif</x-empty>
     @else
+        @if ($beingRead > 0)<p class="notice mb-3">{{ $beingRead === 1 ? 'One hand-in is' : number_format($beingRead).' hand-ins are' }} still being read. {{ $beingRead === 1 ? 'It has' : 'They have' }} arrived, and {{ $beingRead === 1 ? 'is' : 'are' }} counted here; screening and sharing out follow by themselves.</p>@endif
+        @if ($unreadable->isNotEmpty())
+            <details class="notice mb-3" @if ($unreadable->count() < 4) open @endif><summary>{{ $unreadable->count() === 1 ? 'One student’s last attempt could not be read' : 'The last attempts of '.$unreadable->count().' students could not be read' }} and {{ $unreadable->count() === 1 ? 'does' : 'do' }} not count</summary>
+                <ul class="mt-1">@foreach ($unreadable as $handin)<li>{{ $handin->script->student->name }}, attempt {{ $handin->attempt }}, arrived {{ Clock::shown($handin->received_at) }}{{ $handin->late ? ', late' : '' }}: {{ $handin->unreadable }}</li>@endforeach</ul>
+                <p class="quiet small mt-1">Each was told by mail, with what to do. Lateness that follows from it can be waived on the student’s page.</p></details>
+        @endif
         @if ($counts['in'] > 0)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}" hx-trigger="load"></div>@endif
         <nav class="chips mb-3" aria-label="Who is shown">
             @foreach ($filters as $key => [$name])

@@ -2,16 +2,12 @@
     use App\Support\Clock;
     $script = $handin->script;
     $counts = $script->current_handin_id === $handin->id;
-    $kinds = $handin->files->map(fn ($file) => App\Extraction\FileKind::from($file->kind)->label())->unique()->implode(', ');
 @endphp
 <x-page title="Receipt" at="modules">
     <x-slot:head><div class="heading"><h1>Receipt</h1><a class="of" href="{{ route('hand-in.show', $assignment) }}">{{ $assignment->title }}</a></div></x-slot:head>
     <div class="split">
         <div>
-            <h2 class="mb-2">What was read of it</h2>
-            <p class="mb-2">{{ number_format($handin->words) }} words, read as {{ $kinds }}. {{ $handin->words > 0 ? 'Markers and screening get it so:' : '' }}</p>
-            @foreach ($handin->notes as $note)<p class="notice mb-3">{{ $note }}</p>@endforeach
-            @if ($handin->words > 0)<div class="sheet px-5 py-4 text whitespace-pre-line max-h-[65vh] overflow-y-auto" tabindex="0" aria-label="The text as markers read it">{{ $handin->text }}</div>@endif
+            @include('collect.reading')
             @if ($handin->declaration)
                 <h2 class="mt-5 mb-2">Your declaration</h2>
                 <dl class="sheet px-5 py-3">@foreach ($handin->declaration as $field)<dt class="quiet small">{{ $field['label'] }}</dt><dd class="mb-2 whitespace-pre-line">{{ $field['answer'] }}</dd>@endforeach</dl>
@@ -19,10 +15,11 @@
             <p class="quiet mt-3">Is this not what you meant to hand in? @if (! $script->takesHandIns()) The assignment is closed; write to your module coordinator. @else <a href="{{ route('hand-in.show', $assignment) }}">Hand in another</a>@if (! $script->isPastDue()) until {{ Clock::shown($script->due_at) }}@endif. @endif</p>
         </div>
         <aside class="panel self-start">
-            <p @class(['font-bold', 'kelp' => $counts, 'signal' => ! $counts])>{{ $counts ? 'Handed in'.($handin->late ? ', late' : '') : 'Kept; another attempt counts' }}</p>
-            @if (! $counts && $handin->late)<p class="small mt-1">It came after the due time, and attempt {{ $script->currentHandin?->attempt }} was there already. <a href="{{ route('hand-in.show', $assignment) }}">Choose which counts</a></p>@endif
+            <p @class(['font-bold', 'kelp' => $counts, 'signal' => ! $counts])>{{ $counts ? 'Handed in'.($handin->late ? ', late' : '') : ($handin->unreadable !== null ? 'Arrived; could not be read' : 'Kept; another attempt counts') }}</p>
+            @if (! $counts && $handin->unreadable === null && $handin->late)<p class="small mt-1">It came after the due time, and attempt {{ $script->currentHandin?->attempt }} was there already. <a href="{{ route('hand-in.show', $assignment) }}">Choose which counts</a></p>@endif
             <dl class="mt-2">
                 <dt class="quiet small">Received</dt><dd class="mb-2">{{ $handin->received_at->copy()->setTimezone(Clock::zone())->format('D j M Y H:i:s') }}</dd>
+                <dt class="quiet small">Recorded</dt><dd class="mb-2">{{ $handin->created_at->copy()->setTimezone(Clock::zone())->format('D j M Y H:i:s') }} <span class="quiet small">{{ $handin->created_at->gt($handin->received_at) ? 'once others before it were; when it was received is what counts' : '' }}</span></dd>
                 <dt class="quiet small">Due</dt><dd class="mb-2">{{ Clock::shown($handin->due_at) }}</dd>
                 @if ($handin->handed_in_by !== $script->student_id)<dt class="quiet small">By</dt><dd class="mb-2">{{ $handin->by->name }}, for your group</dd>@endif
                 <dt class="quiet small">Attempt</dt><dd class="mb-2">{{ $handin->attempt }}</dd>

@@ -105,9 +105,9 @@ final class HandInTest extends TestCase
         $assignment = $this->assignment();
         app(TakeHandIn::class)($assignment, $this->students[0], 'A good one.');
 
-        $this->actingAs($this->students[0])->from(route('hand-in.show', $assignment))->post(route('hand-in.store', $assignment), ['file' => Files::upload(Files::pdf(), 'scan.pdf')])
+        $this->actingAs($this->students[0])->from(route('hand-in.show', $assignment))->post(route('hand-in.store', $assignment), ['file' => Files::upload("PK\x03\x04broken", 'essay.docx')])
             ->assertRedirect(route('hand-in.show', $assignment))
-            ->assertSessionHasErrors(['file' => 'The pages of this PDF hold no text, only pictures (as after scanning), so it can be neither read by markers as text nor screened. Export the PDF from your writing program instead of scanning it. What you handed in before, if anything, still counts.']);
+            ->assertSessionHasErrors(['file' => 'This file is damaged: it begins like a document but cannot be opened. Open it in your writing program, save it again and choose the new copy. What you handed in before, if anything, still counts.']);
         $this->postJson(route('hand-in.store', $assignment), ['file' => Files::upload('', 'essay.docx')])
             ->assertStatus(422)
             ->assertJsonPath('errors.file.0', fn (string $says) => str_starts_with($says, 'This file is empty'));

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Collect;
 
+use App\Actions\Collect\PieceKept;
+use App\Actions\Collect\PieceTaken;
 use App\Actions\Collect\ReadWork;
 use App\Actions\Collect\WorkRead;
 use App\Extraction\CopyKind;
@@ -12,6 +14,7 @@ use App\Extraction\FileKind;
 use App\Extraction\Findings;
 use App\Extraction\HtmlTree;
 use App\Models\Assignment;
+use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\Attributes\Depends;
 use Symfony\Component\Process\Process;
@@ -115,9 +118,9 @@ final class IdentityTest extends TestCase
         self::assertStringContainsString('One two [name hidden]1.', $work->text);
         foreach ([CopyKind::Docx, CopyKind::Odt, CopyKind::Html] as $kind) {
             $copy = app(CopyWriter::class)->write((new HtmlTree)->ofOurs($work->html), $kind);
-            // Pandoc knows no quotation in OpenDocument files.
-            $text = $kind === CopyKind::Odt ? str_replace('> ', '', $work->text) : $work->text;
-            self::assertSame($text, $this->read(Files::upload($copy, "again.{$kind->value}"), null)->text, $kind->value);
+            // Pandoc knows quotations in OpenDocument files from version 3 on.
+            $same = fn (string $text): string => $kind === CopyKind::Odt ? str_replace('> ', '', $text) : $text;
+            self::assertSame($same($work->text), $same($this->read(Files::upload($copy, "again.{$kind->value}"), null)->text), $kind->value);
         }
     }
 
@@ -204,7 +207,15 @@ final class IdentityTest extends TestCase
     {
         $assignment = new Assignment(['max_files' => 1, 'max_megabytes' => 20]);
 
-        return app(ReadWork::class)($assignment, $person === null ? [] : [$person->user()], [$work]);
+        $reading = app(ReadWork::class);
+        $kept = array_map(fn (PieceTaken $piece) => new PieceKept($piece->name, $piece->kind, Storage::path($piece->store('drafts'))), $reading->take($assignment, [$work]));
+
+        try {
+            return $reading->read($person === null ? [] : [$person->user()], $kept, function (): void {
+            });
+        } finally {
+            array_map(fn (PieceKept $one) => unlink($one->path), $kept);
+        }
     }
 
     /**

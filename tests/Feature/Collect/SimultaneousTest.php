@@ -54,7 +54,7 @@ final class SimultaneousTest extends TestCase
 
     public function test_a_comparison_that_comes_after_a_newer_attempt_does_nothing(): void
     {
-        Queue::fake();
+        Queue::fake([CompareHandin::class]);
         $this->module();
         $assignment = $this->assignment();
         $old = app(TakeHandIn::class)($assignment, $this->students[0], $this->prose(30, 1));

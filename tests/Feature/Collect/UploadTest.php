@@ -12,6 +12,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Files;
 use Tests\TestCase;
 
 /**
@@ -19,7 +20,7 @@ use Tests\TestCase;
  */
 final class UploadTest extends TestCase
 {
-    public function test_a_file_goes_on_where_it_stopped_and_counts_from_when_it_had_arrived(): void
+    public function test_a_file_goes_on_where_it_stopped_and_counts_from_its_first_piece(): void
     {
         $this->module();
         $assignment = $this->assignment();
@@ -35,24 +36,51 @@ final class UploadTest extends TestCase
         $this->piece($begun, 100, substr($text, 100, 400))->assertOk();
 
         Carbon::setTestNow($assignment->due_at?->copy()->subSecond());
-        $this->piece($begun, 500, substr($text, 500))->assertOk()->assertJson(['arrived' => strlen($text)]);
         Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(2));
+        $this->piece($begun, 500, substr($text, 500))->assertOk()->assertJson(['arrived' => strlen($text)]);
+        Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(15));
         $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertOk()->assertJsonStructure(['to']);
         $handin = Handin::query()->sole();
-        self::assertFalse($handin->late, 'it had arrived a second before the due time');
+        self::assertFalse($handin->late, 'its first piece had come before the due time, and named the whole of it');
+        $this->get(route('receipts.show', $handin))->assertSee('once others before it were');
         self::assertSame(hash('sha256', $text), $handin->sha256);
         self::assertSame([0, []], [Upload::query()->count(), Storage::files('uploads')], 'what is handed in is not kept twice');
     }
 
-    public function test_a_file_that_had_arrived_long_before_counts_from_the_handing_in(): void
+    public function test_a_file_that_was_sent_ahead_counts_from_the_form_when_that_comes_much_later(): void
     {
         $this->module();
         $assignment = $this->assignment();
         $begun = $this->begin($assignment, $this->students[0], 'Sent early, handed in late.');
         $this->piece($begun, 0, 'Sent early, handed in late.')->assertOk();
-        Carbon::setTestNow($assignment->due_at?->copy()->addMinute());
+        Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(15)->addSecond());
         $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertOk();
         self::assertTrue(Handin::query()->sole()->late);
+    }
+
+    public function test_the_first_piece_may_come_with_what_is_declared(): void
+    {
+        $this->module();
+        $assignment = $this->assignment();
+        $text = 'A short one.';
+        $send = fn (string $piece, int $bytes) => $this->actingAs($this->students[0])->post(route('uploads.store', $assignment), ['name' => 'a.txt', 'bytes' => (string) $bytes, 'sha256' => hash('sha256', $text), 'piece' => Files::upload($piece, 'piece')], ['Accept' => 'application/json']);
+        $send('Changed one.', 12)->assertStatus(422);
+        $whole = $send($text, 12)->assertOk()->assertJson(['arrived' => 12]);
+        self::assertSame($whole->json('id'), $send($text, 12)->assertOk()->assertJson(['arrived' => 12])->json('id'), 'its answer was lost');
+        Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(10));
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$whole->json('id')]])->assertOk();
+        self::assertFalse(Handin::query()->sole()->late);
+    }
+
+    public function test_what_is_typed_beside_a_file_sent_ahead_counts_from_the_form(): void
+    {
+        $this->module();
+        $assignment = $this->assignment(['max_files' => 2]);
+        $begun = $this->begin($assignment, $this->students[0], 'Sent in time.');
+        $this->piece($begun, 0, 'Sent in time.')->assertOk();
+        Carbon::setTestNow($assignment->due_at?->copy()->addMinute());
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')], 'typed_text' => 'Typed after the due time.'])->assertOk();
+        self::assertTrue(Handin::query()->sole()->late, 'nobody knows when it was typed');
     }
 
     public function test_a_file_that_changes_while_it_is_sent_is_not_taken(): void

@@ -136,7 +136,7 @@ final class ScreenTest extends TestCase
 
     public function test_stopping_leaves_what_is_ready_and_the_rest_can_be_taken_up(): void
     {
-        Queue::fake();
+        Queue::fake([CompareHandin::class]);
         $assignment = $this->two();
         $first = $this->script($assignment)->currentHandin;
         assert($first instanceof Handin);
@@ -209,7 +209,7 @@ final class ScreenTest extends TestCase
 
     public function test_each_hand_in_is_queued_once_it_is_committed(): void
     {
-        Queue::fake();
+        Queue::fake([CompareHandin::class]);
         $this->module();
         $handin = app(TakeHandIn::class)($this->assignment(), $this->students[0], 'Some words.');
         Queue::assertPushed(CompareHandin::class, fn (CompareHandin $job) => $job->handinId === $handin->id);

@@ -20,11 +20,11 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class AttemptController extends Controller
 {
-    public function show(Handin $handin): View
+    public function show(Request $request, Handin $handin): View
     {
         $this->authorize('view', $handin);
 
-        return view('collect.receipt', ['handin' => $handin->load('files', 'script.assignment', 'script.currentHandin'), 'assignment' => $handin->script->assignment]);
+        return view($request->header('HX-Request') === null ? 'collect.receipt' : 'collect.reading', ['handin' => $handin->load('files', 'script.assignment', 'script.currentHandin'), 'assignment' => $handin->script->assignment]);
     }
 
     /** The receipt as a text, which `php artisan receipt:verify` reads. */

@@ -7,10 +7,14 @@ namespace App\Http\Controllers\Collect;
 use App\Http\Controllers\Controller;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
+use App\Models\Handin;
+use App\Models\Script;
 use App\Support\Clock;
 use App\Support\Cohort;
 use App\Support\TakeAway;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -33,7 +37,27 @@ final class CollectController extends Controller
         return view('collect.index', [
             'assignment' => $assignment, 'cohort' => $cohort, 'counts' => $counts,
             'rows' => $cohort->page($counts, $request->integer('page', 1)),
+            'beingRead' => $this->of($assignment)->whereNull('read_at')->count(), 'unreadable' => $this->unreadable($assignment),
         ]);
+    }
+
+    /**
+     * @return Builder<Handin>
+     */
+    private function of(Assignment $assignment): Builder
+    {
+        return Handin::query()->whereIn('script_id', Script::query()->where('assignment_id', $assignment->id)->select('id'));
+    }
+
+    /**
+     * Last attempts that could not be read.
+     *
+     * @return Collection<int, Handin>
+     */
+    private function unreadable(Assignment $assignment): Collection
+    {
+        return $this->of($assignment)->whereNotNull('unreadable')->whereNotExists(fn ($newer) => $newer->from('handins as newer')->whereColumn('newer.script_id', 'handins.script_id')->whereColumn('newer.attempt', '>', 'handins.attempt'))
+            ->with('script.student')->orderBy('received_at')->get(['id', 'script_id', 'attempt', 'unreadable', 'received_at', 'late']);
     }
 
     /** When work came in, as a picture of its own that the page fetches. */

@@ -18,6 +18,7 @@ use App\Models\Handin;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\Upload;
+use App\Support\Arrival;
 use App\Support\Clock;
 use App\Support\DueTimes;
 use Illuminate\Contracts\View\View;
@@ -63,7 +64,7 @@ final class HandInController extends Controller
         try {
             if ($handin === null) {
                 $declared = $request->declared();
-                $handin = $handIn($assignment, $this->person($request), $request->works(), $declared, $request->arrived(), $once);
+                $handin = $handIn($assignment, $this->person($request), $request->works(), $declared, Arrival::of($request), $request->ahead(), $once);
                 $request->uploads()->each(function (Upload $upload): void {
                     Storage::delete($upload->path());
                     $upload->delete();

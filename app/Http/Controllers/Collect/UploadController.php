@@ -10,8 +10,11 @@ use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Script;
 use App\Models\Upload;
+use App\Support\Arrival;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 
@@ -26,20 +29,30 @@ final class UploadController extends Controller
 
     private const MOST_OPEN = 40;
 
-    /** Begins a file, or finds the one begun before. */
+    /**
+     * Begins a file, or finds the one begun before. Its size and SHA-256 are declared, and its first piece may come with
+     * them: from then on it is known what is handed in, whatever the rest takes.
+     */
     public function store(Request $request, Assignment $assignment): JsonResponse
     {
         $this->authorize('handIn', $assignment);
         $fields = $request->validate(
-            ['name' => ['required', 'string', 'max:1000'], 'bytes' => ['required', 'integer', 'min:1', 'max:'.$assignment->max_megabytes * 1_048_576], 'sha256' => ['required', 'regex:/\A[0-9a-f]{64}\z/']],
+            ['name' => ['required', 'string', 'max:1000'], 'bytes' => ['required', 'integer', 'min:1', 'max:'.$assignment->max_megabytes * 1_048_576], 'sha256' => ['required', 'regex:/\A[0-9a-f]{64}\z/'], 'piece' => ['nullable', 'file', 'max:'.self::PIECE / 1024]],
             ['bytes.min' => 'This file is empty (0 bytes). Choose the file again after saving it in your writing program.', 'bytes.max' => "This file is larger than the {$assignment->max_megabytes} MB this assignment takes, so it was not sent."],
         );
         $student = $this->person($request);
         throw_if(! Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->exists(), new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
         $this->makeRoom($student->id);
-        $name = ReadWork::safeName($fields['name']);
-        $upload = Upload::query()->where(['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => $fields['bytes'], 'name' => $name])->latest('id')->first()
-            ?? Upload::query()->create(['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => $fields['bytes'], 'name' => $name])->refresh();
+        $known = ['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => (int) $fields['bytes'], 'name' => ReadWork::safeName($fields['name'])];
+        $upload = Upload::query()->where($known)->latest('id')->first() ?? Upload::query()->create($known)->refresh();
+        $piece = $request->file('piece');
+        if ($piece instanceof UploadedFile && $upload->arrived === 0) {
+            $refused = $this->fill($upload, 0, (string) $piece->getContent(), Arrival::of($request));
+            if ($refused !== null && $refused->status() !== 409) {
+                return $refused;
+            }
+            $upload->refresh();
+        }
 
         return response()->json(['id' => $upload->public_id, 'arrived' => $upload->arrived, 'to' => route('uploads.update', $upload)]);
     }
@@ -48,13 +61,21 @@ final class UploadController extends Controller
     public function update(Request $request, Upload $upload): JsonResponse
     {
         $this->authorize('fill', $upload);
-        $piece = (string) $request->getContent();
+
+        return $this->fill($upload, $request->integer('from'), (string) $request->getContent(), Arrival::of($request)) ?? response()->json(['arrived' => $upload->refresh()->arrived]);
+    }
+
+    /**
+     * @return JsonResponse|null what is answered when the piece is not taken
+     */
+    private function fill(Upload $upload, int $from, string $piece, Carbon $at): ?JsonResponse
+    {
         abort_if(strlen($piece) > self::PIECE || $piece === '', 422, 'A piece holds 1 byte to 1 MB.');
 
-        return DB::transaction(function () use ($request, $upload, $piece): JsonResponse {
+        return DB::transaction(function () use ($upload, $from, $piece, $at): ?JsonResponse {
             $stored = Upload::query()->lockForUpdate()->findOrFail($upload->id);
             // A piece that arrived while its answer was lost comes twice.
-            if ($request->integer('from') !== $stored->arrived || $stored->arrived + strlen($piece) > $stored->bytes) {
+            if ($from !== $stored->arrived || $stored->arrived + strlen($piece) > $stored->bytes) {
                 return response()->json(['arrived' => $stored->arrived], 409);
             }
             $path = Storage::path($stored->path());
@@ -65,6 +86,9 @@ final class UploadController extends Controller
                 abort(500, 'The piece could not be written.');
             }
             fclose($file);
+            if ($stored->arrived === 0) {
+                $stored->first_at = $at;
+            }
             $stored->arrived += strlen($piece);
             if ($stored->arrived === $stored->bytes) {
                 if (hash_file('sha256', $path) !== $stored->sha256) {
@@ -77,7 +101,7 @@ final class UploadController extends Controller
             }
             $stored->save();
 
-            return response()->json(['arrived' => $stored->arrived]);
+            return null;
         });
     }
 
