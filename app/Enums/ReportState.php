@@ -15,6 +15,9 @@ enum ReportState: string
     case Failed = 'failed';
     case Stopped = 'stopped';
 
+    /** There are no words to compare: what was handed in leads to a page elsewhere. */
+    case Nothing = 'nothing';
+
     public function isUnderWay(): bool
     {
         return $this === self::Waiting || $this === self::Running;

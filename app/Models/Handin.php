@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Marks\Length;
 
 /**
  * One attempt as it was handed in. Every attempt is kept.
@@ -23,6 +24,9 @@ use Illuminate\Support\Carbon;
  * @property int $bytes
  * @property string $sha256
  * @property int $words 0 until it was read
+ * @property int $hidden_words of them, that a reader of the file does not see
+ * @property int $quoted_words
+ * @property int $bibliography_words
  * @property string $text
  * @property string $html
  * @property list<string> $notes
@@ -97,6 +101,11 @@ final class Handin extends Model
         }
 
         return $this->files->count() === 1 ? 'It is being read' : "Read: {$this->files_read} of {$this->files->count()} files";
+    }
+
+    public function length(): Length
+    {
+        return new Length($this->words, $this->hidden_words, $this->quoted_words, $this->bibliography_words);
     }
 
     /** What was handed in, as its student names it. */

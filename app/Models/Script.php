@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Lateness;
+use YoungHarbor\Core\Marks\Length;
 use YoungHarbor\Core\Standing;
 
 /**
@@ -188,7 +189,7 @@ final class Script extends Model
 
         return FinalMark::of(
             $settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
-            $this->lateness(), $in->words ?? 0,
+            $this->lateness(), $in?->length() ?? new Length(0),
         );
     }
 

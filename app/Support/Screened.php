@@ -33,7 +33,8 @@ final readonly class Screened
         'hiding' => ['With hidden or altered letters', 'hidden > 0'],
         'unread' => ['Past a line, nothing recorded', "state = 'ready' AND share >= :look AND entries = 0"],
         'recorded' => ['With an entry in the record', 'entries > 0'],
-        'open' => ['Not ready', "state IS NULL OR state <> 'ready' OR web_state IN ('waiting', 'running', 'failed', 'part')"],
+        'nothing' => ['Not screened', "state = 'nothing'"],
+        'open' => ['Not ready', "state IS NULL OR state NOT IN ('ready', 'nothing') OR web_state IN ('waiting', 'running', 'failed', 'part')"],
     ];
 
     private const SORTS = ['script' => 'code', 'words' => 'words', 'share' => 'share', 'runs' => 'runs', 'close' => 'close_words', 'largest' => 'largest_words', 'hidden' => 'hidden'];
@@ -81,7 +82,7 @@ final readonly class Screened
         foreach (self::FILTERS as $key => [, $condition]) {
             $columns[] = "COALESCE(SUM({$this->condition($condition)}), 0) AS `f_{$key}`";
         }
-        foreach (['waiting', 'running', 'ready', 'failed', 'stopped'] as $state) {
+        foreach (['waiting', 'running', 'ready', 'failed', 'stopped', 'nothing'] as $state) {
             $columns[] = "COALESCE(SUM(COALESCE(state, 'waiting') = '{$state}'), 0) AS `s_{$state}`";
         }
         $columns[] = "COALESCE(SUM(web_state IN ('waiting', 'running')), 0) AS `s_web`";

@@ -79,7 +79,7 @@ final class Today
             $items[] = $item('Everything is released; names are still hidden from markers', 'release.index', 'Reveal names', false, 'promised');
         }
         if ($n->toSettle > 0) {
-            $items[] = $item($n->toSettle === 1 ? '1 script waits to be settled by its two markers' : "{$n->toSettle} scripts wait to be settled by their two markers", 'moderate.index', 'See which', byWhat: 'promised');
+            $items[] = $item($n->toSettle === 1 ? '1 script waits to be settled by its two markers' : "{$n->toSettle} scripts wait to be settled by their two markers", 'moderate.index', 'See which', false, 'promised');
         }
         if ($items === [] && ! $n->pastDue) {
             $items[] = $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false);

@@ -11,6 +11,7 @@ final readonly class Counts
 {
     /**
      * @param  int  $held  scripts whose mark is agreed and whose result is held back: none of the ready ones
+     * @param  int  $notScreened  scripts without words to compare, as links are
      */
     public function __construct(
         public bool $published,
@@ -29,6 +30,7 @@ final readonly class Counts
         public int $held,
         public int $released,
         public int $toLook = 0,
+        public int $notScreened = 0,
     ) {
     }
 }

@@ -43,11 +43,11 @@ final class Fairway
         $note = match (true) {
             $n->screeningFailed > 0 => "{$n->screeningFailed} failed",
             // Past a line, and nothing is in the conversation record yet.
-            $n->toLook > 0 && $n->screened === $n->handedIn => "{$n->toLook} to look at",
-            default => "{$n->screened} of {$n->handedIn} compared",
+            $n->toLook > 0 && $n->screened + $n->notScreened === $n->handedIn => "{$n->toLook} to look at",
+            default => "{$n->screened} of {$n->handedIn} compared".($n->notScreened > 0 ? ", {$n->notScreened} not screened" : ''),
         };
 
-        return new Mark(Stage::Screen, Progress::of($n->screened, $n->handedIn), $note, $n->screeningFailed > 0 || ($n->toLook > 0 && $n->pastDue));
+        return new Mark(Stage::Screen, Progress::of($n->screened + $n->notScreened, $n->handedIn), $note, $n->screeningFailed > 0 || ($n->toLook > 0 && $n->pastDue));
     }
 
     private static function shareOut(Counts $n): Mark

@@ -9,7 +9,9 @@ use Brick\Math\RoundingMode;
 use YoungHarbor\Core\Moderation\Settled;
 
 /**
- * The mark as it is released: the settled mark, exact, rounded once, and the band it falls in.
+ * The mark as it is released: the settled mark, exact, rounded to the assignment's decimals, and the band it falls in.
+ *
+ * Two things are rounded on the way to a result, and each once: a marker's total, to the rubric's decimals, and this.
  */
 final readonly class FinalMark
 {
@@ -22,14 +24,13 @@ final readonly class FinalMark
 
     /**
      * @param  int<0, 3>  $decimals
-     * @param  int  $words  length of the work
      */
-    public static function of(Settled $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, ?Lateness $late = null, int $words = 0): self
+    public static function of(Settled $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, ?Lateness $late = null, Length $length = new Length(0)): self
     {
-        [$exact, $working] = $rules->apply($settled->mark->toBigRational(), $settled->working, $late ?? Lateness::none(), $words);
+        [$exact, $working] = $rules->apply($settled->mark->toBigRational(), $settled->working, $late ?? Lateness::none(), $length);
         $mark = $exact->toScale($decimals, RoundingMode::HALF_UP);
         if (! $exact->isEqualTo($mark)) {
-            $working = $working->then(new WorkingLine('Rounded', 'once, half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));
+            $working = $working->then(new WorkingLine('Result rounded', 'half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));
         }
         $band = $scale->bandFor($mark);
         $working = $working->then(new WorkingLine('Band', $scale->name.', '.$scale->span($band, $decimals), $band->name));

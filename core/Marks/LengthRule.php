@@ -11,7 +11,8 @@ use YoungHarbor\Core\Input\InvalidInput;
 
 /**
  * A word limit and what going over it costs: so many marks for each started part of the limit beyond it, after a
- * grace. A limit without a cost is only shown.
+ * grace. A limit without a cost is only shown. Hidden words never count; quotations and the bibliography count unless
+ * the assignment leaves them out.
  */
 final readonly class LengthRule
 {
@@ -20,11 +21,13 @@ final readonly class LengthRule
         public BigDecimal $amount,
         public int $stepPercent,
         public int $gracePercent,
+        public bool $withoutQuotations,
+        public bool $withoutBibliography,
     ) {
     }
 
     /**
-     * @param  array<array-key, mixed>  $document  {"limit": 900, "amount": "5" (marks, "0" for none), "step": 10 and "grace": 10 (percent of the limit)}
+     * @param  array<array-key, mixed>  $document  {"limit": 900, "amount": "5" (marks, "0" for none), "step": 10 and "grace": 10 (percent of the limit), "quotations": true and "bibliography": true where they count}
      *
      * @throws InvalidInput
      */
@@ -48,9 +51,17 @@ final readonly class LengthRule
         }
         $step = $whole('step', 1, 100, 10);
         $grace = $whole('grace', 0, 100, 10);
+        $counts = function (string $key) use ($in, $document): bool {
+            $value = $document[$key] ?? true;
+            is_bool($value) || $in->fault($key, 'must be true or false');
+
+            return (bool) $value;
+        };
+        $quotations = $counts('quotations');
+        $bibliography = $counts('bibliography');
         $in->throwFaults();
 
-        return new self($limit, $amount, $step, $grace);
+        return new self($limit, $amount, $step, $grace, ! $quotations, ! $bibliography);
     }
 
     /** Started parts beyond the limit that count; none within the grace. */
@@ -59,18 +70,34 @@ final readonly class LengthRule
         return $words * 100 <= $this->limit * (100 + $this->gracePercent) ? 0 : (int) ceil(($words - $this->limit) * 100 / ($this->limit * $this->stepPercent));
     }
 
-    public function apply(BigRational $mark, int $words): BigRational
+    /** Words of a work that count. */
+    public function counted(Length $length): int
     {
-        return BigRational::max($mark->minus(BigRational::of($this->amount)->multipliedBy($this->units($words))), 0);
+        return $length->counted($this->withoutQuotations, $this->withoutBibliography);
     }
 
-    public function working(int $words): string
+    public function apply(BigRational $mark, Length $length): BigRational
     {
-        return "{$words} words of {$this->limit}: {$this->units($words)} started ".$this->stepPercent.' % × '.Figure::plain($this->amount).' marks';
+        return BigRational::max($mark->minus(BigRational::of($this->amount)->multipliedBy($this->units($this->counted($length)))), 0);
+    }
+
+    public function working(Length $length): string
+    {
+        return "{$this->countedInWords($length)} of {$this->limit}: {$this->units($this->counted($length))} started ".$this->stepPercent.' % × '.Figure::plain($this->amount).' marks';
+    }
+
+    /** How long a work is here: "335 words (465, less 130 hidden)". */
+    public function countedInWords(Length $length): string
+    {
+        $left = $length->left($this->withoutQuotations, $this->withoutBibliography);
+
+        return "{$this->counted($length)} words".($left === '' ? '' : " ({$length->words}, less {$left})");
     }
 
     public function sentence(): string
     {
-        return "{$this->limit} words".($this->amount->isZero() ? '' : '; beyond '.($this->gracePercent === 0 ? 'that' : "{$this->gracePercent} % more").' '.Figure::plain($this->amount)." marks off for each started {$this->stepPercent} % over the limit");
+        $left = implode(' and ', array_filter([$this->withoutQuotations ? 'quotations' : '', $this->withoutBibliography ? 'the bibliography' : '']));
+
+        return "{$this->limit} words".($left === '' ? '' : ", {$left} not counted").($this->amount->isZero() ? '' : '; beyond '.($this->gracePercent === 0 ? 'that' : "{$this->gracePercent} % more").' '.Figure::plain($this->amount)." marks off for each started {$this->stepPercent} % over the limit");
     }
 }

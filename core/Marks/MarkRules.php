@@ -23,7 +23,7 @@ final readonly class MarkRules
     /**
      * @return array{BigRational, Working}
      */
-    public function apply(BigRational $mark, Working $working, Lateness $lateness, int $words): array
+    public function apply(BigRational $mark, Working $working, Lateness $lateness, Length $length): array
     {
         $step = function (BigRational $after, string $what, string $how) use (&$mark, &$working): void {
             if (! $after->isEqualTo($mark)) {
@@ -38,7 +38,7 @@ final readonly class MarkRules
             $step($this->late->apply($mark, $lateness), 'Late', $this->late->working($lateness));
         }
         if ($this->length !== null) {
-            $step($this->length->apply($mark, $words), 'Over length', $this->length->working($words));
+            $step($this->length->apply($mark, $length), 'Over length', $this->length->working($length));
         }
         if ($this->cap !== null) {
             $step(BigRational::min($mark, $this->cap), 'Capped', 'a resit gives '.Figure::plain($this->cap).' at most');

@@ -43,14 +43,14 @@ final readonly class Working
                 Figure::shown($line->contribution),
             );
         }
-        $how = 'sum, rounded once, half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals');
+        $how = ($score->exact->isEqualTo($score->total) ? 'sum, exact, shown to ' : 'sum '.Figure::shown($score->exact).', rounded half up to ').$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals');
         if ($left > 0 && $weighting === Weighting::Percent) {
             $how .= '; the remaining weights were rescaled to 100';
         }
         $lines[] = new WorkingLine('Total', $how, $score->total.' of '.Figure::plain($score->outOf));
 
         if (! $score->outOf->isEqualTo(100)) {
-            $lines[] = new WorkingLine('Out of 100', 'the exact sum × 100 ÷ '.Figure::plain($score->outOf).', rounded once', (string) $score->percent());
+            $lines[] = new WorkingLine('Out of 100', 'the exact sum × 100 ÷ '.Figure::plain($score->outOf).', rounded half up', (string) $score->percent());
         }
 
         return new self($lines);

@@ -80,6 +80,12 @@ final readonly class Settlement
         ));
     }
 
+    /** Whether a mark that was agreed passes and the result made of it, less what late or long work costs, does not. */
+    public function losesThePass(BigDecimal $agreed, BigDecimal $result): bool
+    {
+        return $this->passes($agreed) && ! $this->passes($result);
+    }
+
     private function passes(BigDecimal $mark): bool
     {
         return $mark->isGreaterThanOrEqualTo($this->passMark);

@@ -36,6 +36,12 @@ final readonly class Score
         return $this->outOf->isEqualTo(100) ? $this->total : $this->exact->multipliedBy(100)->dividedBy($this->outOf)->toScale($this->total->getScale(), RoundingMode::HALF_UP);
     }
 
+    /** The mark out of 100 before it is rounded. */
+    public function exactPercent(): BigRational
+    {
+        return $this->outOf->isZero() ? BigRational::zero() : $this->exact->multipliedBy(100)->dividedBy($this->outOf);
+    }
+
     /** What one criterion added; null for one that gives no points. */
     public function line(string $criterion): ?CriterionScore
     {

@@ -47,6 +47,9 @@ return new class extends Migration
             $table->unsignedBigInteger('bytes');
             $table->char('sha256', 64)->comment('of the file; of several files, of their sums in order, a line each');
             $table->unsignedInteger('words');
+            $table->unsignedInteger('hidden_words')->default(0)->comment('of them; none of these is in two of the three');
+            $table->unsignedInteger('quoted_words')->default(0);
+            $table->unsignedInteger('bibliography_words')->default(0);
             $table->mediumText('text')->comment('as screening compares it; the author is masked');
             $table->mediumText('html')->comment('as markers read it: written from the tree of what is allowed, the author masked');
             $table->json('notes')->comment('what the student was told about the file');

@@ -46,7 +46,7 @@ return new class extends Migration
         Schema::create('overlap_reports', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('handin_id')->unique()->constrained()->cascadeOnDelete();
-            $table->enum('state', ['waiting', 'running', 'ready', 'failed', 'stopped'])->default('waiting');
+            $table->enum('state', ['waiting', 'running', 'ready', 'failed', 'stopped', 'nothing'])->default('waiting');
             $table->text('failure')->nullable();
             $table->unsignedInteger('compared')->default(0);
             $table->unsignedInteger('to_compare')->default(0);

@@ -16,10 +16,13 @@ use YoungHarbor\Core\Marks\Figure;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Lateness;
 use YoungHarbor\Core\Marks\LateRule;
+use YoungHarbor\Core\Marks\Length;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
 use YoungHarbor\Core\Moderation\Settlement;
 use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Overlap\PartsOfLength;
+use YoungHarbor\Core\Text\Words;
 
 final class MarksTest extends TestCase
 {
@@ -93,7 +96,7 @@ final class MarksTest extends TestCase
         // (69.8 + 70.1) ÷ 2 = 69.95, which rounds half up to 70.0: a First.
         self::assertSame('70.0', (string) $final->mark);
         self::assertSame('First', $final->band->name);
-        self::assertSame(['First mark', 'Second mark', 'Settled', 'Rounded', 'Band'], array_column($final->working->toArray(), 'what'));
+        self::assertSame(['First mark', 'Second mark', 'Settled', 'Result rounded', 'Band'], array_column($final->working->toArray(), 'what'));
         self::assertSame(['69.8', '70.1', '69.95', '70.0', 'First'], array_column($final->working->toArray(), 'result'));
     }
 
@@ -132,7 +135,7 @@ final class MarksTest extends TestCase
     #[DataProvider('lengths')]
     public function test_what_over_length_costs(array $rule, int $words, string $left): void
     {
-        self::assertSame($left, Figure::cut(LengthRule::fromArray($rule + ['limit' => 1000, 'amount' => '3', 'step' => 10, 'grace' => 10])->apply(BigRational::of(60), $words)));
+        self::assertSame($left, Figure::cut(LengthRule::fromArray($rule + ['limit' => 1000, 'amount' => '3', 'step' => 10, 'grace' => 10])->apply(BigRational::of(60), new Length($words))));
     }
 
     /** @return iterable<string, array{array<string, mixed>, int, string}> */
@@ -147,6 +150,32 @@ final class MarksTest extends TestCase
         yield 'never below nothing' => [['amount' => '50'], 3000, '0'];
     }
 
+    public function test_a_pass_that_lateness_takes_away_is_told(): void
+    {
+        $of = fn (string $agreed, string $result): bool => self::rule()->losesThePass(BigDecimal::of($agreed), BigDecimal::of($result));
+        self::assertSame([true, false, false, false], [$of('42', '37'), $of('42', '40'), $of('39', '34'), $of('70', '65')]);
+    }
+
+    public function test_hidden_words_never_count_and_quotations_and_bibliography_as_the_assignment_has_it(): void
+    {
+        $length = new Length(465, 130, 45, 60);
+        foreach ([[[], 335, '335 words (465, less 130 hidden)'], [['quotations' => false], 290, '290 words (465, less 130 hidden, 45 quoted)'], [['quotations' => false, 'bibliography' => false], 230, '230 words (465, less 130 hidden, 45 quoted, 60 in the bibliography)']] as [$rule, $counted, $words]) {
+            $rule = LengthRule::fromArray($rule + ['limit' => 300, 'amount' => '2', 'step' => 10, 'grace' => 0]);
+            self::assertSame([$counted, $words], [$rule->counted($length), $rule->countedInWords($length)]);
+        }
+        self::assertSame('230 words (465, less 130 hidden, 45 quoted, 60 in the bibliography) of 300: 0 started 10 % × 2 marks', $rule->working($length));
+        self::assertSame('300 words, quotations and the bibliography not counted; beyond that 2 marks off for each started 10 % over the limit', $rule->sentence());
+        self::assertSame('900 words', LengthRule::fromArray(['limit' => 900])->sentence());
+        self::assertSame('900 words', LengthRule::fromArray(['limit' => 900])->countedInWords(new Length(900, 0, 45, 60)));
+    }
+
+    public function test_parts_of_a_length_hold_no_word_twice(): void
+    {
+        $words = Words::of("The pans “were let by the year” and no one asked. White words here too. They went on.\n\nBibliography\n\nSalt, A. (1901). “On pans”. Quay Press.");
+        self::assertSame(['hidden' => 4, 'bibliography' => 8, 'quotations' => 5], PartsOfLength::of($words, ['White words here too.']));
+        self::assertSame(['hidden' => 9, 'bibliography' => 8, 'quotations' => 2], PartsOfLength::of($words, ['by the year” and no one', 'asked by nobody']), 'what cannot be found in the text is counted all the same');
+    }
+
     public function test_lateness_then_length_then_the_cap_and_one_rounding_at_the_end(): void
     {
         $settled = self::rule()->byRule(BigDecimal::of('67.5'), BigDecimal::of('68.2'));
@@ -157,14 +186,14 @@ final class MarksTest extends TestCase
             BigDecimal::of('60'),
         );
         // 67.85 − 5 % = 64.4575; 1000 words of 900 are 2 started tenths: 60.4575; capped: 60.
-        $final = FinalMark::of($settled, self::classes(), 1, $rules, self::late(3600), 1000);
+        $final = FinalMark::of($settled, self::classes(), 1, $rules, self::late(3600), new Length(1000));
         self::assertSame(['60.0', 'Upper second'], [(string) $final->mark, $final->band->name]);
         $lines = array_column($final->working->toArray(), 'result', 'what');
         self::assertSame(['64.4575', '60.4575', '60'], [$lines['Late'], $lines['Over length'], $lines['Capped']]);
 
         $late = FinalMark::of($settled, self::classes(), 1, new MarkRules(LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day'])), self::late(3600));
         self::assertSame('64.5', (string) $late->mark, '64.4575 is rounded once, half up');
-        self::assertSame('60.0', (string) FinalMark::of($settled, self::classes(), 1, $rules, null, 900)->mark, 'in time and short enough, only the cap lowers it');
+        self::assertSame('60.0', (string) FinalMark::of($settled, self::classes(), 1, $rules, null, new Length(1030, 130, 60, 40))->mark, 'in time and short enough, only the cap lowers it');
     }
 
     public function test_a_rule_that_makes_no_sense_is_refused(): void

@@ -36,7 +36,7 @@ final class WorkingTest extends TestCase
         self::assertSame([
             ['what' => 'A', 'how' => '2 of 3 × 33.33 %', 'result' => '22.22'],
             ['what' => 'B', 'how' => 'not yet marked', 'result' => '0'],
-            ['what' => 'Total', 'how' => 'sum, rounded once, half up, to 0 decimals', 'result' => '22 of 100'],
+            ['what' => 'Total', 'how' => 'sum 22.22, rounded half up to 0 decimals', 'result' => '22 of 100'],
         ], $lines);
     }
 

@@ -48,7 +48,7 @@ final class TodayTest extends TestCase
 
         $this->finish($this->markOf($this->script($assignment), Part::First), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment), Part::Second), 'l2', 'l2');
-        self::assertSame(['* 1 script waits to be settled by its two markers'], $this->today($this->coordinator));
+        self::assertSame(['1 script waits to be settled by its two markers'], $this->today($this->coordinator));
 
         app(ProposeMark::class)($this->script($assignment), $this->tutors[0], '70', 'Somewhere between the two.');
         $proposal = $this->script($assignment)->proposals()->sole();

@@ -18,6 +18,8 @@ use App\Models\WritingReport;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
+use YoungHarbor\Core\Overlap\PartsOfLength;
+use YoungHarbor\Core\Text\Words;
 
 /**
  * Reads what was handed in, once for a whole group, and has begun what follows. What cannot be read does not count: the
@@ -55,10 +57,11 @@ final class FinishHandIn
 
             return;
         }
-        DB::transaction(function () use ($ids, $work): void {
+        $parts = PartsOfLength::of(Words::of($work->text), array_values(array_filter(array_column($work->hidden, 'words'), is_string(...))));
+        DB::transaction(function () use ($ids, $work, $parts): void {
             foreach ($this->locked($ids) as $handin) {
                 $handin->update([
-                    'words' => $work->words, 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
+                    'words' => $work->words, 'hidden_words' => $parts['hidden'], 'quoted_words' => $parts['quotations'], 'bibliography_words' => $parts['bibliography'], 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
                     'read_at' => now(), 'files_read' => count($work->pieces),
                     // Only pages and pictures have to be looked through.
                     'prepared_at' => $work->isLookedThrough() ? now() : null,

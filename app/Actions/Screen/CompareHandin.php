@@ -60,6 +60,11 @@ final class CompareHandin
         if ($report->state === ReportState::Stopped) {
             return false;
         }
+        if ($handin->words === 0) {
+            $report->update(['state' => ReportState::Nothing, 'failure' => 'A link was handed in. Nothing is fetched from it, so nothing was compared: open it and judge for yourself.', 'web_state' => WebState::Off, 'finished_at' => now()]);
+
+            return false;
+        }
         $assignment = $script->assignment;
         $settings = $assignment->overlapSettings();
         $report->update(['state' => ReportState::Running, 'failure' => null, 'compared' => 0, 'to_compare' => 0]);

@@ -11,6 +11,7 @@ use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
+use App\Support\Clock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -25,6 +26,16 @@ final class PickTogether
     {
     }
 
+    /** Why no scripts can be chosen to mark together now; null when they can. */
+    public static function obstacle(Assignment $assignment, int $markers): ?string
+    {
+        return match (true) {
+            ! $assignment->isPastDue() => 'Scripts can still change until the due time'.($assignment->due_at === null ? '' : ', '.Clock::shown($assignment->due_at)).'; choose some to mark together after it.',
+            $markers < 2 => 'Marking together needs two markers at least; '.($markers === 1 ? 'one is' : 'none is').' agreed under “Who marks what”.',
+            default => null,
+        };
+    }
+
     /**
      * @param  list<string>  $codes  all that are to be marked together
      * @param  Collection<int, User>  $markers
@@ -35,9 +46,9 @@ final class PickTogether
     {
         DB::transaction(function () use ($assignment, $codes, $markers, $by): void {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
-            throw_if(! $stored->isPastDue(), new Refused('Scripts can still change until the due time; choose some to mark together after it.'));
+            $obstacle = $codes === [] ? null : self::obstacle($stored, $markers->count());
+            throw_if($obstacle !== null, new Refused((string) $obstacle));
             throw_if(count($codes) > self::MOST, new Refused('Choose '.self::MOST.' scripts at most: everyone marks each of them.'));
-            throw_if($markers->count() < 2 && $codes !== [], new Refused('Marking together needs two markers at least.'));
             $scripts = Script::query()->where('assignment_id', $stored->id)->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
             $unknown = array_diff($codes, $scripts->pluck('code')->all());
             throw_if($unknown !== [], new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'));

@@ -219,7 +219,7 @@ final class AssignmentRequest extends FormRequest
             return null;
         }
 
-        return ['limit' => $this->whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'), 'step' => $this->whole('over_step', 10), 'grace' => $this->whole('over_grace', 10)];
+        return ['limit' => $this->whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'), 'step' => $this->whole('over_step', 10), 'grace' => $this->whole('over_grace', 10), ...array_fill_keys(array_filter(['quotations', 'bibliography'], fn (string $part) => $this->boolean("length_{$part}")), false)];
     }
 
     /** A whole number as the core reads it; what is none goes on as it was written, and is refused there. */

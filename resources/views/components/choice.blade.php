@@ -1,11 +1,13 @@
-@props(['name', 'label', 'options', 'value' => null, 'hint' => null])
+@props(['name', 'label', 'options', 'value' => null, 'hint' => null, 'locked' => null])
 <div class="field">
     <label class="label" for="f-{{ $name }}">{{ $label }}</label>
-    <select class="input" id="f-{{ $name }}" name="{{ $name }}" @error($name) aria-invalid="true" @enderror {{ $attributes }}>
+    @if ($locked)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endif
+    <select class="input" id="f-{{ $name }}" @if ($locked) disabled @else name="{{ $name }}" @endif @error($name) aria-invalid="true" @enderror {{ $attributes }}>
         @foreach ($options as $key => $text)
-            <option value="{{ $key }}" @selected((string) old($name, $value) === (string) $key)>{{ $text }}</option>
+            <option value="{{ $key }}" @selected((string) ($locked ? $value : old($name, $value)) === (string) $key)>{{ $text }}</option>
         @endforeach
     </select>
     @error($name)<p class="error">{{ $message }}</p>@enderror
-    @if ($hint)<p class="hint">{{ $hint }}</p>@endif
+    @if ($locked)<p class="hint fixed">{{ $locked }}</p>
+    @elseif ($hint)<p class="hint">{{ $hint }}</p>@endif
 </div>

@@ -10,7 +10,7 @@
     @else
         <div class="flex flex-wrap items-baseline gap-x-5 mb-2">
             <h2>Two marks a script</h2>
-            <span class="quiet small">● first &nbsp; □ second, blind &nbsp; tolerance {{ rtrim(rtrim($assignment->tolerance, '0'), '.') }} &nbsp; within it: {{ $assignment->settle_rule->sentence() }} &nbsp; never by itself across {{ rtrim(rtrim($assignment->pass_mark, '0'), '.') }}</span>
+            <span class="quiet small">● first &nbsp; □ second, blind &nbsp; tolerance {{ rtrim(rtrim($assignment->tolerance, '0'), '.') }} &nbsp; within it: {{ $assignment->settle_rule->sentence() }} &nbsp; never by itself across {{ rtrim(rtrim($assignment->pass_mark, '0'), '.') }}, before lateness and length come off</span>
         </div>
         @if ($scripts->isEmpty())
             <x-empty title="Nothing to moderate yet">{{ $all ? 'Scripts are listed here once they are shared out.' : 'A script of yours is listed here when both of its marks are done.' }}</x-empty>

@@ -17,12 +17,18 @@
         <div>
             <div class="sides mb-5">
                 @foreach ($sides as $label => $mark)
-                    <div class="panel"><span class="quiet small">{{ $label }}</span><br><b class="text-2xl">{{ $mark->shownTotal() ?? 'not done' }}</b><br><span class="quiet small">{{ $mark->marker->name }}{{ $mine && $mark->is($mine) ? ', that is you' : '' }}</span></div>
+                    <div class="panel"><span class="quiet small">{{ $label }}</span><br><b class="text-2xl">{{ $mark->shownTotal() ?? 'not done' }}</b>@if ($mark->isDone() && ! $mark->score()->exactPercent()->isEqualTo($mark->exactTotal())) <span class="quiet small">from {{ Figure::shown($mark->score()->exactPercent()) }}</span>@endif<br><span class="quiet small">{{ $mark->marker->name }}{{ $mine && $mark->is($mine) ? ', that is you' : '' }}</span></div>
                 @endforeach
             </div>
+            <details class="fold mb-5">
+                <summary><b>The script</b> <span class="quiet small">as markers read it, {{ number_format($read->words) }} words</span></summary>
+                @foreach ($read->files as $file)@if ($file->link)<p class="mt-2"><a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">{{ $file->link }}</a></p>@endif @endforeach
+                <article class="text sheet px-6 py-4 mt-2 max-h-[70vh] overflow-y-auto" tabindex="0" aria-label="The script" dir="auto">{!! $read->html !!}</article>
+                @if ($mine)<p class="mt-2"><a href="{{ route('mark.desk', $mine) }}">With your comments, at your desk</a></p>@endif
+            </details>
             @foreach ($rubric?->criteria ?? [] as $criterion)
                 <section class="mb-5">
-                    <h3 class="mb-1">{{ $criterion->title() }} <span class="quiet small font-normal">{{ Figure::plain($criterion->weight()) }} %</span></h3>
+                    <h3 class="mb-1">{{ $criterion->title() }} @unless ($criterion->kind() === YoungHarbor\Core\Rubric\Kind::Comment)<span class="quiet small font-normal">{{ $rubric->weighting === YoungHarbor\Core\Rubric\Weighting::Points ? Figure::plain($criterion->max()).' points' : Figure::plain($criterion->weight()).' %' }}</span>@endunless</h3>
                     <div class="sides">
                         @foreach ($sides as $mark)
                             @php
@@ -32,7 +38,8 @@
                                 $words = $choice === [] ? '' : YoungHarbor\Core\Rubric\MarkForm::inWords($criterion, $choice);
                             @endphp
                             <div class="sheet px-4 py-3">
-                                <b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $words === '' ? '' : ', '.$words }}</span>
+                                @if ($criterion->kind() !== YoungHarbor\Core\Rubric\Kind::Comment)<b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $words === '' ? '' : ', '.$words }}</span>
+                                @elseif (($choice['comment'] ?? '') === '')<span class="quiet">nothing written</span>@endif
                                 @if ($level)<p class="small quiet">{{ $level->descriptor }}</p>@endif
                                 @if (($choice['comment'] ?? '') !== '')<p class="mt-1 whitespace-pre-line">{{ $choice['comment'] }}</p>@endif
                             </div>

@@ -33,6 +33,12 @@
         'settle' => ($a?->formative ?? false) ? 'feedback without a mark' : (($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script'),
         'screen' => 'passages of '.($a?->overlap_min_words ?? 8).' words; look from '.(float) ($a?->overlap_look ?? 20).' %, closely from '.(float) ($a?->overlap_look_closely ?? 30).' %'.(($a?->overlap_web ?? false) ? '; with the open web' : '').'; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
     ];
+    // What students were told, or what work came in under, is fixed: the fields look it before anyone types.
+    $told = $open ? 'Fixed: students were told.' : null;
+    $toldLate = $told === null ? null : ($late ? $told : 'Fixed: students were told that late work costs nothing.');
+    $toldLength = $told === null ? null : ($length ? $told : 'Fixed: students were told of no limit.');
+    $came = $handedIn > 0 ? 'Fixed: work has come in.' : null;
+    $marked = $withMarkers ? 'Fixed: scripts are with markers.' : null;
     $fold = fn (string ...$fields) => $errors->hasAny($fields) ? 'open' : '';
 @endphp
 <x-page :title="$a?->title ?? 'A new assignment'" at="modules">
@@ -43,8 +49,8 @@
     @if ($newer)
         <div class="notice">Version {{ $newer->number }} of this assignment’s rubric is ready; version {{ $a->rubricVersion->number }} is in use. <a href="{{ route('plan.rubric', $a) }}">See what it changes, and choose</a></div>
     @endif
-    @if ($open && $handedIn > 0)
-        <p class="quiet small mb-3">{{ $handedIn }} have handed in. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.</p>
+    @if ($open)
+        <p class="quiet small mb-3">{{ $handedIn > 0 ? "{$handedIn} have handed in." : 'It is open to students.' }} What they were told is fixed and shown so. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.</p>
     @endif
     <form id="assignment" method="post" action="{{ $a ? route('plan.update', $a) : route('plan.store', $module) }}">
         @csrf
@@ -54,27 +60,28 @@
                 <h2 class="mb-3">What students are asked</h2>
                 <x-field name="title" label="Title" :value="$a?->title" required />
                 <x-field name="brief" label="Brief" rows="9" :value="$a?->brief" hint="Students read it from the opening time on." />
-                <x-choice name="rubric" label="Rubric" :options="$options" :value="$rubricId" :hint="$open ? 'Students can see it, so it stays.' : ($rubrics->isEmpty() ? 'No rubric is ready yet. Save without one, make one ready under Rubrics, and choose it here.' : 'Only ready rubrics can be chosen: the module’s, your own and everyone’s.')" />
+                <x-choice name="rubric" label="Rubric" :options="$options" :value="$rubricId" :locked="$open ? 'Fixed: students can see it. A newer version of it can be taken once it is ready.' : null" :hint="($rubrics->isEmpty() ? 'No rubric is ready yet. Save without one, make one ready under Rubrics, and choose it here.' : 'Only ready rubrics can be chosen: the module’s, your own and everyone’s.')" />
             </div>
             <div>
                 <h2 class="mb-3">When</h2>
                 <div class="grid sm:grid-cols-2 gap-x-4">
                     <x-field name="opens_at" label="Opens" type="datetime-local" :value="Clock::field($a?->opens_at)" hint="Empty: as soon as you open it." />
-                    <x-field name="due_at" label="Due" type="datetime-local" :value="Clock::field($a?->due_at)" />
+                    <x-field name="due_at" label="Due" type="datetime-local" :value="Clock::field($a?->due_at)" :hint="$open ? 'Can be moved later, not earlier.' : null" />
                     <x-field name="closes_at" label="Late work is taken until" type="datetime-local" :value="Clock::field($a?->closes_at)" hint="Marked as late. Empty: no end." />
                     <x-field name="promised_on" label="Results promised for" type="date" :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ Clock::zone() }}.</p>
                 <details class="fold" {{ $fold('handin_by', 'self_checks', 'kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
                     <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
-                    <x-choice name="handin_by" label="Handed in by" :options="collect(App\Enums\HandInBy::cases())->mapWithKeys(fn ($by) => [$by->value => $by->label()])->all()" :value="$a?->handin_by->value ?? 'each'" hint="Groups are made under Collect once the assignment is open." />
+                    <x-choice name="handin_by" label="Handed in by" :options="collect(App\Enums\HandInBy::cases())->mapWithKeys(fn ($by) => [$by->value => $by->label()])->all()" :value="$a?->handin_by->value ?? 'each'" :locked="$came" hint="Groups are made under Collect once the assignment is open." />
                     <fieldset class="field"><legend class="label">Taken</legend>
-                        <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::documents() as $kind)<label><input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true))> .{{ $kind->value }}</label>@endforeach<label><input type="checkbox" name="kinds[]" value="typed" @checked(in_array('typed', $kinds, true))> typed text</label><label><input type="checkbox" name="kinds[]" value="link" @checked(in_array('link', $kinds, true))> a link</label></div>
-                        @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">None ticked means every document and typed text. A link is not fetched, so its words are not screened.</p></fieldset>
+                        <div class="flex flex-wrap gap-x-5 gap-y-1">@foreach (App\Extraction\FileKind::documents() as $kind)@php($fixedKind = $came !== null && in_array($kind->value, $kinds, true))<label @class(['quiet' => $fixedKind])>@if ($fixedKind)<input type="hidden" name="kinds[]" value="{{ $kind->value }}">@endif<input type="checkbox" name="kinds[]" value="{{ $kind->value }}" @checked(in_array($kind->value, $kinds, true)) @disabled($fixedKind)> .{{ $kind->value }}</label>@endforeach
+                        @foreach (['typed' => 'typed text', 'link' => 'a link'] as $kind => $label)@php($fixedKind = $came !== null && in_array($kind, $kinds, true))<label @class(['quiet' => $fixedKind])>@if ($fixedKind)<input type="hidden" name="kinds[]" value="{{ $kind }}">@endif<input type="checkbox" name="kinds[]" value="{{ $kind }}" @checked(in_array($kind, $kinds, true)) @disabled($fixedKind)> {{ $label }}</label>@endforeach</div>
+                        @error('kinds')<p class="error">{{ $message }}</p>@enderror<p class="hint">{{ $came ? 'Work has come in: more kinds can be taken, not fewer. ' : '' }}None ticked means every document and typed text. A link is not fetched, so its words are not screened.</p></fieldset>
                     <div class="grid sm:grid-cols-2 gap-x-4">
-                        <x-field name="max_files" label="Files, at most" inputmode="numeric" :value="$a?->max_files ?? 1" hint="Several files become one script." />
+                        <x-field name="max_files" label="Files, at most" inputmode="numeric" :value="$a?->max_files ?? 1" :hint="$came ? 'More can be allowed, not fewer.' : 'Several files become one script.'" />
                         <x-field name="self_checks" label="Drafts checked" inputmode="numeric" :value="$a?->self_checks ?? 2" hint="How many a student may have compared before handing in." />
-                        <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" />
+                        <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric" :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')" :hint="$came ? 'Larger, not smaller.' : null" />
                     </div>
                 </details>
                 <details class="fold" {{ $fold('declaration', 'declaration.0.label', 'declaration.1.label', 'declaration.2.label', 'declaration.3.label') }}>
@@ -93,30 +100,34 @@
                 <details class="fold" {{ $fold('late_cut_off', 'late_days', 'late_take', 'late_amount', 'late_grace', 'late_floor', 'word_limit', 'over_amount', 'over_step', 'over_grace', 'cap') }}>
                     <summary><b>Late, long, resit</b> <span class="quiet small">{{ $inWords['costs'] }}</span></summary>
                     <div class="grid sm:grid-cols-3 gap-x-4">
-                        <x-choice name="late_take" label="Late work costs" :options="['' => 'nothing', 'points' => 'marks', 'percent' => 'percent of the mark']" :value="$late['take'] ?? ''" />
-                        <x-field name="late_amount" label="How many" inputmode="decimal" :value="$late['amount'] ?? '5'" />
-                        <x-choice name="late_per" label="For each started" :options="['day' => 'day', 'hour' => 'hour']" :value="$late['per'] ?? 'day'" />
-                        <x-field name="late_grace" label="Grace, minutes" inputmode="numeric" :value="(string) ($late['grace_minutes'] ?? '0')" />
-                        <x-field name="late_floor" label="Not below" inputmode="decimal" :value="$late['floor'] ?? '0'" hint="A mark already below it stays." />
-                        <x-field name="late_cut_off" label="Nothing after" inputmode="numeric" :value="(string) ($late['cut_off'] ?? '0')" hint="Started days or hours; 0: never." />
-                        <x-choice name="late_days" label="Days that count" :options="['all' => 'every day', 'weekends' => 'not weekends', 'closures' => 'not closure days', 'both' => 'neither of them']" :value="$lateDays" />
+                        <x-choice name="late_take" label="Late work costs" :options="$told && $late ? array_intersect_key(['' => 'nothing', 'points' => 'marks', 'percent' => 'percent of the mark'], ['' => 1, $late['take'] => 1]) : ['' => 'nothing', 'points' => 'marks', 'percent' => 'percent of the mark']" :value="$late['take'] ?? ''" :locked="$late ? null : $toldLate" :hint="$told && $late ? 'Can be dropped: choose “nothing”.' : null" />
+                        <x-field name="late_amount" :locked="$toldLate" label="How many" inputmode="decimal" :value="$late['amount'] ?? '5'" />
+                        <x-choice name="late_per" :locked="$toldLate" label="For each started" :options="['day' => 'day', 'hour' => 'hour']" :value="$late['per'] ?? 'day'" />
+                        <x-field name="late_grace" :locked="$toldLate" label="Grace, minutes" inputmode="numeric" :value="(string) ($late['grace_minutes'] ?? '0')" />
+                        <x-field name="late_floor" :locked="$toldLate" label="Not below" inputmode="decimal" :value="$late['floor'] ?? '0'" hint="A mark already below it stays." />
+                        <x-field name="late_cut_off" :locked="$toldLate" label="Nothing after" inputmode="numeric" :value="(string) ($late['cut_off'] ?? '0')" hint="Started days or hours; 0: never." />
+                        <x-choice name="late_days" :locked="$toldLate" label="Days that count" :options="['all' => 'every day', 'weekends' => 'not weekends', 'closures' => 'not closure days', 'both' => 'neither of them']" :value="$lateDays" />
                         <p class="hint sm:col-span-2 self-center"><a href="{{ route('closure-days.index', $module) }}">Closure days of the module</a>: {{ $module->closureDays->count() ?: 'none' }} so far.</p>
-                        <x-field name="word_limit" label="Word limit" inputmode="numeric" :value="(string) ($length['limit'] ?? '')" hint="Empty: none." />
-                        <x-field name="over_amount" label="Over it, marks off" inputmode="decimal" :value="$length['amount'] ?? '0'" />
-                        <x-field name="over_step" label="For each started %" inputmode="numeric" :value="(string) ($length['step'] ?? '10')" />
-                        <x-field name="over_grace" label="Grace, %" inputmode="numeric" :value="(string) ($length['grace'] ?? '10')" />
-                        <x-field name="cap" label="Most marks (resit)" inputmode="decimal" :value="$plain($a?->cap)" hint="Empty: no cap." />
+                        <x-field name="word_limit" label="Word limit" inputmode="numeric" :value="(string) ($length['limit'] ?? '')" :locked="$length ? null : $toldLength" :hint="$told ? 'Can be dropped: empty it.' : 'Empty: none.'" />
+                        <x-field name="over_amount" :locked="$toldLength" label="Over it, marks off" inputmode="decimal" :value="$length['amount'] ?? '0'" />
+                        <x-field name="over_step" :locked="$toldLength" label="For each started %" inputmode="numeric" :value="(string) ($length['step'] ?? '10')" />
+                        <x-field name="over_grace" :locked="$toldLength" label="Grace, %" inputmode="numeric" :value="(string) ($length['grace'] ?? '10')" />
+                        <div class="sm:col-span-2 self-center"><span class="label">Not counted for length</span>
+                            <label class="inline-block mr-4">@if ($told && ! ($length['quotations'] ?? true))<input type="hidden" name="length_quotations" value="1">@endif<input type="checkbox" name="length_quotations" value="1" @checked((bool) old('length_quotations', $errors->any() ? null : ! ($length['quotations'] ?? true))) @disabled($told !== null)> Quotations</label>
+                            <label class="inline-block">@if ($told && ! ($length['bibliography'] ?? true))<input type="hidden" name="length_bibliography" value="1">@endif<input type="checkbox" name="length_bibliography" value="1" @checked((bool) old('length_bibliography', $errors->any() ? null : ! ($length['bibliography'] ?? true))) @disabled($told !== null)> The bibliography</label>
+                            <p class="hint">Words that a reader of the file cannot see never count. Students are told.</p></div>
+                        <x-field name="cap" label="Most marks (resit)" inputmode="decimal" :value="$plain($a?->cap)" :locked="$a?->cap === null ? $told : null" :hint="$told ? 'Can be dropped: empty it.' : 'Empty: no cap.'" />
                     </div>
                 </details>
                 <details class="fold" {{ $fold('formative', 'second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands') }}>
                     <summary><b>How marks settle</b> <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
-                        <x-choice name="formative" label="Students get" :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']" :value="$a ? (int) $a->formative : 0" />
-                        <x-choice name="second_marking" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="$a ? (int) $a->second_marking : 1" />
-                        <x-field name="tolerance" label="Tolerance" inputmode="decimal" :value="$plain($a?->tolerance ?? '5')" hint="Marks no further apart than this settle by the rule." />
-                        <x-choice name="settle_rule" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$a?->settle_rule->value ?? 'mean'" />
-                        <x-field name="pass_mark" label="Pass line" inputmode="decimal" :value="$plain($a?->pass_mark ?? '40')" hint="Nothing settles by itself across it." />
-                        <x-choice name="bands" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
+                        <x-choice name="formative" :locked="$marked" label="Students get" :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']" :value="$a ? (int) $a->formative : 0" />
+                        <x-choice name="second_marking" :locked="$marked" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="$a ? (int) $a->second_marking : 1" />
+                        <x-field name="tolerance" :locked="$marked" label="Tolerance" inputmode="decimal" :value="$plain($a?->tolerance ?? '5')" hint="Marks no further apart than this settle by the rule." />
+                        <x-choice name="settle_rule" :locked="$marked" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$a?->settle_rule->value ?? 'mean'" />
+                        <x-field name="pass_mark" :locked="$marked" label="Pass line" inputmode="decimal" :value="$plain($a?->pass_mark ?? '40')" hint="Nothing settles by itself across it. It is held against the markers’ totals, before lateness and length come off." />
+                        <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
                         <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
                     </div>
                 </details>

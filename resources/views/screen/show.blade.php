@@ -35,7 +35,7 @@
     @if ($errors->any())<div class="px-6 pt-2"><div class="notice refusal" role="alert">@foreach ($errors->all() as $message)<p>{{ $message }}</p>@endforeach</div></div>@endif
     @if (! $reading)
         <div class="px-6 py-5" @if ($report === null || $report->state->isUnderWay()) hx-get="{{ request()->fullUrl() }}" hx-trigger="load delay:2s" @endif>
-            <x-empty :title="match ($report?->state) { ReportState::Failed => 'The comparison failed', ReportState::Stopped => 'The comparison was stopped', default => 'Not compared yet' }">{{ match ($report?->state) { ReportState::Failed => $report->failure, ReportState::Stopped => 'Take it up again on the Screen page.', ReportState::Running => "{$report->compared} of {$report->to_compare} texts compared.", default => 'It is waiting or under way; this usually takes seconds.' } }}</x-empty>
+            <x-empty :title="match ($report?->state) { ReportState::Failed => 'The comparison failed', ReportState::Stopped => 'The comparison was stopped', ReportState::Nothing => 'Not screened', default => 'Not compared yet' }">{{ match ($report?->state) { ReportState::Failed, ReportState::Nothing => $report->failure, ReportState::Stopped => 'Take it up again on the Screen page.', ReportState::Running => "{$report->compared} of {$report->to_compare} texts compared.", default => 'It is waiting or under way; this usually takes seconds.' } }}</x-empty>
         </div>
     @else
         @if ($reading['hiding'] !== [] || $reading['gone']->isNotEmpty() || in_array($report->web_state, [WebState::Waiting, WebState::Running, WebState::Part, WebState::Failed], true) || $report->settings !== $assignment->overlapSettings())

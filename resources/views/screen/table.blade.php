@@ -4,7 +4,7 @@
     $head = ['script' => ['Script', ''], 'words' => ['Words', 'num'], 'share' => ['Share', 'num'], 'runs' => ['Passages', 'num'], 'close' => ['Close wording', 'num'], 'largest' => ['Largest source', ''], 'hidden' => ['Hidden or altered', '']];
 @endphp
 <div id="screen-table" class="sheet scroll" tabindex="0" @if ($working) hx-get="{{ route('screen.index', [$assignment, ...$screened->asked()]) }}" hx-trigger="load delay:1500ms" hx-swap="outerHTML" @endif>
-    <p class="px-3 pt-2 quiet small" role="status">{{ $counts['s_ready'] }} of {{ $counts['f_'] }} compared{{ $counts['s_web'] > 0 ? "; {$counts['s_web']} still looked for in the open web" : '' }}.{{ $working ? ' This page keeps itself up to date.' : '' }}</p>
+    <p class="px-3 pt-2 quiet small" role="status">{{ $counts['s_ready'] }} of {{ $counts['f_'] }} compared{{ $counts['s_nothing'] > 0 ? ", {$counts['s_nothing']} not screened (a link was handed in)" : '' }}{{ $counts['s_web'] > 0 ? "; {$counts['s_web']} still looked for in the open web" : '' }}.{{ $working ? ' This page keeps itself up to date.' : '' }}</p>
     @if ($rows->isEmpty())
         <p class="px-4 py-4 quiet">No script is like that. <a href="{{ route('screen.index', $assignment) }}">Show all</a></p>
     @else
@@ -14,7 +14,7 @@
             @foreach ($rows as $row)
                 <tr>
                     <td><a class="code" href="{{ route('screen.show', $row->public_id) }}">{{ $row->code }}</a></td>
-                    <td class="num">{{ number_format($row->words) }}</td>
+                    <td class="num">{{ $row->words > 0 ? number_format($row->words) : '' }}</td>
                     @if ($row->state === 'ready')
                         <td><x-staff :share="$row->share" :assignment="$assignment" width="140" /></td>
                         <td class="num font-bold whitespace-nowrap">{{ $row->share }} %</td>
@@ -27,8 +27,8 @@
                             @if ($row->held)<span class="quiet small">held</span>@endif
                             @if (in_array($row->web_state, ['waiting', 'running'], true))<span class="quiet small whitespace-nowrap">open web {{ $row->web_state === 'running' ? "{$row->web_asked} of {$row->web_to_ask}" : 'waiting' }}</span>@elseif (in_array($row->web_state, ['part', 'failed'], true))<span class="quiet small" title="{{ $row->web_failure }}">open web: {{ $row->web_state === 'part' ? 'in part' : 'not answered' }}</span>@endif</td>
                     @else
-                        <td colspan="6" class="quiet">{{ match ($row->state) { 'failed' => $row->failure, 'running' => $row->to_compare > 0 ? "{$row->compared} of {$row->to_compare} texts compared" : 'being read', default => '' } }}</td>
-                        <td @class(['signal' => $row->state === 'failed', 'quiet' => $row->state !== 'failed'])>{{ $row->state ?? 'waiting' }}</td>
+                        <td colspan="6" class="quiet">{{ match ($row->state) { 'failed', 'nothing' => $row->failure, 'running' => $row->to_compare > 0 ? "{$row->compared} of {$row->to_compare} texts compared" : 'being read', default => '' } }}</td>
+                        <td @class(['signal' => $row->state === 'failed', 'quiet' => $row->state !== 'failed'])>{{ $row->state === 'nothing' ? 'not screened' : $row->state ?? 'waiting' }}</td>
                     @endif
                 </tr>
             @endforeach

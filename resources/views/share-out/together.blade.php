@@ -86,13 +86,14 @@
             <aside>
                 <form class="panel" method="post" action="{{ route('together.store', $assignment) }}">
                     @csrf
+                    @if ($cannot)<p class="notice mb-2">{{ $cannot }}</p>@endif
                     <fieldset><legend class="label">Scripts that everyone marks first</legend>
                         <p class="hint mb-2">Three or four, unlike each other: look at their lengths and subjects, not at who wrote them. They are marked for real too, later, by their own markers.</p>
-                        <div class="max-h-80 overflow-y-auto">@foreach ($scripts as $script)<label class="block py-0.5"><input type="checkbox" name="scripts[]" value="{{ $script->code }}" @checked($picked->contains($script->code))> <span class="code">{{ $script->code }}</span></label>@endforeach</div>
+                        <div class="max-h-80 overflow-y-auto">@foreach ($scripts as $script)<label class="block py-0.5"><input type="checkbox" name="scripts[]" value="{{ $script->code }}" @checked($picked->contains($script->code)) @disabled($cannot !== null && ! $picked->contains($script->code))> <span class="code">{{ $script->code }}</span></label>@endforeach</div>
                         @if ($scripts->isEmpty())<p class="quiet">Nothing is handed in yet.</p>@endif
                     </fieldset>
                     <p class="hint mt-2">Who marks is agreed under “Who marks what”.</p>
-                    <div class="flex justify-end mt-2"><button @class(['button', 'primary' => $picked->isEmpty()])>{{ $picked->isEmpty() ? 'Let everyone mark these' : 'Change them' }}</button></div>
+                    <div class="flex justify-end mt-2"><button @class(['button', 'primary' => $picked->isEmpty() && ! $cannot]) @disabled($cannot !== null && $picked->isEmpty())>{{ $picked->isEmpty() ? 'Let everyone mark these' : 'Change them' }}</button></div>
                 </form>
             </aside>
         @endif

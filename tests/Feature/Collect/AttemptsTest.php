@@ -139,6 +139,9 @@ final class AttemptsTest extends TestCase
         $this->post(route('hand-in.store', $assignment), ['link' => 'https://films.example/watch?v=4711'])->assertSessionHasNoErrors();
         $handin = Handin::query()->sole();
         $this->get(route('receipts.show', $handin))->assertSee('https://films.example/watch?v=4711')->assertSee('Nothing is fetched from a link');
+        self::assertSame('nothing', $handin->report()->sole()->state->value);
+        $this->actingAs($this->coordinator)->get(route('screen.index', $assignment))->assertSee('not screened')->assertSee('A link was handed in. Nothing is fetched from it')->assertSee('0 of 1 compared, 1 not screened')->assertDontSee('0.0 %');
+        $this->get(route('screen.show', $this->script($assignment)))->assertSee('Not screened');
         app(TakeHandIn::class)($assignment, $this->students[1], [Files::upload(Files::document('A file in place of a link.', 'docx'), 'a.docx')]);
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);

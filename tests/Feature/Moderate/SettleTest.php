@@ -41,7 +41,9 @@ final class SettleTest extends TestCase
             ->assertOk()
             ->assertSee('30 apart, more than the tolerance of 5')
             ->assertSee('80.0')
-            ->assertSee('50.0');
+            ->assertSee('50.0')
+            ->assertSee('The script')->assertSee(substr((string) $script->currentHandin?->html, 0, 60), false)
+            ->assertSee(route('mark.desk', $this->markOf($script, Part::First)));
 
         $this->post(route('moderate.propose', $script), ['mark' => '62,55', 'reason' => 'A reason that is long enough.'])
             ->assertSessionHasErrors('mark');

@@ -14,6 +14,9 @@ use App\Models\Handin;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Result;
+use DOMDocument;
+use DOMElement;
+use DOMXPath;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 use Tests\Files;
@@ -54,6 +57,72 @@ final class AssignmentRulesTest extends TestCase
         self::assertSame(['80.0', '64.0'], [$result(0)->shownMark(), $result(1)->shownMark()]);
         $this->actingAs($this->students[1])->get(route('results.show', $result(1)))->assertSee('2 started days × 5 marks')->assertSee('130 words of 100: 3 started 10 % × 2 marks');
         $this->actingAs($this->students[0])->get(route('results.show', $result(0)))->assertDontSee('started days');
+    }
+
+    public function test_hidden_words_cost_nothing_and_quotations_count_as_the_assignment_has_it(): void
+    {
+        Carbon::setTestNow('2026-11-23 10:00:00');
+        $this->module(1, 2);
+        $assignment = $this->assignment(['second_marking' => false, 'length_rule' => ['limit' => 40, 'amount' => '2', 'step' => 10, 'grace' => 0, 'quotations' => false]]);
+        $white = '<p>Brine. '.$this->prose(38, 3).'</p><p style="color:#ffffff">'.$this->prose(30, 1).'</p>';
+        $handin = app(TakeHandIn::class)($assignment, $this->students[0], Files::upload("<html><body>{$white}</body></html>", 'essay.html'));
+        self::assertSame([69, 30], [$handin->words, $handin->hidden_words]);
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('40 words, quotations not counted');
+        $this->get(route('receipts.show', $handin))->assertSee('39 words (69, less 30 hidden)');
+        app(TakeHandIn::class)($assignment, $this->students[1], 'Brine. '.$this->prose(38, 4).' “'.$this->prose(20, 5).'” And more words.');
+        Carbon::setTestNow(now()->addDays(3));
+        $this->shareOut($assignment);
+        foreach ([0, 1] as $n) {
+            $this->finish($this->script($assignment, $n)->marks()->sole(), 'l3', 'l2');
+        }
+        app(ReleaseResults::class)($assignment, null, $this->coordinator);
+        // 80 as it stands; 42 counted words of 40 are one started tenth.
+        self::assertSame(['80.0', '78.0'], array_map(fn (int $n) => Result::query()->where('script_id', $this->script($assignment, $n)->id)->sole()->shownMark(), [0, 1]));
+        $this->actingAs($this->students[1])->get(route('results.show', Result::query()->where('script_id', $this->script($assignment, 1)->id)->sole()))->assertSee('42 words (62, less 20 quoted) of 40');
+    }
+
+    public function test_what_is_fixed_looks_it_and_a_form_sent_as_it_stands_is_saved(): void
+    {
+        Carbon::setTestNow('2026-11-23 10:00:00');
+        $this->module(1, 2);
+        $assignment = $this->assignment(['handin_kinds' => ['pdf', 'typed'], 'length_rule' => ['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10, 'bibliography' => false]]);
+        $page = $this->actingAs($this->coordinator)->get(route('plan.edit', $assignment))->assertSee('Fixed: students can see it.')->assertSee('Fixed: students were told that late work costs nothing.')->assertSee('Can be dropped: empty it.')->assertDontSee('Fixed: work has come in.');
+        self::assertSame(1, preg_match('/<input [^>]*name="over_amount"[^>]*readonly/', (string) $page->getContent()));
+        self::assertSame(1, preg_match('/<select [^>]*id="f-late_per"\s+disabled/', (string) $page->getContent()));
+        app(TakeHandIn::class)($assignment, $this->students[0], 'Some words. '.$this->prose(60, 1));
+        $page = $this->get(route('plan.edit', $assignment))->assertSee('Fixed: work has come in.')->assertSee('Work has come in: more kinds can be taken, not fewer.')->assertDontSee('Fixed: scripts are with markers.');
+        $this->put(route('plan.update', $assignment), self::sent((string) $page->getContent()))->assertSessionHasNoErrors();
+        self::assertSame([['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10, 'bibliography' => false], ['pdf', 'typed']], [$assignment->refresh()->length_rule, $assignment->handin_kinds]);
+        Carbon::setTestNow(now()->addDays(2));
+        $this->shareOut($assignment);
+        $page = $this->get(route('plan.edit', $assignment))->assertSee('Fixed: scripts are with markers.');
+        $this->put(route('plan.update', $assignment), self::sent((string) $page->getContent()))->assertSessionHasNoErrors();
+    }
+
+    /**
+     * What a browser sends of the page's form when nothing is touched.
+     *
+     * @return array<string, mixed>
+     */
+    private static function sent(string $html): array
+    {
+        $document = new DOMDocument;
+        $document->loadHTML('<?xml encoding="utf-8"?>'.$html, LIBXML_NOERROR);
+        $pairs = [];
+        foreach ((new DOMXPath($document))->query('//form[@id="assignment"]//*[self::input or self::select or self::textarea][@name][not(@disabled)]') ?: [] as $field) {
+            assert($field instanceof DOMElement);
+            if (in_array($field->getAttribute('type'), ['checkbox', 'radio'], true) && ! $field->hasAttribute('checked')) {
+                continue;
+            }
+            $selected = $field->nodeName === 'select' ? (new DOMXPath($document))->evaluate('string((.//option[@selected] | .//option)[1]/@value)', $field) : null;
+            foreach ((new DOMXPath($document))->query('.//option[@selected]', $field) ?: [] as $option) {
+                $selected = $option instanceof DOMElement ? $option->getAttribute('value') : $selected;
+            }
+            $pairs[] = rawurlencode($field->getAttribute('name')).'='.rawurlencode($selected ?? ($field->nodeName === 'textarea' ? $field->textContent : $field->getAttribute('value')));
+        }
+        parse_str(implode('&', $pairs), $sent);
+
+        return $sent;
     }
 
     public function test_promises_about_costs_and_files_are_kept_once_students_know_them(): void

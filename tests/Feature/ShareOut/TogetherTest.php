@@ -8,6 +8,7 @@ use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
 use App\Enums\Part;
 use App\Models\Assignment;
+use App\Models\AssignmentMarker;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\MarkComment;
@@ -46,6 +47,15 @@ final class TogetherTest extends TestCase
         app(SaveChoice::class)($this->together($marker), 'c1', ['level' => $level, 'comment' => "As {$marker->name} reads it."]);
         app(SaveChoice::class)($this->together($marker), 'c2', ['level' => $level]);
         app(FinishMark::class)($this->together($marker));
+    }
+
+    public function test_why_nothing_can_be_chosen_yet_is_said_before_anyone_chooses(): void
+    {
+        $early = $this->assignment(['title' => 'Still open']);
+        $this->actingAs($this->coordinator)->get(route('together.index', $early))->assertSee('Scripts can still change until the due time')->assertSee('disabled', false);
+        $this->get(route('together.index', $this->work))->assertDontSee('Scripts can still change');
+        AssignmentMarker::query()->where('assignment_id', $this->work->id)->where('user_id', '<>', $this->tutors[0]->id)->delete();
+        $this->get(route('together.index', $this->work))->assertSee('Marking together needs two markers at least; one is agreed');
     }
 
     public function test_marks_made_together_count_for_nothing(): void

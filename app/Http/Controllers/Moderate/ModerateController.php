@@ -47,6 +47,8 @@ final class ModerateController extends Controller
 
         return view('moderate.show', [
             'script' => $script, 'assignment' => $script->assignment, 'first' => $first, 'second' => $second,
+            // What was marked, which a later attempt does not replace.
+            'read' => ($first ?? $second)->handin()->with('files')->first() ?? $script->currentHandin ?? abort(404),
             'rubric' => $first?->rubricVersion->toCore(),
             'why' => $both ? $script->assignment->settlement()->obstacle($first->exactTotal(), $second->exactTotal()) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
@@ -61,7 +63,7 @@ final class ModerateController extends Controller
         $this->authorize('settle', $script);
         $fields = $request->validate(
             ['mark' => ['required', 'string', 'max:10'], 'reason' => ['required', 'string', 'min:10', 'max:4000']],
-            ['reason.*' => 'Write the reason in a sentence: the other marker, the examiner and the student’s working will show it.'],
+            ['reason.*' => 'Write the reason in a sentence (10 letters at least): the other marker, the examiner and the student’s working will show it.'],
         );
         $propose($script, $this->person($request), trim($fields['mark']), $fields['reason']);
 

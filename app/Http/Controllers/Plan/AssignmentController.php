@@ -112,6 +112,7 @@ final class AssignmentController extends Controller
             'newer' => $assignment !== null && $assignment->isPublished() ? RubricChange::newer($assignment) : null,
             'baselines' => WritingBaseline::query()->where('module_id', $module->id)->orderBy('name')->get(),
             'handedIn' => $assignment?->scripts()->whereNotNull('current_handin_id')->count() ?? 0,
+            'withMarkers' => $assignment?->scripts()->whereHas('marks')->exists() ?? false,
             'modules' => Module::query()->whereIn('id', $person->memberships->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->orderBy('code')->get(),
         ];
     }

@@ -13,6 +13,7 @@ use App\Models\Script;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Release\ReadyCheck;
 use YoungHarbor\Core\Standing;
 
@@ -24,7 +25,7 @@ final class ReleaseController extends Controller
     public function index(Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result', 'currentHandin:id,script_id,words,due_at,received_at', 'lead.marks', 'lead.settlement'])->orderBy('code')->get();
+        $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result', 'currentHandin:id,script_id,words,hidden_words,quoted_words,bibliography_words,due_at,received_at', 'lead.marks', 'lead.settlement'])->orderBy('code')->get();
         $standings = $scripts->mapWithKeys(fn (Script $script) => [$script->code => $script->standing()])->all();
         $decimals = $assignment->rubricVersion?->toCore()->decimals ?? 1;
         $finals = $scripts->filter(fn (Script $script) => $script->marked()->settlement !== null)
@@ -33,6 +34,7 @@ final class ReleaseController extends Controller
         return view('release.index', [
             'assignment' => $assignment, 'check' => ReadyCheck::of($standings, $assignment->second_marking), 'scripts' => $scripts,
             'standings' => $standings, 'finals' => $finals,
+            'below' => $assignment->formative ? [] : $finals->filter(fn (FinalMark $final, string $code) => $assignment->settlement()->losesThePass($scripts->firstWhere('code', $code)?->marked()->settlement?->toCore()->mark ?? $final->mark, $final->mark))->keys()->all(),
             'ready' => $scripts->filter(fn (Script $script) => $standings[$script->code] === Standing::Agreed),
             'unopened' => $scripts->filter(fn (Script $script) => $script->result !== null && $script->result->first_opened_at === null)->count(),
         ]);
@@ -66,7 +68,7 @@ final class ReleaseController extends Controller
     {
         $this->authorize('coordinate', $script);
         $letGo = $request->input('let_go') === '1';
-        $fields = $request->validate(['reason' => [$letGo ? 'nullable' : 'required', 'string', 'min:5', 'max:500']], ['reason.*' => 'Say in a few words why it is held; it is written in the logbook.']);
+        $fields = $request->validate(['reason' => [$letGo ? 'nullable' : 'required', 'string', 'min:5', 'max:500']], ['reason.*' => 'Say in a few words why it is held (5 letters at least); it is written in the logbook.']);
         $hold($script, $letGo ? null : $fields['reason']);
 
         return redirect()->route('release.index', $script->assignment)->with('said', $letGo ? "{$script->code} is no longer held." : "{$script->code} is held.");

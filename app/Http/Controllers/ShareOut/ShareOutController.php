@@ -135,7 +135,7 @@ final class ShareOutController extends Controller
     public function name(Request $request, Script $script, LookAtName $look): RedirectResponse
     {
         $this->authorize('coordinate', $script);
-        $fields = $request->validate(['reason' => ['required', 'string', 'min:5', 'max:500']], ['reason.*' => 'Say in a few words why you need the name; it is written in the logbook.']);
+        $fields = $request->validate(['reason' => ['required', 'string', 'min:5', 'max:500']], ['reason.*' => 'Say in a few words (5 letters at least) why you need the name; it is written in the logbook.']);
         $names = $look($script, $fields['reason']);
 
         return back()->with('said', "{$script->code} is {$names}. This look is in the logbook.");

@@ -12,11 +12,13 @@ use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\Membership;
+use App\Models\User;
 use App\Support\InOrder;
 use App\Support\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use YoungHarbor\Core\Rubric\Criterion;
 
 /**
@@ -38,6 +40,8 @@ final class TogetherController extends Controller
         $own = $marks->where('marker_id', $person->id);
         $coordinates = $person->coordinates($assignment->module_id);
 
+        $markers = $coordinates ? $this->markers($assignment)->count() : 0;
+
         return view('share-out.together', [
             'assignment' => $assignment, 'rubric' => $assignment->rubricVersion?->toCore(), 'coordinates' => $coordinates, 'own' => $own,
             // Whoever has not finished their own must not lean on the others'.
@@ -45,6 +49,8 @@ final class TogetherController extends Controller
             'picked' => $marks->map(fn (Mark $mark) => $mark->script->code)->unique()->values(),
             'done' => $marks->filter(fn (Mark $mark) => $mark->isDone())->count(), 'all' => $marks->count(),
             'scripts' => $coordinates ? $this->planning->scripts($assignment) : collect(),
+            // Before anything is chosen: why nothing can be.
+            'cannot' => PickTogether::obstacle($assignment, $markers),
             'notes' => LevelNote::query()->where('assignment_id', $assignment->id)->with('savedBy:id,name')->get()->keyBy('criterion'),
         ]);
     }
@@ -53,11 +59,22 @@ final class TogetherController extends Controller
     {
         $this->authorize('coordinate', $assignment);
         $fields = $request->validate(['scripts' => ['nullable', 'array'], 'scripts.*' => ['string', 'max:20']]);
-        $agreed = array_keys(array_filter($this->planning->agreed($assignment), fn (array $one) => $one['marks'] && (float) $one['share'] > 0));
-        $markers = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $agreed)->values();
+        $markers = $this->markers($assignment);
         $pick($assignment, array_values($fields['scripts'] ?? []), new \Illuminate\Database\Eloquent\Collection($markers->all()), $this->person($request));
 
         return redirect()->route('together.index', $assignment)->with('said', ($fields['scripts'] ?? []) === [] ? 'Nothing is marked together.' : "Each of the {$markers->count()} markers finds them first in their queue.");
+    }
+
+    /**
+     * Who marks, as agreed.
+     *
+     * @return Collection<int, User>
+     */
+    private function markers(Assignment $assignment): Collection
+    {
+        $agreed = array_keys(array_filter($this->planning->agreed($assignment), fn (array $one) => $one['marks'] && (float) $one['share'] > 0));
+
+        return $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $agreed)->values();
     }
 
     /** What was agreed about the levels: every marker may write it down. */
