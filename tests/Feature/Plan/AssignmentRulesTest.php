@@ -85,7 +85,7 @@ final class AssignmentRulesTest extends TestCase
     {
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module(1, 2);
-        $assignment = $this->assignment(['handin_kinds' => ['pdf', 'typed'], 'length_rule' => ['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10, 'bibliography' => false]]);
+        $assignment = $this->assignment(['second_marking' => false, 'handin_kinds' => ['pdf', 'typed'], 'length_rule' => ['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10, 'bibliography' => false]]);
         $page = $this->actingAs($this->coordinator)->get(route('plan.edit', $assignment))->assertSee('Fixed: students can see it.')->assertSee('Fixed: students were told that late work costs nothing.')->assertSee('Can be dropped: empty it.')->assertDontSee('Fixed: work has come in.');
         self::assertSame(1, preg_match('/<input [^>]*name="over_amount"[^>]*readonly/', (string) $page->getContent()));
         self::assertSame(1, preg_match('/<select [^>]*id="f-late_per"\s+disabled/', (string) $page->getContent()));
