@@ -102,6 +102,8 @@ final class Assignment extends Model
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime', 'results_out_at' => 'datetime', 'bands' => 'array',
             'second_marking' => 'boolean', 'keep_groups' => 'boolean', 'writing_detector' => 'boolean', 'writing_detector_since' => 'datetime', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
+            // As decimals, so that 40 is no change from 40.00.
+            'pass_mark' => 'decimal:2', 'tolerance' => 'decimal:2', 'cap' => 'decimal:2', 'overlap_look' => 'decimal:1', 'overlap_look_closely' => 'decimal:1', 'writing_alarm' => 'decimal:3',
             'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
         ];
     }

@@ -273,7 +273,7 @@ application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail si
     in_background "$logs/scheduler.log" php artisan schedule:work
     front_start "$web" "$inner" "$logs"
     # Not through artisan: the server it starts would not have these limits.
-    in_background "$logs/web.log" env -C public PHP_CLI_SERVER_WORKERS=4 php -d max_input_vars=20000 -d upload_max_filesize=32M -d post_max_size=36M -d memory_limit=256M -d max_execution_time=90 -d opcache.enable_cli=1 -d expose_php=0 \
+    in_background "$logs/web.log" env -C public PHP_CLI_SERVER_WORKERS=4 php -d max_input_vars=20000 -d upload_max_filesize=32M -d post_max_size=36M -d max_file_uploads=200 -d memory_limit=256M -d max_execution_time=90 -d opcache.enable_cli=1 -d expose_php=0 \
         -S "127.0.0.1:$inner" ../vendor/laravel/framework/src/Illuminate/Foundation/resources/server.php
     wait_for_port "$mail" 20 "the mail sink"
     wait_for_port "$inner" 30 "PHP's web server (its log is $logs/web.log)"

@@ -2,6 +2,7 @@ import htmx from 'htmx.org';
 import { startDesk } from './desk/desk.js';
 import { emptyBrowser } from './desk/outbox.js';
 import { startReading } from './reading.js';
+import { startMany } from './many.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
 import { startPlan } from './plan.js';
@@ -90,4 +91,5 @@ document.querySelectorAll('[data-rails]').forEach((form) => startRails(form, '.c
 startSheet(htmx);
 startPlan(htmx);
 startUploads();
+startMany((element) => htmx.process(element));
 startThreads();

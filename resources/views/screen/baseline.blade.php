@@ -21,9 +21,9 @@
             @if ($texts->isEmpty())<x-empty title="No texts yet">Add texts you trust: written under supervision, or in years before writing programs. They should be of the kind, the length and the language of what will be compared with them.</x-empty>
             @else
                 <div class="sheet scroll" tabindex="0"><table class="table">
-                    <thead><tr><th>From</th><th class="num">Words measured</th><th>Used</th><th class="num">Since version</th><th></th></tr></thead>
+                    <thead><tr><th>Text, and where it is from</th><th class="num">Words measured</th><th>Used</th><th class="num">Since version</th><th></th></tr></thead>
                     <tbody>@foreach ($texts as $text)
-                        <tr><td>{{ $text->title }}</td><td class="num">{{ number_format($text->words) }}</td><td>@if ($text->taken_out_version)<span class="quiet">out since version {{ $text->taken_out_version }}: {{ $text->taken_out_reason }}</span>@elseif ($text->misfit)<span class="signal">not used.</span> <span class="small">{{ $text->misfit }}</span>@else{{ $baseline->isWorkedOut() ? 'yes' : '' }}@endif</td><td class="num">{{ $text->added_version }}</td>
+                        <tr><td>@if ($text->beginning)<span class="clip">{{ App\Support\Beginning::of($text->beginning) }}</span><br>@endif<span class="quiet small">{{ $text->title }}</span></td><td class="num">{{ number_format($text->words) }}</td><td>@if ($text->taken_out_version)<span class="quiet">out since version {{ $text->taken_out_version }}: {{ $text->taken_out_reason }}</span>@elseif ($text->misfit)<span class="signal">not used.</span> <span class="small">{{ $text->misfit }}</span>@else{{ $baseline->isWorkedOut() ? 'yes' : '' }}@endif</td><td class="num">{{ $text->added_version }}</td>
                             <td>@unless ($text->taken_out_version)<details class="drop"><summary class="link">Take out …</summary><form class="panel" method="post" action="{{ route('baselines.take-out', $text) }}">@csrf<label class="small">Why <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Take it out</button></form></details>@endunless</td></tr>
                     @endforeach</tbody>
                 </table></div>
@@ -32,11 +32,11 @@
         </div>
         <aside class="grid gap-5 self-start">
             <section class="panel"><h2 class="mb-2">Add texts</h2>
-                <form method="post" action="{{ route('baselines.add', $baseline) }}" enctype="multipart/form-data">@csrf
+                <form method="post" action="{{ route('baselines.add', $baseline) }}" enctype="multipart/form-data" data-many="{{ (int) config('harbor.upload.max_megabytes') * 1048576 }}" data-shows="#worth">@csrf
                     <x-field name="title" label="Where they come from" :value="old('title')" placeholder="Supervised writing, October 2025" />
-                    <label class="field"><span class="label">Texts</span><input class="input" type="file" name="texts[]" multiple required><span class="hint">Up to 20 files at a time: {{ App\Extraction\FileKind::ALL }}. Only their words are kept. Take names out of the texts first.</span></label>
+                    <label class="field"><span class="label">Texts</span><input class="input" type="file" name="texts[]" multiple required><span class="hint">As many files as you like: {{ App\Extraction\FileKind::ALL }}, each with {{ YoungHarbor\Core\Writing\Fit::LEAST_WORDS }} words of running text at least. Only their words are kept. Take names out of the texts first.</span></label>
                     @error('texts')<p class="error">{{ $message }}</p>@enderror
-                    <div class="flex justify-end"><button class="button primary">Add them</button></div>
+                    @include('screen.many')
                 </form></section>
             @if ($archive->isNotEmpty())
                 <section class="panel"><h2 class="mb-1">From the archive</h2><p class="quiet small mb-2">Only texts whose writing you trust.</p>

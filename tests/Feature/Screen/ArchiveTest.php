@@ -77,6 +77,12 @@ final class ArchiveTest extends TestCase
         $add([Files::upload($this->prose(40, 1), 'again.txt')])->assertSessionHas('said', '0 added, 1 were there already.');
         $this->get(route('archive.index', $this->module))->assertSee('Essay on bells')->assertDontSee('one.txt');
         $this->post(route('archive.store', $this->module), [])->assertSessionHasErrors(['title', 'cohort', 'texts']);
+        // As the page sends many files, a few at a time.
+        $files = fn (int $from) => array_map(fn (int $n) => Files::upload($n % 4 === 3 ? '' : "Essay 1\n\nText {$n} begins by saying that the pans were drawn twice a day in summer. ".$this->prose(20, $n), "{$n}.txt"), range($from, $from + 9));
+        $all = array_map(fn (int $from): array => (array) $this->postJson(route('archive.store', $this->module), ['title' => 'Essay 1', 'cohort' => '2024', 'texts' => $files($from)])->assertOk()->json(), [100, 110, 120, 130]);
+        self::assertSame([30, 0, 10], [array_sum(array_column($all, 'added')), array_sum(array_column($all, 'already')), count(array_merge(...array_column($all, 'refused')))]);
+        self::assertStringStartsWith('103.txt: This file is empty', $all[0]['refused'][0]);
+        $this->get(route('archive.index', $this->module))->assertSee('Text 100 begins by saying that the pans were drawn twice a day in …')->assertSee('Text 130 begins');
         $assignment = $this->assignment();
         app(TakeHandIn::class)($assignment, $this->students[0], $this->prose(40, 2));
         self::assertSame('100.0', $this->report($this->script($assignment))->share);

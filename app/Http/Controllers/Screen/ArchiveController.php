@@ -10,7 +10,9 @@ use App\Enums\SourceKind;
 use App\Http\Controllers\Controller;
 use App\Models\Module;
 use App\Models\OverlapSource;
+use App\Support\Beginning;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
@@ -25,21 +27,24 @@ final class ArchiveController extends Controller
     public function index(Module $module): View
     {
         $this->authorize('coordinate', $module);
-        $texts = OverlapSource::query()->select(['id', 'public_id', 'title', 'cohort', 'words', 'handin_id', 'created_at', 'taken_out_at', 'taken_out_reason'])
+        $texts = OverlapSource::query()->select(['id', 'public_id', 'title', 'cohort', 'words', 'handin_id', 'created_at', 'taken_out_at', 'taken_out_reason'])->addSelect(Beginning::column('text'))
             ->where('kind', SourceKind::Archive)->where('module_id', $module->id)->with('handin:id,script_id', 'handin.script:id,code')->orderByRaw('taken_out_at IS NOT NULL')->orderBy('title')->orderBy('public_id')->paginate(self::PAGE);
 
         return view('screen.archive', ['module' => $module, 'texts' => $texts]);
     }
 
-    public function store(Request $request, Module $module, AddToArchive $add): RedirectResponse
+    public function store(Request $request, Module $module, AddToArchive $add): RedirectResponse|JsonResponse
     {
         $this->authorize('coordinate', $module);
         $most = (int) config('harbor.upload.max_megabytes');
         $fields = $request->validate([
             'title' => ['required', 'string', 'max:200'], 'cohort' => ['required', 'string', 'max:60'],
-            'texts' => ['required', 'array', 'max:20'], 'texts.*' => ['file', 'max:'.$most * 1024],
-        ], ['title.required' => 'Say what the texts were written for.', 'cohort.required' => 'Say when, such as “2024/25”.', 'texts.required' => 'Choose at least one file.', 'texts.max' => 'Choose at most 20 files at a time.', 'texts.*.max' => "A file is larger than {$most} MB.", 'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.']);
+            'texts' => ['required', 'array', 'max:150'], 'texts.*' => ['file', 'max:'.$most * 1024],
+        ], ['title.required' => 'Say what the texts were written for.', 'cohort.required' => 'Say when, such as “2024/25”.', 'texts.required' => 'Choose at least one file.', 'texts.max' => 'Choose at most 150 files at a time, 30 MB together; none of these was added.', 'texts.*.max' => "A file is larger than {$most} MB.", 'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.']);
         $outcome = $add($module, array_values(Arr::wrap($request->file('texts'))), trim($fields['title']), trim($fields['cohort']), $this->person($request));
+        if ($request->expectsJson()) {
+            return response()->json($outcome);
+        }
         $said = "{$outcome['added']} added".($outcome['already'] > 0 ? ", {$outcome['already']} were there already" : '').'.';
         $back = redirect()->route('archive.index', $module)->with('said', $said);
 

@@ -11,7 +11,9 @@ use App\Models\Module;
 use App\Models\OverlapSource;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
+use App\Support\Beginning;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
@@ -50,24 +52,27 @@ final class BaselineController extends Controller
 
         return view('screen.baseline', [
             'baseline' => $baseline, 'module' => $baseline->module,
-            'texts' => WritingText::query()->where('writing_baseline_id', $baseline->id)->select(['id', 'public_id', 'title', 'words', 'misfit', 'added_version', 'taken_out_version', 'taken_out_reason'])->orderByRaw('taken_out_version IS NOT NULL, misfit IS NULL, id')->paginate(60),
+            'texts' => WritingText::query()->where('writing_baseline_id', $baseline->id)->select(['id', 'public_id', 'title', 'words', 'misfit', 'added_version', 'taken_out_version', 'taken_out_reason'])->addSelect(Beginning::column('text'))->orderByRaw('taken_out_version IS NOT NULL, misfit IS NULL, id')->paginate(60),
             'archive' => OverlapSource::past($baseline->module_id)->groupBy('title', 'cohort')->orderBy('cohort')->orderBy('title')->selectRaw('title, cohort, COUNT(*) AS texts')->get(),
         ]);
     }
 
-    public function add(Request $request, WritingBaseline $baseline, ChangeBaseline $change): RedirectResponse
+    public function add(Request $request, WritingBaseline $baseline, ChangeBaseline $change): RedirectResponse|JsonResponse
     {
         $this->authorize('coordinate', $baseline->module);
         $most = (int) config('harbor.upload.max_megabytes');
         $fields = $request->validate([
             'archive' => ['nullable', 'string', 'max:500'], 'title' => ['required_without:archive', 'nullable', 'string', 'max:200'],
-            'texts' => ['required_without:archive', 'nullable', 'array', 'max:20'], 'texts.*' => ['file', 'max:'.$most * 1024],
-        ], ['title.required_without' => 'Say where the texts come from, such as “Supervised writing, October 2025”.', 'texts.required_without' => 'Choose at least one file.', 'texts.max' => 'Choose at most 20 files at a time.', 'texts.*.max' => "A file is larger than {$most} MB.", 'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.']);
+            'texts' => ['required_without:archive', 'nullable', 'array', 'max:150'], 'texts.*' => ['file', 'max:'.$most * 1024],
+        ], ['title.required_without' => 'Say where the texts come from, such as “Supervised writing, October 2025”.', 'texts.required_without' => 'Choose at least one file.', 'texts.max' => 'Choose at most 150 files at a time, 30 MB together; none of these was added.', 'texts.*.max' => "A file is larger than {$most} MB.", 'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.']);
         if (isset($fields['archive'])) {
             [$title, $cohort] = [...explode("\n", str_replace("\r", '', $fields['archive']), 2), ''];
             $outcome = [...$change->addFromArchive($baseline, $title, $cohort, $this->person($request)), 'refused' => []];
         } else {
             $outcome = $change->addFiles($baseline, array_values(Arr::wrap($request->file('texts'))), trim((string) ($fields['title'] ?? '')), $this->person($request));
+        }
+        if ($request->expectsJson()) {
+            return response()->json($outcome);
         }
         $back = redirect()->route('baselines.show', $baseline)->with('said', "{$outcome['added']} added".($outcome['already'] > 0 ? ", {$outcome['already']} were there already" : '').'.');
 
