@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property array{sum?: string, close?: string, sources?: list<string>, passage?: string|null, writing?: list<string>} $seen
  * @property string|null $questions prepared for a talk
  * @property bool $student_sees
+ * @property Carbon|null $student_read_at when its student first opened it
  * @property bool $held
  * @property Carbon $created_at
  * @property-read User $by
@@ -35,7 +36,7 @@ final class ConversationEntry extends Model
 
     protected function casts(): array
     {
-        return ['found' => Found::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean'];
+        return ['found' => Found::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean', 'student_read_at' => 'datetime'];
     }
 
     /**

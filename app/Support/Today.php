@@ -6,6 +6,7 @@ namespace App\Support;
 
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\ConversationEntry;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Script;
@@ -140,8 +141,12 @@ final class Today
     {
         $items = [];
         $scripts = Script::query()->where('student_id', $person->id)->with(['assignment.module', 'result', 'currentHandin'])->get();
+        $written = ConversationEntry::query()->whereIn('script_id', $scripts->modelKeys())->where('student_sees', true)->whereNull('student_read_at')->pluck('script_id')->unique();
         foreach ($scripts as $script) {
             $assignment = $script->assignment;
+            if ($written->contains($script->id)) {
+                $items[] = new TodayItem($assignment, 'Your coordinator wrote to you about your work', route('screen.own-record', $script), 'Read it', true, null);
+            }
             if ($script->result !== null) {
                 $unread = $script->result->first_opened_at === null;
                 $items[] = new TodayItem($assignment, $unread ? 'Your result is here' : 'Your result', route('results.show', $script->result), $unread ? 'Read it' : 'Read it again', $unread, $script->result->released_at, 'released');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Marks;
 
+use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\Score;
 use YoungHarbor\Core\Rubric\Weighting;
 
@@ -36,7 +37,8 @@ final readonly class Working
 
                 continue;
             }
-            $points = Figure::plain($line->points).' of '.Figure::plain($line->criterion->max());
+            $most = Figure::plain($line->criterion->max());
+            $points = Figure::plain($line->points).' of '.$most.($weighting === Weighting::Percent && $line->criterion instanceof LevelCriterion && $line->criterion->stopsShort() ? " ({$most} counts as 100 %)" : '');
             $lines[] = new WorkingLine(
                 $line->criterion->title(),
                 $weighting === Weighting::Points ? $points.' points' : $points.' × '.Figure::shown($line->effectiveWeight).' %',

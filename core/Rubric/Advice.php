@@ -132,6 +132,12 @@ final class Advice
             }
         }
         $remarks = [];
+        foreach ($rubric->weighting === Weighting::Percent ? $rubric->scored() : [] as $criterion) {
+            if ($criterion instanceof LevelCriterion && $criterion->stopsShort()) {
+                $most = Figure::plain($criterion->max());
+                $remarks[] = new Remark($criterion->id(), "“{$criterion->title()}”: its highest level has {$most} points, and counts as 100 % of the criterion. If {$most} is meant as {$most} of 100, add a level of 100.");
+            }
+        }
         foreach ($rubric->scored() as $criterion) {
             if ($steep !== null && $criterion !== $steep && $rubric->share($criterion)->toBigRational()->isLessThan($largest)) {
                 $remarks[] = new Remark($criterion->id(), "One level of “{$steep->title()}” (up to ".Figure::shown($largest, 1)." of the mark) outweighs all of “{$criterion->title()}” (".Figure::plain($rubric->share($criterion)).').');

@@ -34,6 +34,19 @@ final readonly class Draft
     {
     }
 
+    /** Whether nobody has written a criterion yet: no title, purpose or descriptor in any. */
+    public function isUnwritten(): bool
+    {
+        foreach ($this->criteria() as $criterion) {
+            $texts = [$criterion['title'] ?? '', $criterion['purpose'] ?? '', ...array_values(is_array($criterion['descriptors'] ?? null) ? $criterion['descriptors'] : [])];
+            if (array_filter($texts, fn (mixed $text) => is_string($text) && trim($text) !== '') !== []) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     public static function blank(string $title): self
     {
         return new self([

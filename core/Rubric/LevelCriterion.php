@@ -36,6 +36,15 @@ final readonly class LevelCriterion implements Criterion
         $this->max = $max;
     }
 
+    /**
+     * Whether its points look like marks out of 100 and stop short of it: a highest level of 85 counts in full, as 10 of
+     * 10 would, which is easily overlooked.
+     */
+    public function stopsShort(): bool
+    {
+        return $this->max->isGreaterThan(50) && $this->max->isLessThan(100);
+    }
+
     public function kind(): Kind
     {
         return Kind::Levels;

@@ -53,10 +53,10 @@ final class MarkForm
         if ($level === null || ! $level->isRange()) {
             return $choice;
         }
-        // Points left over from another level do not count here: the range asks for its own.
+        // Points left over from another level do not count here: the range has its own, its middle until others are set.
         $isInside = $points !== '' && $criterion->accepts(['level' => $level->id, 'points' => $points]);
 
-        return ['level' => $level->id] + ($isInside ? ['points' => $points] : []);
+        return ['level' => $level->id, 'points' => $isInside ? $points : Figure::plain($level->middle())];
     }
 
     /**
@@ -117,7 +117,7 @@ final class MarkForm
     }
 
     /**
-     * What a mark says, in words for the people who read it: "Good, 7", "between Fair and Good, 6.5", "3 of 4 steps".
+     * What a mark says, in words for the people who read it: "Good, 7", "between Fair and Good, 6.5", "3 of 4 items done".
      *
      * @param  array<array-key, mixed>  $choice
      */
@@ -129,7 +129,7 @@ final class MarkForm
         if ($criterion instanceof ChecklistCriterion && is_array($choice['done'] ?? null)) {
             $partly = is_array($choice['partly'] ?? null) ? count($choice['partly']) : 0;
 
-            return count($choice['done']).' of '.count($criterion->items).' steps done'.($partly === 0 ? '' : ", {$partly} partly");
+            return count($choice['done']).' of '.count($criterion->items).' items done'.($partly === 0 ? '' : ", {$partly} partly");
         }
         if (! $criterion instanceof LevelCriterion) {
             return '';

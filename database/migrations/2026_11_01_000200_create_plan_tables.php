@@ -84,7 +84,7 @@ return new class extends Migration
             $table->json('bands');
             $table->decimal('pass_mark', 5, 2)->default(40);
             $table->boolean('second_marking')->default(true);
-            $table->boolean('keep_groups')->default(false)->comment('scripts of one group go to one first marker');
+            $table->boolean('keep_groups')->default(true)->comment('scripts of one group go to one first marker');
             $table->decimal('tolerance', 5, 2)->default(5);
             $table->enum('settle_rule', ['mean', 'first', 'higher'])->default('mean');
             $table->enum('overlap_seen', ['start', 'after', 'never'])->default('start');

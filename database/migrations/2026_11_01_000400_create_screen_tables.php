@@ -105,6 +105,7 @@ return new class extends Migration
             $table->text('why');
             $table->text('questions')->nullable()->comment('prepared for a talk');
             $table->boolean('student_sees')->default(false)->comment('decided by a coordinator, entry by entry');
+            $table->dateTime('student_read_at')->nullable();
             $table->json('seen')->comment('the figures and passages as they stood when it was written');
             $table->boolean('held')->default(false)->comment('whether the result was held with it');
             $table->foreignId('written_by')->constrained('users')->restrictOnDelete();

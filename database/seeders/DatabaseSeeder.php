@@ -48,6 +48,7 @@ use App\Enums\HandInBy;
 use App\Enums\OverlapSeen;
 use App\Enums\Part;
 use App\Enums\Role;
+use App\Jobs\ReadDraft;
 use App\Models\Assignment;
 use App\Models\BankComment;
 use App\Models\Handin;
@@ -112,18 +113,21 @@ final class DatabaseSeeder extends Seeder
         Mail::fake();
         $this->today = Carbon::today('Europe/London')->setTime(9, 0)->utc();
         try {
+            // In the order of their days: the logbook runs forward.
             $this->people();
             $rubrics = $this->rubrics();
-            $this->archive();
+            $this->settled();
             $this->bank();
+            $this->archive();
+            $trusted = $this->trusted();
             $this->practice($rubrics['commentary']);
-            $essay = $this->essay($rubrics['essay']);
+            $essay = $this->essay($rubrics['essay'], $trusted);
+            $this->judged($essay);
             $next = $this->open($rubrics['essay']);
             $this->arrangements($next);
             $this->proposeOne($essay);
             $this->planned($rubrics['walk']);
             $this->early($next);
-            $this->judged($essay);
         } finally {
             Carbon::setTestNow();
             Auth::forgetUser();
@@ -134,10 +138,7 @@ final class DatabaseSeeder extends Seeder
     {
         $this->at(-70);
         $people = require database_path('demo/people.php');
-        $make = fn (array $person, array $more = []): User => User::query()->forceCreate([
-            'name' => $person[0], 'email' => $person[1].'@merrow.example', 'number' => $person[2] ?? null,
-            'password' => 'low-water-mark', 'joined_at' => now(), ...$more,
-        ]);
+        $make = $this->make(...);
         $make($people['admin'], ['is_admin' => true]);
         $this->module = Module::query()->create(['code' => 'HT210', 'title' => 'Coastal Communities and Change']);
         $this->coordinator = $this->join($make($people['coordinator']), Role::Coordinator);
@@ -148,11 +149,28 @@ final class DatabaseSeeder extends Seeder
         foreach ($people['students'] as $student) {
             $this->students[$student[1]] = $this->join($make($student), Role::Student, $student[3]);
         }
+    }
+
+    /** What was arranged before the first assignment. */
+    private function settled(): void
+    {
         $this->at(-58, as: $this->coordinator);
         app(SaveClosureDays::class)($this->module, [$this->day(16)->toDateString() => 'Harbour fair', $this->day(17)->toDateString() => 'Harbour fair'], $this->coordinator);
         $this->at(-50, as: $this->coordinator);
-        $left = $this->join($make($people['left']), Role::Student, 'B');
+        $left = $this->join($this->make((require database_path('demo/people.php'))['left']), Role::Student, 'B');
         app(ChangeMember::class)(Membership::query()->where('user_id', $left->id)->sole(), 'B', true, $this->coordinator);
+    }
+
+    /**
+     * @param  array<int, string|null>  $person  name, first part of the mail address, number
+     * @param  array<string, mixed>  $more
+     */
+    private function make(array $person, array $more = []): User
+    {
+        return User::query()->forceCreate([
+            'name' => $person[0], 'email' => $person[1].'@merrow.example', 'number' => $person[2] ?? null,
+            'password' => 'low-water-mark', 'joined_at' => now(), ...$more,
+        ]);
     }
 
     private function join(User $user, Role $role, ?string $section = null): User
@@ -188,33 +206,33 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id, 'overlap_students' => true,
             'brief' => "Optional. Choose one document from the reader and say in about 200 words what it can and cannot tell us.\n\nYou will get a mark and comments, so that you know how the essay will be read.",
-            'due_at' => $this->day(-40, 12), 'closes_at' => $this->day(-38, 12), 'promised_on' => $this->day(-30)->toDateString(),
-        ], -55);
+            'due_at' => $this->day(-41, 12), 'closes_at' => $this->day(-40, 12), 'promised_on' => $this->day(-35)->toDateString(),
+        ], -46);
         foreach (require database_path('demo/notes.php') as $who => $note) {
-            $this->at(-41, 15, $this->students[$who]);
+            $this->at(-42, 15, $this->students[$who]);
             $this->handIn($assignment, $this->students[$who], $note);
         }
         $this->screen($assignment);
         $this->shareOut($assignment, array_slice($this->tutors, 0, 2), 1127, -39);
         foreach ($this->marks($assignment) as $n => $mark) {
-            $this->mark($mark, [0.62, 0.74, 0.55, 0.83, 0.68][$mark->script->student_id % 5], -37, 10 + $n);
+            $this->mark($mark, [0.62, 0.74, 0.55, 0.83, 0.68][$mark->script->student_id % 5], -38, 10 + $n);
         }
-        $this->at(-31, as: $this->coordinator);
+        $this->at(-37, as: $this->coordinator);
         app(ReleaseResults::class)($assignment, null, $this->coordinator);
         app(RevealNames::class)($assignment);
-        foreach (Script::query()->where('assignment_id', $assignment->id)->whereHas('result')->orderBy('id')->get()->skip(1) as $script) {
-            $this->at(-30, 18 + $script->id % 4, $script->student);
+        foreach (Script::query()->where('assignment_id', $assignment->id)->whereHas('result')->orderBy('id')->get()->skip(1)->sortBy(fn (Script $script) => $script->id % 4) as $script) {
+            $this->at(-36, 18 + $script->id % 4, $script->student);
             app(RecordReading::class)->opened($script->result()->sole());
         }
     }
 
     /** Marked, being moderated: the module's main essay. */
-    private function essay(RubricVersion $rubric): Assignment
+    private function essay(RubricVersion $rubric, WritingBaseline $trusted): Assignment
     {
         $assignment = $this->assignment([
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
-            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'joins_archive' => true, 'writing_detector' => true, 'writing_baseline_id' => $this->trusted()->id,
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'joins_archive' => true, 'writing_detector' => true, 'writing_baseline_id' => $trusted->id,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => true, 'closures' => false],
         ], -35);
         $handins = require database_path('demo/handins.php');
@@ -240,21 +258,27 @@ final class DatabaseSeeder extends Seeder
         app(WaiveLateness::class)(Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students['leila.haddad']->id)->sole(), 'The library’s network was down from 11:30 to 12:20.', $this->coordinator);
         $this->together($assignment);
         $this->shareOut($assignment, $this->tutors, 4417, -5, ['aoife.nibhriain@merrow.example' => '0.8']);
-        $quality = [0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61, 0.47, 0.75, 0.56, 0.68, 0.59];
         $marks = $this->marks($assignment);
         $turn = [];
         foreach ($marks as $n => $mark) {
-            $at = $mark->script->student_id;
-            $severity = ['tomasz.wisniewski' => -0.02, 'aoife.nibhriain' => 0.03, 'kwabena.asante-mensah' => -0.06, 'lin.hui' => 0.02][strtok($mark->marker->email, '@')] ?? 0;
             // Some of each tutor's work is left, so that there is something on every desk.
             $turn[$mark->marker_id.$mark->part->value] = $nth = ($turn[$mark->marker_id.$mark->part->value] ?? -1) + 1;
             $finish = $mark->part->value === 'first' ? $nth !== 2 : $nth % 3 !== 1;
             if ($finish || $nth === 1) {
-                $this->mark($mark, $quality[$at % count($quality)] + $severity + ($mark->part->value === 'second' && $at % 6 === 0 ? 0.12 : 0), -4, 9 + intdiv(9 * $n, count($marks)), $finish);
+                $this->mark($mark, self::quality($mark) + ($mark->part->value === 'second' && $mark->script->student_id % 6 === 0 ? 0.12 : 0), -4, 9 + intdiv(9 * $n, count($marks)), $finish);
             }
         }
 
         return $assignment;
+    }
+
+    /** How good a script is, as its marker sees it: the same whether they mark it alone or, before, with the others. */
+    private static function quality(Mark $mark): float
+    {
+        $quality = [0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61, 0.47, 0.75, 0.56, 0.68, 0.59];
+        $severity = ['tomasz.wisniewski' => -0.02, 'aoife.nibhriain' => 0.03, 'kwabena.asante-mensah' => -0.06, 'lin.hui' => 0.02];
+
+        return $quality[$mark->script->student_id % count($quality)] + ($severity[strtok($mark->marker->email, '@')] ?? 0);
     }
 
     /** Not open yet: an assignment as it is planned, with a rubric of every kind of criterion. */
@@ -304,7 +328,8 @@ final class DatabaseSeeder extends Seeder
         foreach (['dafydd.aprhys' => 'coal-and-blankets', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
             $this->at(-1, 11, $this->students[$who]);
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
-            app(CompareDraft::class)($draft);
+            app()->call([new ReadDraft($draft->id, $this->students[$who]->id), 'handle']);
+            app(CompareDraft::class)($draft->refresh());
         }
         $script('bo.li')->update(['template_taken_at' => $this->day(-1, 12)]);
         TypedText::query()->create(['script_id' => $script('bo.li')->id, 'student_id' => $this->students['bo.li']->id, 'text' => "The source, and where it is: the coal book of the ferry company, reader p. 14\nWho made it, when, for whom: the clerk, 1891, for the directors\n"]);
@@ -389,9 +414,9 @@ final class DatabaseSeeder extends Seeder
     private function judged(Assignment $essay): void
     {
         $script = fn (string $who): Script => Script::query()->where('assignment_id', $essay->id)->where('student_id', $this->students[$who]->id)->with('currentHandin.report')->sole();
-        $this->at(-4, 10, $this->coordinator);
+        $this->at(-4, 19, $this->coordinator);
         app(RecordConversation::class)($script('bo.li'), Found::Talk, 'Nearly the whole text also stands in another hand-in, with single words changed. I do not know who wrote it first. I will see both, one after the other, and ask each to take me through the second section and its sources.', 1, true, $this->coordinator);
-        $this->at(-4, 11, $this->coordinator);
+        $this->at(-4, 20, $this->coordinator);
         $weir = $script('mateus.araujo');
         app(RecordConversation::class)($script('sven.akerlund'), Found::Talk, 'Hardly a sentence in it could not stand in another essay, and it uses none of what the two documents say against each other. That is a matter for the mark. How the text came about I do not know: many write like this when they are unsure of the subject. I will ask for notes and an earlier version.', null, false, $this->coordinator, ['writing'], "What did you read first, and what did you write down from it?\nWhich of the two documents changed your mind about something?\nWhat help did you have, from people or tools, and with what?");
         app(RecordConversation::class)($weir, Found::Attributed, 'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.', null, false, $this->coordinator);
@@ -501,7 +526,7 @@ final class DatabaseSeeder extends Seeder
         $codes = $assignment->scripts()->whereNotNull('current_handin_id')->orderBy('student_id')->limit(2)->pluck('code')->all();
         app(PickTogether::class)($assignment, $codes, new Collection($this->tutors), $this->coordinator);
         foreach (Mark::query()->where('part', Part::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])->orderBy('id')->get() as $n => $mark) {
-            $this->mark($mark, [0.62, 0.55, 0.71, 0.66][$n % 4] + ($n > 3 ? 0.1 : 0), -6, 11 + $n % 4, true, false);
+            $this->mark($mark, self::quality($mark) + [0.03, -0.02, 0.04, -0.03][$n % 4], -6, 11 + intdiv($n, 2), true, false);
         }
         $this->at(-6, 16, $this->coordinator);
         $criteria = $assignment->rubricVersion?->toCore()->criteria ?? [];

@@ -43,6 +43,14 @@ export function startRails(root, criterion) {
         if (range) {
             range.hidden = !stop?.dataset.range;
             range.querySelector('span').textContent = stop?.dataset.range ?? '';
+            const field = range.querySelector('input');
+            const [low, high] = (stop?.dataset.range ?? '').split(' to ').map(Number);
+            const points = Number(field.value.replace(',', '.'));
+            // Choosing a level with a range gives its middle, said so, until other points are set.
+            if (stop?.dataset.middle && document.activeElement !== field && (field.value === '' || !(points >= low && points <= high))) {
+                field.value = stop.dataset.middle;
+            }
+            range.querySelector('.middle').hidden = !stop?.dataset.middle || field.value !== stop.dataset.middle;
         }
         if (line && (stop || form.querySelector('.rail'))) {
             line.replaceChildren();
@@ -52,6 +60,32 @@ export function startRails(root, criterion) {
             name.textContent = stop ? stop.dataset.name : '';
             line.append(name, stop ? ` ${stop.dataset.descriptor}` : (!applies ? 'does not apply' : (own === '' ? 'not yet set' : `${own} points, set by hand`)));
             line.classList.toggle('signal', !stop && applies && own === '');
+        }
+    }
+
+    // On approach a level's descriptor reads below the rail, over what is there: nothing moves, nothing is chosen.
+    for (const rail of root.querySelectorAll('.rail')) {
+        const peek = rail.parentElement.querySelector('.peek');
+        let timer;
+        rail.addEventListener('pointerover', (event) => {
+            const stop = event.pointerType === 'mouse' && event.buttons === 0 ? event.target.closest('.stop')?.querySelector('input') : null;
+            clearTimeout(timer);
+            if (!peek || !stop || stop.checked || !stop.dataset.descriptor) {
+                peek?.setAttribute('hidden', '');
+                return;
+            }
+            timer = setTimeout(() => {
+                const name = document.createElement('b');
+                name.textContent = stop.dataset.name;
+                peek.replaceChildren(name, ` ${stop.dataset.descriptor}`);
+                peek.removeAttribute('hidden');
+            }, peek.hidden ? 150 : 0);
+        });
+        for (const gone of ['pointerleave', 'pointerdown']) {
+            rail.addEventListener(gone, () => {
+                clearTimeout(timer);
+                peek?.setAttribute('hidden', '');
+            });
         }
     }
 

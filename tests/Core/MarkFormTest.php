@@ -50,10 +50,10 @@ final class MarkFormTest extends TestCase
         yield 'between two levels' => ['c1', ['stop' => 'l3~l4'], ['between' => ['l3', 'l4'], 'points' => '7'], 'above Fair'];
         yield 'nothing yet' => ['c1', ['stop' => '', 'comment' => ' '], [], ''];
         yield 'a range with its points' => ['c2', ['stop' => 'l3', 'points' => '7,5'], ['level' => 'l3', 'points' => '7.5'], 'Surely'];
-        yield 'a range without points is not a mark yet' => ['c2', ['stop' => 'l2', 'points' => ''], ['level' => 'l2'], ''];
-        yield 'points of another level do not count' => ['c2', ['stop' => 'l2', 'points' => '8'], ['level' => 'l2'], ''];
-        yield 'steps done and partly' => ['c3', ['done' => ['s1' => '1'], 'partly' => ['s1' => '0.5', 's3' => '1']], ['done' => ['s1'], 'partly' => ['s3' => '1']], '1 of 3 steps done, 1 partly'];
-        yield 'nothing was done' => ['c3', ['none' => '1'], ['done' => []], '0 of 3 steps done'];
+        yield 'a range without points has its middle' => ['c2', ['stop' => 'l2', 'points' => ''], ['level' => 'l2', 'points' => '4'], 'With luck'];
+        yield 'points of another level do not count' => ['c2', ['stop' => 'l2', 'points' => '8'], ['level' => 'l2', 'points' => '4'], 'With luck'];
+        yield 'items done and partly' => ['c3', ['done' => ['s1' => '1'], 'partly' => ['s1' => '0.5', 's3' => '1']], ['done' => ['s1'], 'partly' => ['s3' => '1']], '1 of 3 items done, 1 partly'];
+        yield 'nothing was done' => ['c3', ['none' => '1'], ['done' => []], '0 of 3 items done'];
         yield 'nothing was looked at' => ['c3', ['partly' => ['s1' => '']], [], ''];
         yield 'a number' => ['c4', ['points' => '6,5'], ['points' => '6.5'], ''];
         yield 'points by hand' => ['c1', ['stop' => 'l5', 'own_points' => '6,25', 'own_reason' => 'Above the level, not half-way.', 'comment' => 'See map.'], ['points' => '6.25', 'reason' => 'Above the level, not half-way.', 'comment' => 'See map.'], 'Fair'];

@@ -9,12 +9,14 @@ use App\Enums\Found;
 use App\Enums\WritingState;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
+use App\Mail\WroteToYou;
 use App\Models\ConversationEntry;
 use App\Models\Script;
 use App\Models\User;
 use App\Support\OverlapReading;
 use App\Support\WritingWords;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Mail;
 
 /**
  * Writes what a person found into a script's conversation record, with the figures as they stood. The result can be held
@@ -50,6 +52,10 @@ final class RecordConversation
             $this->logbook->write('wrote in the conversation record', $script->code, ['found' => $found->short(), 'held' => $hold, 'student may read it' => $studentSees], null, $script->assignment, $by);
             if ($hold && $script->held_reason === null) {
                 ($this->hold)($script, 'Conversation record: '.$found->short().'.');
+            }
+
+            if ($studentSees) {
+                Mail::to($script->student->email)->queue((new WroteToYou($script))->afterCommit());
             }
 
             return $entry;

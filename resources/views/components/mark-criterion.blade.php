@@ -17,20 +17,22 @@
     {{ $slot }}
     @unless ($criterion instanceof CommentCriterion)<span class="quiet small ml-auto whitespace-nowrap">of {{ Figure::plain($criterion->max()) }}</span>@endunless</legend>
 @if ($stops !== [])
-    <div class="rail {{ $thick }}">
+    <div class="rail {{ $thick }} levels-{{ min(9, count($criterion->usable())) }}">
         @foreach ($stops as $stop)
             <label @class(['stop', 'between' => $stop->isBetween()]) title="{{ $stop->label() }}">
                 <input type="radio" name="{{ $name('stop') }}" value="{{ $stop->key }}" @checked($stop->holds($choice)) aria-label="{{ $stop->label() }}"
-                    data-name="{{ $stop->isBetween() ? 'between '.$stop->level->title.' and '.$stop->above->title : $stop->level->title }}." data-descriptor="{{ $stop->level->descriptor }}" data-range="{{ $stop->isBetween() ? '' : MarkForm::range($stop->level) }}">
+                    data-name="{{ $stop->isBetween() ? 'between '.$stop->level->title.' and '.$stop->above->title : $stop->level->title }}." data-descriptor="{{ $stop->level->descriptor }}" data-range="{{ $stop->isBetween() ? '' : MarkForm::range($stop->level) }}" data-middle="{{ $stop->isBetween() || ! $stop->level->isRange() ? '' : Figure::plain($stop->level->middle()) }}">
                 <span class="tick" aria-hidden="true"></span>
                 <svg class="pin" viewBox="0 0 18 21" aria-hidden="true"><path d="M2 19 V8 L9 2 L16 8 V19 Z" /></svg>
                 <span class="points" aria-hidden="true">{{ $stop->isBetween() || ! $stop->level->isRange() ? Figure::plain($stop->points) : str_replace(' to ', '–', MarkForm::range($stop->level)) }}</span>
+                @unless ($stop->isBetween())<span class="name" aria-hidden="true">{{ $stop->level->title }}</span>@endunless
             </label>
         @endforeach
     </div>
+    <p class="peek" hidden aria-hidden="true"></p>
     <p @class(['descriptor', 'signal' => $chosen === null && ! $na && ! $own])>@if ($own)<b>{{ $own['points'] ?? '' }} points, set by hand</b>@elseif ($chosen)<b>{{ $chosen->isBetween() ? 'between '.$chosen->level->title.' and '.$chosen->above->title : $chosen->level->title }}.</b> {{ $chosen->level->descriptor }}@else{{ $na ? 'does not apply' : 'not yet set' }}@endif</p>
     @if (collect($stops)->contains(fn ($stop) => ! $stop->isBetween() && $stop->level->isRange()))
-        <label class="small quiet range-points" @if ($ranged === '') hidden @endif>points, <span>{{ $ranged }}</span> <input class="input inline! w-20! min-h-0! num" name="{{ $name('points') }}" value="{{ $ranged === '' ? '' : ($choice['points'] ?? '') }}" inputmode="decimal" aria-label="Points on {{ $criterion->title() }}"></label>
+        <label class="small quiet range-points" @if ($ranged === '') hidden @endif>points, <span>{{ $ranged }}</span> <input class="input inline! w-20! min-h-0! num" name="{{ $name('points') }}" value="{{ $ranged === '' ? '' : ($choice['points'] ?? '') }}" inputmode="decimal" aria-label="Points on {{ $criterion->title() }}"> <span class="middle" @unless ($ranged !== '' && ($choice['points'] ?? '') === Figure::plain($chosen->level->middle())) hidden @endunless>the middle, until you set another</span></label>
     @endif
 @elseif ($criterion instanceof ScaleCriterion)
     <label class="small quiet block mt-1">{{ Figure::plain($criterion->min) }} to {{ Figure::plain($criterion->highest) }} in steps of {{ Figure::plain($criterion->step) }}

@@ -14,7 +14,11 @@
     </table></div>
     <p class="small mt-2">{{ count($table->criteria) }} {{ count($table->criteria) === 1 ? 'criterion' : 'criteria' }} by {{ count($table->levels) }} {{ count($table->levels) === 1 ? 'level' : 'levels' }}.</p>
     <div class="flex flex-wrap justify-end gap-3 mt-2">
-        <button class="button" formaction="{{ route('rubrics.paste.apply', $rubric) }}" name="how" value="below" data-plain>Put it below what is there</button>
-        <button class="button primary" formaction="{{ route('rubrics.paste.apply', $rubric) }}" name="how" value="replace" data-plain>Put it in place of all</button>
+        @if ($empty)
+            <button class="button primary" formaction="{{ route('rubrics.paste.apply', $rubric) }}" name="how" value="replace" data-plain>Use it</button>
+        @else
+            <button class="button" formaction="{{ route('rubrics.paste.apply', $rubric) }}" name="how" value="replace" data-plain>Replace the sheet</button>
+            <button class="button primary" formaction="{{ route('rubrics.paste.apply', $rubric) }}" name="how" value="below" data-plain>Add below what is there</button>
+        @endif
     </div>
 @endisset

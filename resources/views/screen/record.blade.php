@@ -23,7 +23,7 @@
                 @if ($assignment->writing_baseline_id !== null)<label class="block py-1"><input type="checkbox" name="evidence[]" value="writing" @checked($from === 'writing')> Writing signals</label>@endif
             </fieldset>
             @if ($coordinates)
-                <label class="block py-1"><input type="checkbox" name="student_sees" value="1" @checked(old('student_sees'))> The student may read this entry</label>
+                <label class="block py-1"><input type="checkbox" name="student_sees" value="1" @checked(old('student_sees'))> The student may read this entry <span class="hint">They are told by e-mail and on Today that there is something to read; what it says stands here only.</span></label>
                 @if ($script->result === null)<label class="block py-1 mb-2"><input type="checkbox" name="hold" value="1" @checked($script->held_reason !== null) @disabled($script->held_reason !== null)> Hold the result meanwhile{{ $script->held_reason !== null ? ' (it is held: '.$script->held_reason.')' : '' }}</label>@endif
             @endif
             <div class="flex justify-end mt-2"><button class="button primary">Write it down</button></div>
@@ -34,7 +34,7 @@
             @else
                 @forelse ($entries as $entry)
                     <article class="panel mb-3">
-                        <p><b>{{ Str::ucfirst($entry->found->short()) }}</b>{{ $entry->held ? ', the result was held' : '' }}{{ $entry->student_sees ? ', the student may read it' : '' }} <span class="quiet small">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span></p>
+                        <p><b>{{ Str::ucfirst($entry->found->short()) }}</b>{{ $entry->held ? ', the result was held' : '' }}{{ $entry->student_sees ? ($entry->student_read_at ? ', the student read it '.Clock::shown($entry->student_read_at) : ', the student may read it and has not yet') : '' }} <span class="quiet small">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span></p>
                         <p class="whitespace-pre-line mt-1">{{ $entry->why }}</p>
                         @if ($entry->questions)<p class="label mt-2">To ask</p><p class="whitespace-pre-line small">{{ $entry->questions }}</p>@endif
                         @if ($entry->seen !== [])<details class="mt-2"><summary class="quiet small">What stood there then</summary>

@@ -23,7 +23,7 @@ final class RubricPasteController extends Controller
     {
         $this->authorize('edit', $rubric);
         try {
-            $data = ['rubric' => $rubric, 'table' => $this->table($request)];
+            $data = ['rubric' => $rubric, 'table' => $this->table($request), 'empty' => $rubric->draft()->isUnwritten()];
         } catch (InvalidInput $e) {
             $data = ['rubric' => $rubric, 'refused' => $e->faults[0]->what];
         }

@@ -128,6 +128,7 @@ final class OverlapController extends Controller
     public function ownRecord(Script $script): View
     {
         $this->authorize('viewOwnConversation', $script);
+        ConversationEntry::query()->where('script_id', $script->id)->where('student_sees', true)->whereNull('student_read_at')->update(['student_read_at' => now()]);
 
         return view('screen.own-record', ['script' => $script, 'assignment' => $script->assignment, 'entries' => ConversationEntry::query()->where('script_id', $script->id)->where('student_sees', true)->latest('id')->get()]);
     }
