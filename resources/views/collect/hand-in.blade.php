@@ -16,6 +16,9 @@
     </x-slot:head>
     <div class="split">
         <div>
+            @if (($last = $script?->handins->first()) && $last->unreadable !== null)
+                <div class="notice refusal mb-4" role="status"><p class="font-bold">{{ $last->attempt === 1 && $script->handins->count() === 1 ? 'What you handed in' : "Attempt {$last->attempt}" }} could not be read, so it does not count.</p><p class="mt-1">{{ $last->unreadable }}</p><p class="small mt-1">It arrived {{ Clock::shown($last->received_at) }}. <a href="{{ route('receipts.show', $last) }}">Receipt</a></p></div>
+            @endif
             @if ($script && $script->takesHandIns())<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
             <p class="mb-1">Due <b>{{ Clock::shown($due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ Clock::shown($closes) }} and marked as late</span>@endif</p>
             @if ($own)
@@ -63,9 +66,6 @@
                     @can('viewOwnOverlap', $script)<p class="mt-1"><a href="{{ route('screen.own', $script) }}">Where your words also stand</a></p>@endcan
                     @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
-            @endif
-            @if (($last = $script?->handins->first()) && $last->unreadable !== null)
-                <div class="panel mb-4"><p class="signal font-bold">{{ $last->attempt === 1 && $script->handins->count() === 1 ? 'What you handed in' : "Attempt {$last->attempt}" }} could not be read, so it does not count.</p><p class="mt-1">{{ $last->unreadable }}</p><p class="quiet small mt-1">It arrived {{ Clock::shown($last->received_at) }}. <a href="{{ route('receipts.show', $last) }}">Receipt</a></p></div>
             @endif
             @if ($preview)
                 <div class="panel"><h2 class="mb-1">Hand in</h2><p>{{ $assignment->max_files === 1 ? 'A file' : 'Up to '.$assignment->max_files.' files' }}: {{ $assignment->kindsInWords() }}, up to {{ $assignment->max_megabytes }} MB{{ $assignment->max_files === 1 ? '' : ' each' }}{{ $assignment->takesTyped() ? ', or text typed here' : '' }}.</p>

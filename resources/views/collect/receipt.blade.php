@@ -31,7 +31,7 @@
                 <dt class="quiet small">Receipt</dt><dd class="mb-3 break-all small">{{ $handin->public_id }}</dd>
             </dl>
             <p class="mb-2"><a href="{{ route('receipts.text', $handin) }}">The receipt as a file</a></p>
-            <p class="quiet small">It came by mail too, with a seal that proves it. Each file downloads as it was received.</p>
+            <p class="quiet small">It comes by mail too, with a seal that proves it. Each file downloads as it was received.</p>
         </aside>
     </div>
 </x-page>

@@ -8,6 +8,6 @@
         @endforeach
     </select>
     @error($name)<p class="error">{{ $message }}</p>@enderror
-    @if ($locked)<p class="hint fixed">{{ $locked }}</p>
+    @if ($locked)<p class="hint">{{ $locked }}</p>
     @elseif ($hint)<p class="hint">{{ $hint }}</p>@endif
 </div>
