@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\DecimalComma;
+use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\MendJson;
 use App\Http\Middleware\ProtectResponses;
 use App\Http\Middleware\SoundInput;
@@ -13,6 +14,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Validation\ValidationException;
@@ -38,7 +40,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Every answer, those of refusals and errors too.
         $middleware->append(ProtectResponses::class);
         $middleware->prepend(MendJson::class);
-        $middleware->web(append: [SoundInput::class, DecimalComma::class]);
+        $middleware->web(append: [SoundInput::class, DecimalComma::class], replace: [StartSession::class => KeepSession::class]);
         // A changed password ends every other session of its person.
         $middleware->authenticateSessions();
         $middleware->redirectGuestsTo(fn () => route('sign-in'));

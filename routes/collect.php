@@ -10,6 +10,7 @@ use App\Http\Controllers\Collect\HandInController;
 use App\Http\Controllers\Collect\MessageController;
 use App\Http\Controllers\Collect\TypedTextController;
 use App\Http\Controllers\Collect\UploadController;
+use App\Http\Middleware\InBackground;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -26,9 +27,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/assignments/{assignment}/hand-in', [HandInController::class, 'store'])->middleware('throttle:hand-in')->name('hand-in.store');
     Route::post('/assignments/{assignment}/drafts', [DraftController::class, 'store'])->middleware('throttle:hand-in')->name('drafts.store');
     Route::get('/drafts/{draft}', [DraftController::class, 'show'])->name('drafts.show');
-    Route::post('/assignments/{assignment}/uploads', [UploadController::class, 'store'])->middleware('throttle:upload')->name('uploads.store');
-    Route::put('/uploads/{upload}', [UploadController::class, 'update'])->middleware('throttle:upload')->name('uploads.update');
-    Route::put('/assignments/{assignment}/typed', [TypedTextController::class, 'update'])->middleware('throttle:upload')->name('typed.update');
+    Route::post('/assignments/{assignment}/uploads', [UploadController::class, 'store'])->middleware(['throttle:upload', InBackground::class])->name('uploads.store');
+    Route::put('/uploads/{upload}', [UploadController::class, 'update'])->middleware(['throttle:upload', InBackground::class])->name('uploads.update');
+    Route::put('/assignments/{assignment}/typed', [TypedTextController::class, 'update'])->middleware(['throttle:upload', InBackground::class])->name('typed.update');
     Route::post('/templates/{template}/begin', [TypedTextController::class, 'begin'])->name('typed.begin');
     Route::get('/receipts/{handin}', [AttemptController::class, 'show'])->name('receipts.show');
     Route::get('/receipts/{handin}/receipt.txt', [AttemptController::class, 'text'])->name('receipts.text');

@@ -9,6 +9,7 @@ use App\Http\Controllers\Mark\DeskController;
 use App\Http\Controllers\Mark\FileController;
 use App\Http\Controllers\Mark\QueueController;
 use App\Http\Controllers\Mark\SyncController;
+use App\Http\Middleware\InBackground;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -19,8 +20,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/desk/{mark}/file/{kind}', [FileController::class, 'show'])->name('mark.file');
     Route::get('/desk/{mark}/pages/{number}', [FileController::class, 'pages'])->whereNumber('number')->name('mark.pages');
     Route::get('/desk/{mark}', [DeskController::class, 'show'])->name('mark.desk');
-    Route::patch('/desk/{mark}', [SyncController::class, 'update'])->name('mark.sync');
-    Route::get('/desk/{mark}/news', [SyncController::class, 'news'])->name('mark.news');
+    Route::patch('/desk/{mark}', [SyncController::class, 'update'])->middleware(InBackground::class)->name('mark.sync');
+    Route::get('/desk/{mark}/news', [SyncController::class, 'news'])->middleware(InBackground::class)->name('mark.news');
     Route::get('/desk/{mark}/token', [SyncController::class, 'token'])->name('mark.token');
     Route::get('/desk/{mark}/rubric', [DeskController::class, 'rubric'])->name('mark.rubric');
     Route::get('/desk/{mark}/lately/{criterion}', [DeskController::class, 'lately'])->name('mark.lately');

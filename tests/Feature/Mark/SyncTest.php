@@ -48,6 +48,25 @@ final class SyncTest extends TestCase
         return ['exact' => mb_substr($text, $start, $end - $start), 'prefix' => '', 'suffix' => '', 'start' => $start, 'end' => $end];
     }
 
+    public function test_what_a_page_sends_by_itself_takes_no_message_away_and_keeps_its_person_signed_in(): void
+    {
+        $mark = $this->mark;
+        $this->post(route('mark.aside', $mark), ['reason' => 'The third page is missing.'])->assertSessionHas('said');
+        $said = (string) session('said');
+        foreach (range(1, 3) as $n) { // saves that were under way
+            $this->getJson(route('mark.news', [$mark, 'version' => 0]))->assertOk();
+        }
+        $this->get(route('mark.desk', $mark))->assertSee($said);
+        $this->get(route('mark.desk', $mark))->assertDontSee($said);
+        $kept = (int) session('kept_at');
+        Carbon::setTestNow(now()->addMinutes(4));
+        $this->getJson(route('mark.news', [$mark, 'version' => 0]));
+        self::assertSame($kept, (int) session('kept_at'));
+        Carbon::setTestNow(now()->addMinutes(2));
+        $this->getJson(route('mark.news', [$mark, 'version' => 0]));
+        self::assertGreaterThan($kept, (int) session('kept_at'), 'a marker who only saves for hours stays signed in');
+    }
+
     public function test_changes_are_saved_just_as_typed_and_the_total_comes_back(): void
     {
         $this->send([
