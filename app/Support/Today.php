@@ -28,7 +28,7 @@ final class Today
      */
     public function of(User $person): array
     {
-        $items = [...$this->asCoordinator($person), ...$this->asMarker($person), ...$this->asStudent($person)];
+        $items = [...$this->asCoordinator($person), ...$this->asExaminer($person), ...$this->asMarker($person), ...$this->asStudent($person)];
         usort($items, fn (TodayItem $a, TodayItem $b) => [$b->needsYou, $a->by === null, $a->by] <=> [$a->needsYou, $b->by === null, $b->by]);
 
         return $items;
@@ -47,6 +47,21 @@ final class Today
         }
 
         return $items;
+    }
+
+    /**
+     * What an examiner may look into: each assignment whose scripts are with markers. Nothing waits for them here.
+     *
+     * @return list<TodayItem>
+     */
+    private function asExaminer(User $person): array
+    {
+        $assignments = Assignment::query()->with('module')->whereIn('module_id', $this->modulesAs($person, Role::Examiner))->whereNotNull('shared_out_at')->get();
+        $counts = $this->counts->ofMany($assignments);
+
+        return array_values($assignments->map(fn (Assignment $assignment) => new TodayItem(
+            $assignment, "{$counts[$assignment->id]->agreed} of {$counts[$assignment->id]->handedIn} scripts have an agreed mark, {$counts[$assignment->id]->released} are released", route('moderate.index', $assignment), 'See marks and how they settled', false, $assignment->promised_on, 'promised',
+        ))->all());
     }
 
     /**

@@ -486,7 +486,7 @@ final class DatabaseSeeder extends Seeder
             $level = (int) max(0, min(2, floor(($quality - 0.4) / 0.15)));
             $comments = $bank[$level] ?? [];
             $choice = RailStop::choice($criterion, $stops[0]->key);
-            app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : [...$choice, 'comment' => $comments[($mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % count($comments)]]);
+            app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : [...$choice, 'comment' => $comments[($mark->script->student_id + $mark->marker_id + ($mark->part->value === 'first' ? 0 : 1)) % count($comments)]]);
         }
         if ($comments) {
             $this->comment($mark, $quality);
@@ -526,7 +526,7 @@ final class DatabaseSeeder extends Seeder
         $codes = $assignment->scripts()->whereNotNull('current_handin_id')->orderBy('student_id')->limit(2)->pluck('code')->all();
         app(PickTogether::class)($assignment, $codes, new Collection($this->tutors), $this->coordinator);
         foreach (Mark::query()->where('part', Part::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])->orderBy('id')->get() as $n => $mark) {
-            $this->mark($mark, self::quality($mark) + [0.03, -0.02, 0.04, -0.03][$n % 4], -6, 11 + intdiv($n, 2), true, false);
+            $this->mark($mark, self::quality($mark) + [0.06, -0.04, 0.05, -0.05][$n % 4], -6, 11 + intdiv($n, 2), true, false);
         }
         $this->at(-6, 16, $this->coordinator);
         $criteria = $assignment->rubricVersion?->toCore()->criteria ?? [];

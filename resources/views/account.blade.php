@@ -4,7 +4,7 @@
         <form class="panel w-80" method="post" action="{{ route('account.theme') }}">
             @csrf @method('put')
             <x-choice name="theme" label="Light or dark" :options="['device' => 'As this device', 'light' => 'Light', 'dark' => 'Dark']" :value="$person->theme" />
-            <div class="flex justify-end"><button class="button primary">Keep</button></div>
+            <div class="flex justify-end"><button class="button primary">Save</button></div>
         </form>
         <form class="panel w-96 max-w-full" method="post" action="{{ route('account.password') }}">
             @csrf @method('put')

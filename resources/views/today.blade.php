@@ -5,6 +5,7 @@
         <x-empty title="Nothing here yet">
             @if ($person->is_admin)Make a module under <a href="{{ route('modules.index') }}">Modules</a> and name its coordinator.
             @elseif ($person->coordinatesAny())Open your module under <a href="{{ route('modules.index') }}">Modules</a> and plan an assignment.
+            @elseif ($person->memberships->contains(fn ($membership) => $membership->role === App\Enums\Role::Examiner && $membership->left_at === null))An assignment of your modules is listed here once its scripts are with markers.
             @else When an assignment needs you, it is listed here.@endif
         </x-empty>
     @else

@@ -186,7 +186,7 @@ test('comments by mouse: select, write, link, step, move, take away, undo; overl
     await expect(page.locator('#note-list')).toContainText('The first of two.');
     await page.locator('#strip').getByRole('button', { name: 'keep in the bank' }).click();
     await page.getByRole('dialog', { name: 'Keep this comment' }).getByLabel('Short label').fill('First of two');
-    await page.getByRole('dialog', { name: 'Keep this comment' }).getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('dialog', { name: 'Keep this comment' }).getByRole('button', { name: 'Save' }).click();
     await page.getByRole('button', { name: 'comment bank', exact: true }).click();
     await expect(page.getByRole('dialog', { name: 'Comment bank' })).toContainText('First of two');
     // The bank lies beside the script: one goes on while it is open, and drags from it.
@@ -218,7 +218,7 @@ test('a voice comment is recorded, heard, kept and played; without a microphone 
     await dialog.getByRole('button', { name: 'Stop' }).click();
     await expect.poll(() => dialog.locator('audio').evaluate((audio) => audio.readyState)).toBeGreaterThan(0);
     await dialog.getByLabel('The same in writing').fill('A good ending.');
-    await dialog.getByRole('button', { name: 'Keep it' }).click();
+    await dialog.getByRole('button', { name: 'Save the recording' }).click();
     await expect(page.locator('#attachments')).toContainText('A good ending.');
     await page.locator('#attachments audio').evaluate((audio) => audio.play());
     await expect.poll(() => page.locator('#attachments audio').evaluate((audio) => audio.currentTime)).toBeGreaterThan(0);

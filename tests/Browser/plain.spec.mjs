@@ -73,11 +73,11 @@ test('when the connection fails during an upload it goes on where it stopped', a
     writeFileSync(path, words);
     await page.getByLabel('A file').setInputFiles(path);
     await declare(page);
-    // Two pieces get through, then there is a tunnel.
+    // The first piece goes with what is declared of the file, one more gets through, then there is a tunnel.
     const sent = [];
     await page.route('**/uploads/*', async (route) => {
         sent.push(new URL(route.request().url()).searchParams.get('from'));
-        if (sent.length === 3) {
+        if (sent.length === 2) {
             await page.context().setOffline(true);
         }
         await route.continue();
@@ -87,8 +87,8 @@ test('when the connection fails during an upload it goes on where it stopped', a
     await page.context().setOffline(false);
     await expect(page.getByRole('heading', { name: 'Receipt' })).toBeVisible();
     await expect(page.getByText(createHash('sha256').update(words).digest('hex'))).toBeVisible();
-    expect(sent.slice(0, 3)).toEqual(['0', '262144', '524288']);
-    expect(sent.filter((from) => from === '0')).toHaveLength(1);
+    expect(sent.slice(0, 2)).toEqual(['262144', '524288']);
+    expect(sent).not.toContain('0');
 });
 
 test('a file that is too large is not sent at all', async ({ browser }) => {

@@ -38,7 +38,7 @@ test('a rubric is brought in from a file, tried, and seen as students see it', a
     await expect(page.getByText('Points are hidden')).toBeVisible();
     await expect(page.getByText('Sure · 4')).toHaveCount(0);
     await page.getByRole('link', { name: 'Export', exact: true }).click();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Take the JSON' }).click()]);
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download the JSON' }).click()]);
     expect(download.suggestedFilename()).toBe('harbour-sketch.json');
 });
 

@@ -75,7 +75,7 @@ test('a table is pasted, looked at and taken in', async ({ browser }) => {
         field.dispatchEvent(new ClipboardEvent('paste', { clipboardData: clipboard, bubbles: true, cancelable: true }));
     });
     await expect(page.getByText('2 criteria by 2 levels.')).toBeVisible();
-    await page.getByRole('button', { name: 'Replace the sheet' }).click();
+    await page.getByRole('button', { name: 'Use it' }).click();
     await expect(page.getByText('2 criteria were taken from the table')).toBeVisible();
     await expect(cell(page, 'Criterion 1')).toHaveValue('Voice');
     await expect(cell(page, 'Points of level 2, a number or a range')).toHaveValue('8–10');

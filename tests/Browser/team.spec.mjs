@@ -32,7 +32,7 @@ test('the bank: a set is made, filled, changed in place, taken out as a file and
     await page.goto('/bank');
     await expect(page.getByRole('heading', { name: /Essays on the coast/ })).toBeVisible();
     await page.getByLabel('Name', { exact: true }).fill('For commentaries');
-    await page.getByRole('button', { name: 'Make it' }).click();
+    await page.getByRole('button', { name: 'Create the set' }).click();
     const set = page.locator('section', { has: page.getByRole('heading', { name: /For commentaries/ }) });
     await set.getByText('add to this set').click();
     await set.getByRole('textbox', { name: 'Label' }).last().fill('One source');
@@ -40,7 +40,7 @@ test('the bank: a set is made, filled, changed in place, taken out as a file and
     await set.getByRole('button', { name: 'Add it' }).click();
     await set.getByText('One source', { exact: true }).click();
     await set.getByRole('textbox', { name: 'Comment' }).first().fill('Stay with the one source. Ask it three things.');
-    await set.getByRole('button', { name: 'Keep the change' }).click();
+    await set.getByRole('button', { name: 'Save' }).click();
     await expect(set.getByText('Stay with the one source. Ask it three things.').first()).toBeVisible();
     const download = page.waitForEvent('download');
     await set.getByRole('link', { name: 'CSV' }).click();
@@ -70,10 +70,10 @@ test('a script is set aside with a note, found again, and taken up; keys changed
     await page.keyboard.press('?');
     await page.getByLabel('next criterion').fill('x');
     await page.getByLabel('comment on it').fill('x');
-    await page.getByRole('button', { name: 'Keep these keys' }).click();
+    await page.getByRole('button', { name: 'Save these keys' }).click();
     expect(await page.getByLabel('next criterion').evaluate((field) => field.validity.customError) || await page.getByLabel('comment on it').evaluate((field) => field.validity.customError)).toBe(true);
     await page.getByLabel('comment on it').fill('');
-    await page.getByRole('button', { name: 'Keep these keys' }).click();
+    await page.getByRole('button', { name: 'Save these keys' }).click();
     await expect(page.getByRole('dialog', { name: 'Keys at the desk' })).toContainText('Kept.');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog', { name: 'Keys at the desk' })).toBeHidden();
@@ -90,7 +90,7 @@ test('a script is set aside with a note, found again, and taken up; keys changed
     await page.keyboard.press('?');
     await page.getByLabel('next criterion').fill('r');
     await page.getByLabel('comment on it').fill('c');
-    await page.getByRole('button', { name: 'Keep these keys' }).click();
+    await page.getByRole('button', { name: 'Save these keys' }).click();
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /Set aside/ }).click();
     await page.getByRole('button', { name: 'Take it up again' }).click();
@@ -130,7 +130,7 @@ test('a coordinator sees the pace, reminds in one step, and reads what marking t
     await page.goto(page.url().replace(/\/mark.*/, '/together'));
     await expect(page.getByRole('heading', { name: 'How the levels are meant' })).toBeVisible();
     await page.getByLabel(/^Structure/).fill('A turn that a reader can see lifts it to Good.');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save' }).click();
     const tutor = await signedIn(browser, 'lin.hui');
     await anOpenMark(tutor);
     await tutor.keyboard.press('l');

@@ -8,6 +8,7 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Release\ReleaseResults;
 use App\Enums\Part;
+use App\Enums\Role;
 use App\Models\Mark;
 use App\Models\Result;
 use App\Support\Today;
@@ -138,5 +139,16 @@ final class TodayTest extends TestCase
         $this->script($assignment)->update(['held_reason' => 'A talk is arranged.']);
         self::assertSame([], $this->today($this->tutors[0]));
         self::assertSame(2, Mark::query()->count());
+    }
+
+    public function test_an_examiner_finds_what_they_may_look_into(): void
+    {
+        $this->module(2, 2);
+        $examiner = $this->member(Role::Examiner);
+        $assignment = $this->assignment();
+        $this->actingAs($examiner)->get('/')->assertSee('Nothing here yet')->assertSee('once its scripts are with markers');
+        $this->sharedOut($assignment);
+        $this->get('/')->assertSee('0 of 2 scripts have an agreed mark, 0 are released')->assertSee(route('moderate.index', $assignment))->assertDontSee('Waiting for you');
+        $this->get(route('moderate.index', $assignment))->assertOk()->assertDontSee('Settle');
     }
 }

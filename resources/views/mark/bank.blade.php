@@ -18,17 +18,17 @@
                                         <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" value="{{ $comment->criterion }}" maxlength="200"></label>
                                     </div>
                                     <div class="field"><label class="label" for="b-{{ $comment->public_id }}">Comment</label><textarea class="input" id="b-{{ $comment->public_id }}" name="text" rows="3" dir="auto">{{ $comment->text }}</textarea></div>
-                                    <div class="flex justify-end"><button class="button">Keep the change</button></div>
+                                    <div class="flex justify-end"><button class="button">Save</button></div>
                                 </form>
                                 <form class="px-4 pb-3 text-right" method="post" action="{{ route('bank.comments.destroy', $comment) }}">@csrf @method('delete')<button class="link small" aria-label="Delete “{{ $comment->label }}”">delete</button></form>
                             </details>
                         @empty
-                            <p class="quiet px-4 py-3">Empty. At the desk, “keep in the bank” puts a comment here; or bring in a file.</p>
+                            <p class="quiet px-4 py-3">Empty. At the desk, “keep in the bank” puts a comment here; or import a file.</p>
                         @endforelse
                     </div>
                     @if ($set->deletedComments->isNotEmpty())
                         <details class="mt-2"><summary class="link small">deleted in the last {{ App\Models\BankComment::KEPT_DAYS }} days: {{ $set->deletedComments->count() }}</summary>
-                            <ul class="sheet mt-2">@foreach ($set->deletedComments as $comment)<li class="px-4 py-2 flex flex-wrap gap-x-4 items-baseline"><b>{{ $comment->label }}</b><span class="small grow" dir="auto">{{ Str::limit($comment->text, 120) }}</span><form method="post" action="{{ route('bank.comments.restore', $comment->public_id) }}">@csrf<button class="link small" aria-label="Bring “{{ $comment->label }}” back">bring back</button></form></li>@endforeach</ul></details>
+                            <ul class="sheet mt-2">@foreach ($set->deletedComments as $comment)<li class="px-4 py-2 flex flex-wrap gap-x-4 items-baseline"><b>{{ $comment->label }}</b><span class="small grow" dir="auto">{{ Str::limit($comment->text, 120) }}</span><form method="post" action="{{ route('bank.comments.restore', $comment->public_id) }}">@csrf<button class="link small" aria-label="Restore “{{ $comment->label }}”">restore</button></form></li>@endforeach</ul></details>
                     @endif
                     <details class="mt-2"><summary class="link small">add to this set</summary>
                         <form class="panel mt-2" method="post" action="{{ route('bank.comments.store') }}">@csrf<input type="hidden" name="set" value="{{ $set->public_id }}">
@@ -49,6 +49,6 @@
             <h2 class="mb-2">A new set</h2>
             <x-field name="title" label="Name" maxlength="120" />
             <x-choice name="module" label="For" :options="['' => 'yourself'] + $modules->mapWithKeys(fn ($module) => [$module->public_id => 'the team of '.$module->fullTitle()])->all()" />
-            <div class="flex justify-end"><button class="button primary">Make it</button></div></form></aside>
+            <div class="flex justify-end"><button class="button primary">Create the set</button></div></form></aside>
     </div>
 </x-page>

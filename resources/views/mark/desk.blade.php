@@ -167,7 +167,7 @@
                 <label class="label" for="f-written">The same in writing <span class="hint">for those who read rather than listen</span></label>
                 <textarea class="input mb-2" id="f-written" rows="3" data-written maxlength="5000"></textarea>
                 <p class="small mb-2" data-say role="status"></p>
-                <div class="flex flex-wrap justify-end gap-2"><button class="button" type="button" data-closes>Close</button><button class="button" type="button" data-redo hidden>Record it anew</button><button class="button" type="button" data-pause hidden>Pause</button><button class="button" type="button" data-go-on hidden>Go on</button><button class="button primary" type="button" data-stop hidden>Stop</button><button class="button primary" type="button" data-begin>Begin</button><button class="button primary" type="button" data-keep hidden>Keep it</button></div>
+                <div class="flex flex-wrap justify-end gap-2"><button class="button" type="button" data-closes>Close</button><button class="button" type="button" data-redo hidden>Record it anew</button><button class="button" type="button" data-pause hidden>Pause</button><button class="button" type="button" data-go-on hidden>Go on</button><button class="button primary" type="button" data-stop hidden>Stop</button><button class="button primary" type="button" data-begin>Begin</button><button class="button primary" type="button" data-keep hidden>Save the recording</button></div>
             </dialog>
             <dialog id="aside" aria-labelledby="aside-title">
                 <form method="post" action="{{ route('mark.aside', $mark) }}" data-after-saving>@csrf
@@ -185,7 +185,7 @@
                     <x-choice name="set" label="In" :options="$sets" />
                     <input type="hidden" name="module" value="{{ $assignment->module->public_id }}"><input type="hidden" name="kind"><input type="hidden" name="criterion">
                     <p class="small signal" role="status"></p>
-                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button><button class="button primary">Keep it</button></div>
+                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button><button class="button primary">Save</button></div>
                 </form>
             </dialog>
         @endunless
@@ -227,7 +227,7 @@
                     <label class="flex items-center gap-2 py-0.5 small"><input class="input w-11! min-h-0! text-center" data-key-of="{{ $command }}" data-name="{{ $name }}" value="{{ $key($command) }}" maxlength="1" autocomplete="off" autocapitalize="off" spellcheck="false"> {{ $name }}</label>
                 @endforeach
             </div>
-            <div class="flex items-center justify-end gap-3 mt-3"><span class="small" role="status"></span><button class="button" type="button" data-closes autofocus>Close</button><button class="button primary">Keep these keys</button></div>
+            <div class="flex items-center justify-end gap-3 mt-3"><span class="small" role="status"></span><button class="button" type="button" data-closes autofocus>Close</button><button class="button primary">Save these keys</button></div>
         </form>
     </dialog>
     <script type="application/json" id="desk-data">{!! json_encode($config, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>

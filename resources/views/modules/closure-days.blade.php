@@ -3,7 +3,7 @@
     <div class="split">
         <form method="post" action="{{ route('closure-days.store', $module) }}">@csrf
             <x-field name="lines" label="A line each" rows="14" :value="$lines" placeholder="2026-12-24 to 2027-01-01 Winter closure" hint="A day as 2026-12-25, or days as 2026-12-24 to 2027-01-01, and then a name." />
-            <div class="flex justify-end"><button class="button primary">Keep them</button></div>
+            <div class="flex justify-end"><button class="button primary">Save</button></div>
         </form>
         <aside class="panel self-start">
             <h2 class="mb-2">What they do</h2>

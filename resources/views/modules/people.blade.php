@@ -8,7 +8,7 @@
                 @include('modules.people-table', ['list' => $list, 'ofStaff' => true])
             @endforeach
             @if ($here + $left === 0)
-                <x-empty title="No students yet">Bring a roster in, or add people a line each.</x-empty>
+                <x-empty title="No students yet">Import a roster, or add people a line each.</x-empty>
             @else
                 <div class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-2"><h2>Student{{ $here === 1 ? '' : 's' }} <span class="quiet font-normal">{{ number_format($here) }}{{ $left === 0 ? '' : ", {$left} left" }}</span></h2>
                     <form class="flex gap-2 ml-auto" method="get" action="{{ route('people.index', $module) }}" role="search"><label class="sr-only" for="f-q">Find a student by name, e-mail address, number or section</label><input class="input w-56!" id="f-q" type="search" name="q" value="{{ $search }}" placeholder="name, number, section"><button class="button">Find</button></form></div>
@@ -21,7 +21,7 @@
         </div>
         <aside>
             <form class="panel mb-4" method="post" enctype="multipart/form-data" action="{{ route('rosters.store', $module) }}">@csrf
-                <h2 class="mb-1">Bring a roster in</h2>
+                <h2 class="mb-1">Import a roster</h2>
                 <p class="hint mb-2">A table as .csv, or a ZIP with OneRoster 1.2 files. You see what would change before anything does.</p>
                 <label class="sr-only" for="f-roster">A roster file</label>
                 <input class="input" id="f-roster" type="file" name="roster" accept=".csv,.txt,.zip">

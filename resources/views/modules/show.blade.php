@@ -15,16 +15,16 @@
             @if ($assignments->isEmpty())
                 <x-empty title="No assignment yet">@can('coordinate', $module) Make a rubric ready first, then plan an assignment with it. @else When one is open, it is listed here and on Today. @endcan</x-empty>
             @else
-                <div class="sheet scroll"><table class="table">
+                <div class="sheet scroll"><table class="table stacked">
                     <thead><tr><th>Assignment</th><th>Due</th>@if ($counts !== [])<th>Handed in</th><th>Marked</th><th>Released</th>@endif</tr></thead>
                     <tbody>
                         @foreach ($assignments as $assignment)
                             <tr>
                                 <td>@can('view', $assignment)<a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endcan @unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
-                                <td class="whitespace-nowrap">{{ App\Support\Clock::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
+                                <td class="lg:whitespace-nowrap" data-label="Due">{{ App\Support\Clock::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
                                 @if ($counts !== [])
                                     @php($n = $counts[$assignment->id])
-                                    <td>{{ $n->handedIn }} of {{ $n->expected }}</td><td>{{ $n->firstDone }} of {{ $n->handedIn }}</td><td>{{ $n->released }} of {{ $n->handedIn }}</td>
+                                    <td data-label="Handed in">{{ $n->handedIn }} of {{ $n->expected }}</td><td data-label="Marked">{{ $n->firstDone }} of {{ $n->handedIn }}</td><td data-label="Released">{{ $n->released }} of {{ $n->handedIn }}</td>
                                 @endif
                             </tr>
                         @endforeach

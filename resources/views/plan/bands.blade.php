@@ -2,14 +2,14 @@
     <x-slot:head><div class="heading"><h1>Grade bands</h1><a class="of" href="{{ route('modules.show', $module) }}">{{ $module->fullTitle() }}</a></div></x-slot:head>
     <form class="flex items-end gap-3 mb-5" method="get" action="{{ route('bands.index', $module) }}">
         <label><span class="label">A mark or a band</span><input class="input" name="turn" value="{{ $asked }}" placeholder="69.5 or B2"></label>
-        <button class="button">Turn it</button>
+        <button class="button">Convert</button>
         <span class="quiet small">a mark into its band, a band into the mark it stands for, on every scale</span>
     </form>
     <div class="grid md:grid-cols-2 xl:grid-cols-3 gap-5 items-start">
         @foreach ($scales as $key => $scale)
             <section class="panel">
                 <div class="flex items-baseline gap-3 mb-1"><h2>{{ $scale->name }}</h2>
-                    @if (isset($own[$key]))<a class="ml-auto small" href="{{ route('bands.edit', $own[$key]) }}">Change</a>@else<span class="ml-auto quiet small">ships</span>@endif
+                    @if (isset($own[$key]))<a class="ml-auto small" href="{{ route('bands.edit', $own[$key]) }}">Change</a>@else<span class="ml-auto quiet small">built in</span>@endif
                     <a class="small" href="{{ route('bands.create', [$module, 'from' => $key]) }}">Copy</a></div>
                 @isset($answers[$key])<p class="font-bold kelp mb-1">{{ ucfirst($answers[$key]) }}</p>@endisset
                 <p class="quiet small mb-2">{{ $scale->boundary->sentence() }}</p>

@@ -3,16 +3,16 @@
     @if ($lines->isEmpty())
         <x-empty title="No line yet">Every step that touches a rubric, a script or a mark is written here.</x-empty>
     @else
-        <div class="sheet scroll"><table class="table">
+        <div class="sheet scroll"><table class="table stacked">
             <thead><tr><th class="num">Line</th><th>When</th><th>Who</th><th>What</th><th>Of</th><th>With</th></tr></thead>
             <tbody>
                 @foreach ($lines as $line)
                     <tr>
-                        <td class="num quiet">{{ $line->number }}</td>
-                        <td class="whitespace-nowrap">{{ App\Support\Clock::shown($line->when()) }}</td>
-                        <td>{{ $line->actor?->name ?? 'the application' }}</td>
+                        <td class="num quiet" data-label="Line">{{ $line->number }}</td>
+                        <td class="lg:whitespace-nowrap" data-label="When">{{ App\Support\Clock::shown($line->when()) }}</td>
+                        <td data-label="Who">{{ $line->actor?->name ?? 'the application' }}</td>
                         <td>{{ $line->action }}</td>
-                        <td>{{ $line->subject }}</td>
+                        <td data-label="Of">{{ $line->subject }}</td>
                         <td class="quiet small">@foreach ($line->details as $key => $value)@if ($value !== null){{ str_replace('_', ' ', $key) }}: {{ is_bool($value) ? ($value ? 'yes' : 'no') : (is_array($value) ? implode(', ', $value) : Str::limit((string) $value, in_array($key, ['sha256', 'hash'], true) ? 16 : 160)) }}@if (! $loop->last); @endif @endif @endforeach</td>
                     </tr>
                 @endforeach

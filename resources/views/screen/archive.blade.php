@@ -5,12 +5,12 @@
             @if ($texts->isEmpty())
                 <x-empty title="No text of this module is in the archive">Scripts join it when their assignment says so under Screening; texts of earlier years can be added as files.</x-empty>
             @else
-                <div class="sheet scroll" tabindex="0"><p class="px-3 pt-2 quiet small">{{ number_format($texts->total()) }} {{ $texts->total() === 1 ? 'text' : 'texts' }}, each shown with its first words of running text.</p><table class="table">
+                <div class="sheet scroll" tabindex="0"><p class="px-3 pt-2 quiet small">{{ number_format($texts->total()) }} {{ $texts->total() === 1 ? 'text' : 'texts' }}, each shown with its first words of running text.</p><table class="table stacked">
                     <thead><tr><th>Text, and what it was written for</th><th>Cohort</th><th class="num">Words</th><th>How it came</th><th></th></tr></thead>
                     <tbody>
                         @foreach ($texts as $text)
                             <tr>
-                                <td>@if ($text->beginning)<span class="clip">{{ App\Support\Beginning::of($text->beginning) }}</span><br>@endif<span class="quiet small">{{ $text->title }}</span> @if ($text->handin)<span class="code quiet">{{ $text->handin->script->code }}</span>@endif</td><td>{{ $text->cohort }}</td><td class="num">{{ number_format($text->words) }}</td><td class="whitespace-nowrap">{{-- when a hand-in came beside its code would tell whose it is --}}{{ $text->handin_id === null ? App\Support\Clock::shown($text->created_at) : 'handed in here' }}</td>
+                                <td>@if ($text->beginning)<span class="clip">{{ App\Support\Beginning::of($text->beginning) }}</span><br>@endif<span class="quiet small">{{ $text->title }}</span> @if ($text->handin)<span class="code quiet">{{ $text->handin->script->code }}</span>@endif</td><td data-label="Cohort">{{ $text->cohort }}</td><td class="num" data-label="Words">{{ number_format($text->words) }}</td><td class="lg:whitespace-nowrap" data-label="How it came">{{-- when a hand-in came beside its code would tell whose it is --}}{{ $text->handin_id === null ? App\Support\Clock::shown($text->created_at) : 'handed in here' }}</td>
                                 <td>@if ($text->taken_out_at)<span class="quiet small">taken out {{ App\Support\Clock::shown($text->taken_out_at) }}: {{ $text->taken_out_reason }}</span>
                                     @else<details class="drop"><summary class="link">Take out …</summary><form class="panel" method="post" action="{{ route('archive.take-out', $text) }}">@csrf<label class="small">Why <input class="input" name="reason" maxlength="300" required></label><p class="quiet small my-2">Nothing is compared with it any more, and reports that name it are worked out without it.</p><button class="button">Take it out</button></form></details>@endif</td>
                             </tr>

@@ -20,10 +20,10 @@
             </div>
             @if ($texts->isEmpty())<x-empty title="No texts yet">Add texts you trust: written under supervision, or in years before writing programs. They should be of the kind, the length and the language of what will be compared with them.</x-empty>
             @else
-                <div class="sheet scroll" tabindex="0"><table class="table">
+                <div class="sheet scroll" tabindex="0"><table class="table stacked">
                     <thead><tr><th>Text, and where it is from</th><th class="num">Words measured</th><th>Used</th><th class="num">Since version</th><th></th></tr></thead>
                     <tbody>@foreach ($texts as $text)
-                        <tr><td>@if ($text->beginning)<span class="clip">{{ App\Support\Beginning::of($text->beginning) }}</span><br>@endif<span class="quiet small">{{ $text->title }}</span></td><td class="num">{{ number_format($text->words) }}</td><td>@if ($text->taken_out_version)<span class="quiet">out since version {{ $text->taken_out_version }}: {{ $text->taken_out_reason }}</span>@elseif ($text->misfit)<span class="signal">not used.</span> <span class="small">{{ $text->misfit }}</span>@else{{ $baseline->isWorkedOut() ? 'yes' : '' }}@endif</td><td class="num">{{ $text->added_version }}</td>
+                        <tr><td>@if ($text->beginning)<span class="clip">{{ App\Support\Beginning::of($text->beginning) }}</span><br>@endif<span class="quiet small">{{ $text->title }}</span></td><td class="num" data-label="Words measured">{{ number_format($text->words) }}</td><td data-label="Used">@if ($text->taken_out_version)<span class="quiet">out since version {{ $text->taken_out_version }}: {{ $text->taken_out_reason }}</span>@elseif ($text->misfit)<span class="signal">not used.</span> <span class="small">{{ $text->misfit }}</span>@else{{ $baseline->isWorkedOut() ? 'yes' : '' }}@endif</td><td class="num" data-label="Since version">{{ $text->added_version }}</td>
                             <td>@unless ($text->taken_out_version)<details class="drop"><summary class="link">Take out …</summary><form class="panel" method="post" action="{{ route('baselines.take-out', $text) }}">@csrf<label class="small">Why <input class="input" name="reason" maxlength="300" required></label><button class="button mt-2">Take it out</button></form></details>@endunless</td></tr>
                     @endforeach</tbody>
                 </table></div>

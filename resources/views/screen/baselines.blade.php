@@ -15,7 +15,7 @@
             <form method="post" action="{{ route('baselines.store', $module) }}">@csrf
                 <x-field name="name" label="Name" :value="old('name')" placeholder="Supervised writing, October" />
                 <x-field name="language" label="Language of its texts" :value="old('language', 'English')" />
-                <div class="flex justify-end"><button class="button primary">Make it</button></div>
+                <div class="flex justify-end"><button class="button primary">Create the baseline</button></div>
             </form></aside>
     </div>
 </x-page>

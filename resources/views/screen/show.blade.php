@@ -80,7 +80,7 @@
                 </div>
             @endif
             <div class="grid lg:grid-cols-2 gap-8 mt-6">
-                <section aria-labelledby="left-out-title">
+                <section class="min-w-0" aria-labelledby="left-out-title">
                     <h2 id="left-out-title" class="mb-2">What counts</h2>
                     <div class="sheet scroll"><table class="table">
                         <tbody>
@@ -123,7 +123,7 @@
                         </ul>
                     @endif
                 </section>
-                <section aria-labelledby="sources-title">
+                <section class="min-w-0" aria-labelledby="sources-title">
                     <h2 id="sources-title" class="mb-2">Sources</h2>
                     @if ($reading['sources'] === [])<p class="quiet">None.</p>@else
                     <div class="sheet scroll"><table class="table">

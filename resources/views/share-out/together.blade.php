@@ -78,7 +78,7 @@
                         <input type="hidden" name="seen[{{ $criterion->id() }}]" value="{{ $note?->text }}">
                         <textarea class="input mb-3 min-h-14! field-sizing-content" id="n-{{ $criterion->id() }}" name="note[{{ $criterion->id() }}]" rows="2">{{ old("note.{$criterion->id()}", $note?->text) }}</textarea>
                     @endforeach
-                    <div class="flex justify-end"><button class="button primary">Keep it</button></div>
+                    <div class="flex justify-end"><button class="button primary">Save</button></div>
                 </form>
             @endif
         </div>

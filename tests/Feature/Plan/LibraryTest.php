@@ -89,7 +89,7 @@ final class LibraryTest extends TestCase
         $this->get(route('rubrics.file', [$half, 'pdf']))->assertSessionHasErrors('refused');
         $this->get(route('rubrics.file', [$half, 'case']))->assertSessionHasErrors('refused');
         $this->get(route('rubrics.file', [$half, 'json']))->assertOk();
-        $this->get(route('rubrics.files', $half))->assertSee('When nothing is left to mend')->assertDontSee('Take the CASE file');
+        $this->get(route('rubrics.files', $half))->assertSee('When nothing is left to mend')->assertDontSee('Download the CASE file');
         $this->get(route('rubrics.files', $rubric))->assertSee('guidance to the next level: “Argument”');
     }
 

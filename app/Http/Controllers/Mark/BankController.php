@@ -45,7 +45,7 @@ final class BankController extends Controller
         $fields = $request->validate(['title' => ['required', 'string', 'max:120'], 'module' => ['nullable', Rule::in($modules->keys())]], ['title.required' => 'Give the set a name.']);
         $keep->make(isset($fields['module']) ? $modules[$fields['module']] : null, trim($fields['title']), $this->person($request));
 
-        return redirect()->route('bank.index')->with('said', 'The set is there. Add comments below it, or bring in a file.');
+        return redirect()->route('bank.index')->with('said', 'The set is there. Add comments below it, or import a file.');
     }
 
     public function store(Request $request, KeepBankComment $keep): JsonResponse|RedirectResponse

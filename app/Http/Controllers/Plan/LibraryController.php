@@ -78,7 +78,7 @@ final class LibraryController extends Controller
 
             return back()->withInput($request->except('file'))->withErrors(['file' => ["Nothing was taken from {$name}. Mend these and choose it again:", ...$faults, ...($more > 0 ? ["and {$more} more"] : [])]]);
         }
-        $made = $this->shelve($request, fn (?Module $module, bool $institution, User $person) => DB::transaction(fn () => array_map(fn ($draft) => $add($draft, $person, $module, "brought in from {$name}", $institution), $drafts)));
+        $made = $this->shelve($request, fn (?Module $module, bool $institution, User $person) => DB::transaction(fn () => array_map(fn ($draft) => $add($draft, $person, $module, "imported from {$name}", $institution), $drafts)));
         $said = count($made) === 1 ? 'The rubric is in the library as a working copy.' : count($made).' rubrics are in the library as working copies.';
 
         return (count($made) === 1 ? redirect()->route('rubrics.show', $made[0]) : redirect()->route('rubrics.index'))->with('said', $said);
