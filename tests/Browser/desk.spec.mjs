@@ -316,7 +316,8 @@ async function open(desk) {
 
 test('by touch, on a tablet: the pin moves, words are commented on', async ({ browser }) => {
     const page = await atTheDesk(browser, 'lin.hui', { viewport: { width: 1024, height: 768 }, hasTouch: true });
-    const stop = page.locator('.stop', { has: page.getByLabel('Good, 8') }).first();
+    const value = await page.locator('.rail').first().locator('.stop:not(.between) input:not(:checked)').first().getAttribute('value');
+    const stop = page.locator('.rail').first().locator('.stop', { has: page.locator(`input[value="${value}"]`) });
     await stop.tap();
     await expect(stop.locator('input')).toBeChecked();
     await saved(page); // the browser's own mouse events after a tap take a selection away: they are over then

@@ -54,7 +54,7 @@
                     @empty
                         <p class="quiet">None yet.</p>
                     @endforelse
-                    @can('coordinate', $module)<p class="mt-3"><a href="{{ route('rubrics.index') }}">The library, and a new rubric</a></p>@endcan
+                    @can('coordinate', $module)<p class="mt-3"><a href="{{ route('rubrics.index', ['for' => $module->public_id]) }}">The library, and a new rubric</a></p>@endcan
                 </div>
             @endif
             <h2 class="mb-2">People</h2>

@@ -38,7 +38,7 @@
                             <th scope="col" data-level="{{ $level['id'] }}">
                                 <div class="flex gap-1 items-start"><span class="grip" draggable="true" data-level="{{ $level['id'] }}" title="drag to another place" aria-hidden="true"></span>
                                     <input class="font-bold" name="{{ $at }}[title]" value="{{ $draft->get("levels.{$level['id']}.title") }}" aria-label="Name of level {{ $loop->iteration }}" placeholder="level" data-col="{{ $loop->iteration }}">
-                                    <input class="num w-11! flex-none" name="{{ $at }}[points]" value="{{ Draft::pointsText($level) }}" aria-label="Points of level {{ $loop->iteration }}, a number or a range" title="points: 7, or a range such as 5–7" placeholder="points">
+                                    <input class="num {{ strlen(Draft::pointsText($level)) > 4 ? 'w-16!' : 'w-11!' }} flex-none" name="{{ $at }}[points]" value="{{ Draft::pointsText($level) }}" aria-label="Points of level {{ $loop->iteration }}, a number or a range" title="points: 7, or a range such as 5–7" placeholder="points">
                                 </div>
                                 <div class="tools">
                                     @unless ($loop->first)<button name="do" value="level-left:{{ $level['id'] }}" aria-label="Move level {{ $loop->iteration }} left">left</button>@endunless
@@ -90,7 +90,7 @@
                                 @elseif ($inPercent)
                                     <input class="num font-bold" name="{{ $at }}[weight]" value="{{ $draft->get("criteria.{$id}.weight") }}" aria-label="Weight of criterion {{ $n }} in percent" inputmode="decimal" data-col="99">
                                     @php $pinned = $draft->get("criteria.{$id}.pinned") !== ''; @endphp
-                                    <label class="pin-weight small quiet {{ $pinned ? 'is-on' : '' }}"><input type="hidden" name="{{ $at }}[pinned]" value=""><input type="checkbox" name="{{ $at }}[pinned]" value="1" @checked($pinned) aria-label="Weight of criterion {{ $n }} stays when the rest is spread"> stays</label>
+                                    <label class="pin-weight small quiet {{ $pinned ? 'is-on' : '' }}"><input type="hidden" name="{{ $at }}[pinned]" value=""><input type="checkbox" name="{{ $at }}[pinned]" value="1" @checked($pinned) aria-label="Keep the weight of criterion {{ $n }} when the rest is spread"> keep this weight</label>
                                 @else<span class="num block" data-counts="{{ $id }}">{{ $counts[$id] ?? '' }}</span>
                                 @endif
                             </td>

@@ -44,14 +44,14 @@
                     <h2 class="mb-2">A new rubric</h2>
                     <x-field name="title" label="Title" required />
                     <x-choice name="as" label="It has" :options="['levels' => 'criteria and levels', 'holistic' => 'one scale for the whole work']" />
-                    <x-choice name="to" label="Shelf" :options="$shelves" />
+                    <x-choice name="to" label="Shelf" :options="$shelves" :value="$for" hint="A module’s rubrics are for its assignments, your own for all of yours." />
                     <div class="flex justify-end"><button class="button primary">Create</button></div>
                 </form>
                 <form class="panel" method="post" action="{{ route('rubrics.import') }}" enctype="multipart/form-data">
                     @csrf
                     <h2 class="mb-2">Import a rubric</h2>
                     <div class="field"><label class="label" for="f-file">A file</label><input class="input" type="file" id="f-file" name="file" accept=".json,.csv,.tsv,.txt" required aria-describedby="d-file"><div id="d-file"><p class="hint">CASE 1.0 JSON, our own JSON, or a table as CSV. With a fault in it nothing is taken, and each fault is listed by its place.</p></div></div>
-                    <div class="field"><label class="label" for="f-import-to">Shelf</label><select class="input" id="f-import-to" name="to">@foreach ($shelves as $key => $words)<option value="{{ $key }}">{{ $words }}</option>@endforeach</select></div>
+                    <div class="field"><label class="label" for="f-import-to">Shelf</label><select class="input" id="f-import-to" name="to">@foreach ($shelves as $key => $words)<option value="{{ $key }}" @selected($key === $for)>{{ $words }}</option>@endforeach</select></div>
                     <div class="flex justify-end"><button class="button">Import</button></div>
                 </form>
             </aside>

@@ -19,7 +19,7 @@
 <div id="plan" data-plan="{{ route('share-out.move', $draft) }}" data-common="{{ json_encode($picture['common']) }}">
     <div class="flex flex-wrap items-baseline gap-x-4 mb-1">
         <h2>The plan <span class="quiet font-normal">{{ $changes === 0 ? 'changes nothing' : number_format($changes).($changes === 1 ? ' mark' : ' marks').($first ? ' to give out' : ($changes === 1 ? ' changes hands' : ' change hands')) }}{{ $draft->moves > 0 ? ', '.($draft->moves === 1 ? '1 move' : "{$draft->moves} moves").' by hand' : '' }}</span></h2>
-        <form class="ml-auto" method="post" action="{{ route('share-out.drop', $draft) }}">@csrf @method('delete')<button class="link small">Drop it</button></form>
+        <form class="ml-auto" method="post" action="{{ route('share-out.drop', $draft) }}">@csrf @method('delete')<button class="link small">Discard</button></form>
     </div>
     @unless ($assignment->isPastDue())<p class="signal mb-2">The due time is still to come, so scripts can change. You can look at a plan now and give it out after {{ App\Support\Clock::shown($assignment->due_at) }}.</p>@endunless
     <p class="quiet small mb-2">Filled: first marks{{ $second ? '; ringed: second marks' : '' }}; the upright line: the fair share. To move a script, drag its marker’s name below onto a line here, or choose the name and then the line.</p>

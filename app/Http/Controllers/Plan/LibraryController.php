@@ -38,7 +38,7 @@ final class LibraryController extends Controller
 
         return view('plan.rubrics', [
             'rubrics' => $library->find($person, $wanted), 'wanted' => $wanted, 'plans' => $person->can('create', Rubric::class),
-            'shelves' => RubricLibrary::shelves($person), 'modules' => Module::query()->whereIn('id', $person->memberships->pluck('module_id'))->orderBy('code')->get(),
+            'shelves' => RubricLibrary::shelves($person), 'for' => $request->string('for')->toString(), 'modules' => Module::query()->whereIn('id', $person->memberships->pluck('module_id'))->orderBy('code')->get(),
         ]);
     }
 
