@@ -32,7 +32,7 @@
     <p class="peek" hidden aria-hidden="true"></p>
     <p @class(['descriptor', 'signal' => $chosen === null && ! $na && ! $own])>@if ($own)<b>{{ $own['points'] ?? '' }} points, set by hand</b>@elseif ($chosen)<b>{{ $chosen->isBetween() ? 'between '.$chosen->level->title.' and '.$chosen->above->title : $chosen->level->title }}.</b> {{ $chosen->level->descriptor }}@else{{ $na ? 'does not apply' : 'not yet set' }}@endif</p>
     @if (collect($stops)->contains(fn ($stop) => ! $stop->isBetween() && $stop->level->isRange()))
-        <label class="small quiet range-points" @if ($ranged === '') hidden @endif>points, <span>{{ $ranged }}</span> <input class="input inline! w-20! min-h-0! num" name="{{ $name('points') }}" value="{{ $ranged === '' ? '' : ($choice['points'] ?? '') }}" inputmode="decimal" aria-label="Points on {{ $criterion->title() }}"> <span class="middle" @unless ($ranged !== '' && ($choice['points'] ?? '') === Figure::plain($chosen->level->middle())) hidden @endunless>the middle, until changed</span></label>
+        <label class="small quiet range-points" @if ($ranged === '') hidden @endif>points, <span>{{ $ranged }}</span> <input class="input inline! w-20! min-h-0! num" name="{{ $name('points') }}" value="{{ $ranged === '' ? '' : ($choice['points'] ?? '') }}" inputmode="decimal" aria-label="Points on {{ $criterion->title() }}"> <span class="middle" @unless ($ranged !== '' && ($choice['points'] ?? '') === Figure::plain($chosen->level->middle())) hidden @endunless>the middle</span></label>
     @endif
 @elseif ($criterion instanceof ScaleCriterion)
     <label class="small quiet block mt-1">{{ Figure::plain($criterion->min) }} to {{ Figure::plain($criterion->highest) }} in steps of {{ Figure::plain($criterion->step) }}
