@@ -53,6 +53,15 @@ final class AdviceTest extends TestCase
         self::assertSame(['“Evidence”: steps of 3 from 0 never meet the highest, 10, so the full mark cannot be reached.'], $scale);
     }
 
+    public function test_a_highest_level_that_looks_like_a_mark_and_stops_short_is_named(): void
+    {
+        $percent = $this->sound()->set('levels.l1.points', '0')->set('levels.l2.points', '35')->set('levels.l3.points', '65')->set('levels.l4.points', '85');
+        self::assertContains('“Argument”: its highest level has 85 points, and counts as 100 % of the criterion. If 85 is meant as 85 of 100, add a level of 100.', $this->sentences($percent));
+        foreach (['100', '120'] as $most) {
+            self::assertSame([], array_filter($this->sentences($percent->set('levels.l4.points', $most)), fn (string $sentence) => str_contains($sentence, 'counts as 100 %')), $most);
+        }
+    }
+
     public function test_hard_reading_is_named(): void
     {
         $hard = 'Demonstrates comprehensive historiographical contextualisation, problematising epistemological presuppositions underlying archival accumulation.';

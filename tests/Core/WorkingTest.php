@@ -40,6 +40,13 @@ final class WorkingTest extends TestCase
         ], $lines);
     }
 
+    public function test_levels_that_stop_short_of_100_say_what_they_count_as(): void
+    {
+        $of = fn (string $most): string => Working::ofScore(Scorer::score(Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l', 'title' => 'Low', 'points' => '35'], ['id' => 'h', 'title' => 'High', 'points' => $most]], 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100']]]), ['a' => ['level' => 'l']]), Weighting::Percent, 1)->toArray()[0]['how'];
+        self::assertSame(['35 of 85 (85 counts as 100 %) × 100 %', '35 of 100 × 100 %', '35 of 40 × 100 %'], [$of('85'), $of('100'), $of('40')]);
+        self::assertSame('sum 41.1764…, rounded half up to 1 decimal', Working::ofScore(Scorer::score(Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l', 'title' => 'Low', 'points' => '35'], ['id' => 'h', 'title' => 'High', 'points' => '85']], 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100']]]), ['a' => ['level' => 'l']]), Weighting::Percent, 1)->toArray()[1]['how']);
+    }
+
     public function test_points_weighting_adds_points_and_drops_what_does_not_apply(): void
     {
         $rubric = Rubric::fromArray(['title' => 'R', 'weighting' => 'points', 'decimals' => 1, 'criteria' => [

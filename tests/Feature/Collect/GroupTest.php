@@ -9,6 +9,7 @@ use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Actions\Screen\CompareHandin;
 use App\Actions\ShareOut\WorkOutPlan;
+use App\Enums\HandInBy;
 use App\Jobs\CompareHandin as CompareJob;
 use App\Models\Assignment;
 use App\Models\Conflict;
@@ -149,6 +150,7 @@ final class GroupTest extends TestCase
             self::assertStringStartsWith('Groups stay together with their first marker: loads lie from', $plan->notes[0]);
         }
         self::assertTrue($this->assignment->refresh()->keep_groups);
+        self::assertTrue($this->assignment(['title' => 'Fresh', 'handin_by' => HandInBy::GroupOneByOne])->refresh()->keep_groups, 'a group’s scripts stay together unless one says otherwise');
         $this->actingAs($this->coordinator)->get(route('share-out.index', $this->assignment))->assertOk()->assertSee('North')->assertSee('Groups stay together with their first marker');
     }
 }

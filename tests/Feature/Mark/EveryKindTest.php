@@ -47,6 +47,7 @@ final class EveryKindTest extends TestCase
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('does not apply')->assertSee('in steps of 0.5')->assertSee('Noted tide and time');
         $this->choose($mark, 'c1', ['stop' => 'l4']);
         $this->choose($mark, 'c2', ['stop' => 'l3', 'points' => '']);
+        $this->get(route('mark.desk', $mark))->assertSee('value="7"', false)->assertSee('<span class="middle" >the middle</span>', false)->assertSee('<span class="name" aria-hidden="true">', false);
         $this->choose($mark, 'c3', ['done' => ['s1' => '1'], 'partly' => ['s2' => '1,5'], 'comment' => 'The tide was guessed.']);
         $this->post(route('mark.done', $mark))->assertSessionHasErrors(['refused' => 'Not done yet: Photographs has no mark. Everything you chose and wrote is kept.']);
         $this->put(route('mark.choose', [$mark, 'c3']), ['partly' => ['s2' => '2']])->assertSessionHasErrors('refused');
@@ -58,7 +59,9 @@ final class EveryKindTest extends TestCase
         self::assertSame('74.4', $mark->refresh()->shownTotal());
 
         $assignment = $mark->script->assignment;
-        $this->actingAs($this->coordinator)->get(route('moderate.show', $mark->script))->assertOk()->assertSee('1 of 3 items done, 1 partly')->assertSee('does not apply');
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $mark->script))->assertOk()->assertSee('1 of 3 items done, 1 partly')->assertSee('does not apply')
+            ->assertSee('Who dug it?')->assertDontSee('>0 %<', false)->assertDontSee('of 0')
+            ->assertSee('from 74.375');
         app(ReleaseResults::class)($assignment, null, $this->coordinator);
         $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertOk()
             ->assertSee('74.4')->assertSee('partly done, 1.5')->assertSee('not done')->assertSee('does not apply to your work')->assertSee('The tide was guessed.')->assertSee('Who dug it?')->assertSee('6 to 8');

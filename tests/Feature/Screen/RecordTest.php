@@ -6,8 +6,10 @@ namespace Tests\Feature\Screen;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\Found;
+use App\Mail\WroteToYou;
 use App\Models\Assignment;
 use App\Models\ConversationEntry;
+use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
 
 /**
@@ -42,6 +44,23 @@ final class RecordTest extends TestCase
         self::assertSame(30, str_word_count((string) $entry->seen['passage'], 0, '0123456789'));
         $this->get(route('screen.show', $script))->assertSee('The first half is the other’s.')->assertSee('0 of 20 counted words');
         self::assertSame(0, ConversationEntry::query()->where('script_id', $this->script($this->work, 1)->id)->count());
+    }
+
+    public function test_a_student_is_told_of_an_entry_for_them_and_staff_see_when_it_was_read(): void
+    {
+        $this->begun();
+        Mail::fake();
+        $script = $this->script($this->work);
+        $this->actingAs($this->coordinator)->post(route('screen.record', $script), ['found' => 'note', 'why' => 'Between us.']);
+        Mail::assertNothingQueued();
+        $this->actingAs($this->students[0])->get('/')->assertDontSee('Your coordinator wrote to you');
+        $this->actingAs($this->coordinator)->post(route('screen.record', $script), ['found' => 'talk', 'why' => 'Please come and see me.', 'student_sees' => '1']);
+        Mail::assertQueued(WroteToYou::class, fn (WroteToYou $mail) => $mail->hasTo($this->students[0]->email) && str_contains($mail->render(), route('screen.own-record', $script)) && ! str_contains($mail->render(), 'come and see me'));
+        $this->get(route('screen.show', $script))->assertSee('the student may read it and has not yet');
+        $this->actingAs($this->students[0])->get('/')->assertSee('Your coordinator wrote to you about your work');
+        $this->get(route('screen.own-record', $script))->assertSee('Please come and see me.')->assertDontSee('Between us.');
+        $this->get('/')->assertDontSee('Your coordinator wrote to you about your work');
+        $this->actingAs($this->coordinator)->get(route('screen.show', $script))->assertSee('the student read it');
     }
 
     public function test_what_is_missing_is_said_and_what_was_written_stays(): void
