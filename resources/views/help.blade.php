@@ -42,7 +42,7 @@
             <h2>{{ $parts['student'] }}</h2>
             <ul>
                 <li>The page of an assignment has the brief, the rubric it will be marked by, your own due time, and where you hand in. Files of these kinds can be read: .docx, .odt, .pdf, .rtf, .txt, .md, .html. You can also type, or begin from a template.</li>
-                <li>A receipt comes at once, on the page and by e-mail. It proves what was handed in and when. The page then shows the text as markers get it: look whether it is your text.</li>
+                <li>A receipt comes at once, on the page and by e-mail. It proves what was handed in and when: what counts is when it arrived, however busy the server is. Within seconds the page then shows the text as markers get it: look whether it is your text. If the file cannot be read it does not count; you are told why, by e-mail too, and can hand in again.</li>
                 <li>You can hand in again until the due time; the last one in time counts. If something comes later, you choose which counts.</li>
                 <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.</li>
                 <li>When results are out you get an e-mail. The result shows the level you reached on each criterion beside the others, how to reach the next one, and the comments at their words. “Working” shows how the mark came about.</li>
