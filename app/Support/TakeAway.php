@@ -73,7 +73,12 @@ final class TakeAway
         $list = fopen("{$folder}/list.csv", 'w') ?: throw new RuntimeException('The list cannot be written.');
         fwrite($list, "\u{FEFF}".Csv::line(['Script', 'File', 'Words', 'SHA-256 of the file here']));
         foreach ($scripts->with(['currentHandin', 'currentHandin.files'])->orderBy('code')->lazy(50) as $script) {
-            foreach ($script->currentHandin === null ? [] : $this->files($script->code, $script->currentHandin) as $as => $from) {
+            if ($script->currentHandin?->read_at === null) { // nothing can be made of it yet, and nothing is left out in silence
+                fwrite($list, Csv::line([$script->code, 'still being read', null, null]));
+
+                continue;
+            }
+            foreach ($this->files($script->code, $script->currentHandin) as $as => $from) {
                 if (is_string($from)) {
                     // What a restored backup has dated anew is dated as it was made.
                     touch(Storage::path($from), Child::DATED);

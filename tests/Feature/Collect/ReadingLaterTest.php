@@ -127,7 +127,10 @@ final class ReadingLaterTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[0], 'Lost.');
         Queue::fake();
         self::assertSame(0, FinishHandIn::again(), 'it may still be waiting');
+        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('still being read')->assertDontSee('may stand still');
+        self::assertStringContainsString($this->script($assignment)->code.',still being read', $this->get(route('collect.zip', $assignment))->streamedContent(), 'a ZIP leaves nothing out in silence');
         Carbon::setTestNow(now()->addMinutes(16));
+        $this->get(route('collect.index', $assignment))->assertSee('may stand still');
         self::assertSame(1, FinishHandIn::again());
         Queue::assertPushed(ReadHandin::class, fn (ReadHandin $job) => $job->studentId === $this->students[0]->id);
     }

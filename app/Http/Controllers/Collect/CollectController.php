@@ -37,7 +37,7 @@ final class CollectController extends Controller
         return view('collect.index', [
             'assignment' => $assignment, 'cohort' => $cohort, 'counts' => $counts,
             'rows' => $cohort->page($counts, $request->integer('page', 1)),
-            'beingRead' => $this->of($assignment)->whereNull('read_at')->count(), 'unreadable' => $this->unreadable($assignment),
+            'beingRead' => $this->of($assignment)->whereNull('read_at')->count(), 'unreadSince' => $this->of($assignment)->whereNull('read_at')->where('created_at', '<', now()->subMinutes(10))->oldest()->value('created_at'), 'unreadable' => $this->unreadable($assignment),
         ]);
     }
 
