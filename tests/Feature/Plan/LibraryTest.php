@@ -74,7 +74,7 @@ final class LibraryTest extends TestCase
             $this->post(route('rubrics.import'), ['file' => Files::upload((string) $answer->getContent(), $name), 'to' => $this->module->public_id])->assertSessionHasNoErrors();
             $back = Rubric::query()->latest('id')->firstOrFail();
             self::assertNotSame($rubric->id, $back->id);
-            self::assertSame("brought in from {$name}", $back->provenance);
+            self::assertSame("imported from {$name}", $back->provenance);
             self::assertSame([], $back->draft()->faults());
             self::assertSame(['Argument', 'Evidence'], array_column($back->draft()->criteria(), 'title'));
         }

@@ -184,6 +184,7 @@ final class ShareOutTest extends TestCase
         $ask(['to' => $second->marker->public_id])->assertSessionHasErrors('refused');
         $this->get(route('share-out.index', $assignment))->assertOk()->assertSee('hand over');
         $ask()->assertSessionHas('said');
+        $this->get(route('share-out.index', $assignment))->assertSee($code); // the page that says so
 
         $new = $this->markOf($mark->script, Part::First);
         self::assertSame([$third->id, [], null], [$new->marker_id, $new->choices, $new->begun_at]);
