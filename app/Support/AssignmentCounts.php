@@ -35,6 +35,8 @@ final class AssignmentCounts
             ->when($led, fn ($query) => $query->leftJoin('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)')))
             ->leftJoin('overlap_reports as o', 'o.handin_id', '=', "{$l}.current_handin_id")
             ->join('assignments as a', 'a.id', '=', 's.assignment_id')
+            // Joined, since some releases of MariaDB 10.11 take a subquery within a sum for a column that is not grouped by.
+            ->leftJoinSub(DB::table('conversation_entries')->select('script_id')->distinct(), 'e', 'e.script_id', '=', 's.id')
             ->when($shared, fn ($query) => $query
                 ->leftJoin('marks as f', fn ($join) => $join->on('f.script_id', '=', "{$l}.id")->where('f.part', 'first'))
                 ->leftJoin('marks as m', fn ($join) => $join->on('m.script_id', '=', "{$l}.id")->where('m.part', 'second'))
@@ -49,7 +51,7 @@ final class AssignmentCounts
                 COALESCE(SUM(o.state = 'ready'), 0) AS screened,
                 COALESCE(SUM(o.state = 'nothing'), 0) AS not_screened,
                 COALESCE(SUM(o.state = 'failed'), 0) AS screening_failed,
-                COALESCE(SUM(o.state = 'ready' AND s.lead_id IS NULL AND o.share >= a.overlap_look AND NOT EXISTS (SELECT 1 FROM conversation_entries e WHERE e.script_id = s.id)), 0) AS to_look".(! $shared ? ', COALESCE(SUM(s.held), 0) AS held' : ',
+                COALESCE(SUM(o.state = 'ready' AND s.lead_id IS NULL AND o.share >= a.overlap_look AND e.script_id IS NULL), 0) AS to_look".(! $shared ? ', COALESCE(SUM(s.held), 0) AS held' : ',
                 COALESCE(SUM(f.id IS NOT NULL), 0) AS shared_out,
                 COUNT(DISTINCT f.marker_id) AS tutors,
                 COALESCE(SUM(f.done_at IS NOT NULL), 0) AS first_done,

@@ -248,9 +248,11 @@ final readonly class Cohort
     {
         $more = 'CASE WHEN s.due_at > ? THEN 1 ELSE 0 END';
 
-        return $this->people()->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name, GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
+        $drafts = DB::table('draft_checks')->whereIn('script_id', DB::table('scripts')->where('assignment_id', $this->assignment->id)->select('id'))->groupBy('script_id')->selectRaw('script_id, COUNT(*) AS drafts');
+
+        return $this->people()->leftJoin('handins as h', 'h.id', '=', 's.current_handin_id')->leftJoinSub($drafts, 'd', 'd.script_id', '=', 's.id')->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name, GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
             NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section, MAX(s.group_name) AS group_name, GROUP_CONCAT(s.student_id) AS student_ids,
-            MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at, COALESCE(SUM((SELECT COUNT(*) FROM draft_checks d WHERE d.script_id = s.id)), 0) AS drafts, MAX(s.due_at) AS due_at, CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at, MAX(s.received_at) AS received_at, MAX((SELECT h.attempt FROM handins h WHERE h.id = s.current_handin_id)) AS attempt, MAX(s.late) AS late, MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time,
+            MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at, COALESCE(SUM(d.drafts), 0) AS drafts, MAX(s.due_at) AS due_at, CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at, MAX(s.received_at) AS received_at, MAX(h.attempt) AS attempt, MAX(s.late) AS late, MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time,
             ".($this->anyOut ? 'MAX(r.id) AS result_id, CASE WHEN COUNT(r.first_opened_at) = COUNT(*) THEN MAX(r.first_opened_at) END AS first_opened_at, SUM(r.seconds_open) AS seconds_open' : 'NULL AS result_id, NULL AS first_opened_at, NULL AS seconds_open'), [$this->due()]);
     }
 }
