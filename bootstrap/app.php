@@ -35,7 +35,7 @@ return Application::configure(basePath: dirname(__DIR__))
     )
     ->withCommands([__DIR__.'/../app/Console/Commands'])
     ->withMiddleware(function (Middleware $middleware): void {
-        // The compat package has no CORS service: nothing here answers other origins.
+        // Nothing here answers other origins.
         $middleware->remove(HandleCors::class);
         // Every answer, those of refusals and errors too.
         $middleware->append(ProtectResponses::class);

@@ -188,7 +188,7 @@ final class Script extends Model
         $in = $this->currentHandin;
 
         return FinalMark::of(
-            $settlement->toCore(), $this->assignment->scale(), $decimals, $this->assignment->markRules(),
+            $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)), $this->assignment->markRules(),
             $this->lateness(), $in?->length() ?? new Length(0),
         );
     }

@@ -61,6 +61,9 @@ final class User extends Authenticatable
         return mb_strtolower(is_string($composed) ? $composed : trim($address));
     }
 
+    /**
+     * @return Attribute<string, string>
+     */
     protected function email(): Attribute
     {
         return Attribute::make(set: fn (string $address) => self::addressKey($address));

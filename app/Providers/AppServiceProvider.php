@@ -50,7 +50,7 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute((int) config('harbor.sign_in.address'))->by('forgotten:'.$request->ip()),
         ]);
         RateLimiter::for('choose-password', fn (Request $request) => [
-            Limit::perMinute(10)->by('choose:'.($request->user()->id ?? ($request->route()->originalParameter('user') ?? $account($request)))),
+            Limit::perMinute(10)->by('choose:'.($request->user()->id ?? ($request->route()?->originalParameter('user') ?? $account($request)))),
             Limit::perMinute((int) config('harbor.sign_in.address'))->by('choose:'.$request->ip()),
         ]);
         // Pieces of files: many small requests, bounded by the size of a piece.

@@ -88,6 +88,6 @@ final class DatabaseIndex implements SourceIndex
     {
         $rows = DB::connection()->getPdo()->query($query);
 
-        return array_map(fn (array $row): array => [(int) $row[0], (int) $row[1]], $rows === false ? [] : $rows->fetchAll(PDO::FETCH_NUM));
+        return array_map(fn (array $row): array => [(int) $row[0], (int) $row[1]], $rows === false ? [] : array_values($rows->fetchAll(PDO::FETCH_NUM)));
     }
 }

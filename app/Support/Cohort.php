@@ -11,6 +11,7 @@ use Illuminate\Pagination\LengthAwarePaginator as Pages;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 use YoungHarbor\Core\Collect\Arrivals;
 
 /**
@@ -113,7 +114,7 @@ final readonly class Cohort
      * One page of rows.
      *
      * @param  array<string, int>  $counts
-     * @return LengthAwarePaginator<int, object>
+     * @return LengthAwarePaginator<int, \stdClass>
      */
     public function page(array $counts, int $page): LengthAwarePaginator
     {
@@ -143,7 +144,7 @@ final readonly class Cohort
         $ids = $found->forPage($page, self::PAGE)->pluck('s.id')->all();
         $rows = $this->people()->whereIn('s.id', $ids)->selectRaw($this->columns())->get()->keyBy('script_id');
 
-        return collect($ids)->map(fn (mixed $id) => $rows[$id]);
+        return collect(array_values($ids))->map(fn (mixed $id) => $rows->get($id) ?? throw new LogicException('Each was found.'));
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
 use App\Screening\Figured;
+use LogicException;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Piece;
 use YoungHarbor\Core\Overlap\Report;
@@ -204,35 +205,40 @@ final class OverlapReading
      */
     private function marked(Words $words, array $runs, Figures $figures, array $hiding, int $number): array
     {
-        $of = array_fill(0, $words->count(), [0, false, '', '']);
+        $run = array_fill(0, $words->count(), 0);
+        $same = $left = $hidden = [];
         foreach ($figures->places as $place) {
             for ($i = $place->from; $i < min($place->to, $words->count()); $i++) {
-                $of[$i][2] = $place->why;
+                $left[$i] = $place->why;
             }
         }
         foreach ($hiding as $one) {
             for ($i = $one['from'] ?? 0; $i < min($one['to'] ?? 0, $words->count()); $i++) {
-                $of[$i][3] = $one['kind'];
+                $hidden[$i] = $one['kind'];
             }
         }
         // A run reaches over the few words that differ in it; where two reach over the same words the first does.
-        foreach ($runs as $n => $run) {
-            for ($i = $run['from']; $i < $run['to']; $i++) {
-                $of[$i][0] = $of[$i][0] ?: $n + 1;
+        foreach ($runs as $n => $one) {
+            for ($i = $one['from']; $i < $one['to']; $i++) {
+                $run[$i] = ($run[$i] ?? 0) ?: $n + 1;
             }
         }
-        foreach ($runs as $n => $run) {
-            foreach ($run['pieces'] as $piece) {
+        foreach ($runs as $n => $one) {
+            foreach ($one['pieces'] as $piece) {
                 for ($i = $piece->from; $i < $piece->to(); $i++) {
-                    $of[$i][0] = $n + 1;
-                    $of[$i][1] = true;
+                    $run[$i] = $n + 1;
+                    $same[$i] = true;
                 }
             }
         }
+        $of = [];
+        foreach ($run as $i => $n) {
+            $of[$i] = [$n, $same[$i] ?? false, $left[$i] ?? '', $hidden[$i] ?? ''];
+        }
         $parts = [];
         foreach ($this->grouped($words, $of, 0, $words->count()) as [$text, $said]) {
-            [$run, $same, $left, $hidden] = [$said[0], $said[1], $said[2] ?? '', $said[3] ?? ''];
-            $parts[] = ['text' => $text, 'run' => $run, 'same' => $same, 'left' => $left, 'hidden' => $hidden, 'now' => $run === $number, 'letter' => $run === 0 ? '' : (string) $runs[$run - 1]['letter'], 'kind' => $run === 0 ? '' : (string) $runs[$run - 1]['kind']];
+            $in = $runs[$said[0] - 1] ?? null;
+            $parts[] = ['text' => $text, 'run' => $said[0], 'same' => $said[1], 'left' => $said[2] ?? '', 'hidden' => $said[3] ?? '', 'now' => $said[0] === $number, 'letter' => (string) ($in['letter'] ?? ''), 'kind' => (string) ($in['kind'] ?? '')];
         }
 
         return $parts;
@@ -252,8 +258,8 @@ final class OverlapReading
         if ($now === null || $words->count() < $now['source_to']) {
             return null;
         }
-        $from = $whole ? 0 : max(0, $now['source_from'] - self::CONTEXT);
-        $to = $whole ? $words->count() : min($words->count(), $now['source_to'] + self::CONTEXT);
+        $from = $whole ? 0 : max(0, (int) $now['source_from'] - self::CONTEXT);
+        $to = $whole ? $words->count() : min($words->count(), (int) $now['source_to'] + self::CONTEXT);
         $of = array_fill(0, $words->count(), [0, false, '']);
         foreach ([...array_filter($runs, fn (array $run) => $run['number'] !== $number), $now] as $run) {
             foreach ($run['pieces'] as $piece) {
@@ -283,9 +289,10 @@ final class OverlapReading
         }
         $nothing = [0, false, '', ''];
         $groups = [];
-        $byte = $from === 0 ? 0 : $words->list[$from]->start;
+        $byte = $from === 0 ? 0 : ($words->list[$from] ?? throw new LogicException('It lies within the text.'))->start;
         for ($i = $from; $i < $to; $i = $end) {
             for ($end = $i + 1; $end < $to && $of[$end] === $of[$i]; $end++);
+            assert(isset($words->list[$i], $words->list[$end - 1]));
             $start = $words->list[$i]->start;
             $start > $byte && $groups[] = [substr($words->text, $byte, $start - $byte), $nothing];
             $byte = $words->list[$end - 1]->end;

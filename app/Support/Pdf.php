@@ -13,6 +13,7 @@ use Dompdf\Options;
 final class Pdf
 {
     /**
+     * @param  view-string  $view
      * @param  array<string, mixed>  $data
      */
     public function of(string $view, array $data, bool $landscape = false): string

@@ -142,14 +142,14 @@ final class Planning
                 continue;
             }
             $loads[$entry['marker']] ??= $none;
-            $loads[$entry['marker']][$entry['part']]++;
+            $loads[$entry['marker']][Part::from($entry['part']) === Part::First ? 'first' : 'second']++;
             $loads[$entry['marker']]['begun'] += $entry['fixed'] ? 1 : 0;
             $given[] = new Placed($entry['script'], $entry['marker'], $entry['part']);
         }
 
         $shared = count(array_filter($given, fn (Placed $one) => isset($shares[$one->marker])));
         foreach (Load::fairShares($shared, $shares) as $marker => $fair) {
-            $loads[$marker]['fair'] = $fair->toFloat();
+            $loads[$marker] = ['fair' => $fair->toFloat()] + ($loads[$marker] ?? $none);
         }
 
         return ['loads' => $loads, 'common' => MarkerPlan::inCommon($given, array_map(strval(...), array_keys($loads)))];

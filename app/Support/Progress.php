@@ -32,8 +32,8 @@ final class Progress
             $days = $first === null ? 0 : 1 + (int) Carbon::parse((string) $first, 'UTC')->setTimezone(Clock::zone())->startOfDay()->diffInDays($today);
 
             return [
-                'id' => (string) $names[$id]->public_id, 'name' => (string) $names[$id]->name, 'given' => $own->count(), 'done' => $done->count(),
-                'begun' => $own->whereNull('done_at')->whereNotNull('begun_at')->count(), 'aside' => $own->whereNull('done_at')->whereNotNull('aside_reason')->count(),
+                'id' => (string) $names->get($id)?->public_id, 'name' => (string) $names->get($id)?->name, 'given' => $own->count(),
+                'begun' => $own->whereNull('done_at')->whereNotNull('begun_at')->count(), 'done' => $done->count(), 'aside' => $own->whereNull('done_at')->whereNotNull('aside_reason')->count(),
                 'minutes' => $seconds->isEmpty() ? null : (float) $seconds->median() / 60, 'pace' => Pace::of($own->count(), $done->count(), $days, $left),
             ];
         })->sortBy(fn (array $row) => InOrder::key($row['name']))->values();

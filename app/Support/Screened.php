@@ -93,7 +93,7 @@ final readonly class Screened
     }
 
     /**
-     * @return LengthAwarePaginator<int, object>
+     * @return LengthAwarePaginator<int, \stdClass>
      */
     public function page(int $page): LengthAwarePaginator
     {
@@ -105,7 +105,8 @@ final readonly class Screened
         $scripts = Script::query()->whereKey($rows->pluck('id'))->get()->keyBy('id');
         foreach ($rows as $row) {
             $source = $row->largest_source_id === null ? null : $sources[$row->largest_source_id] ?? null;
-            $row->largest = $source === null ? null : OverlapWords::source($source, $scripts[$row->id], OverlapReader::Coordinator);
+            $script = $scripts->get($row->id);
+            $row->largest = $source === null || $script === null ? null : OverlapWords::source($source, $script, OverlapReader::Coordinator);
             $row->findings = array_count_values(array_column((array) json_decode($row->hiding ?? '[]', true), 'kind'));
         }
 

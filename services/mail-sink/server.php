@@ -47,7 +47,7 @@ while (true) {
         while (isset($clients[$id]) && ($end = strpos($clients[$id]['buffer'], "\r\n")) !== false) {
             $line = substr($clients[$id]['buffer'], 0, $end);
             $clients[$id]['buffer'] = substr($clients[$id]['buffer'], $end + 2);
-            if ($clients[$id]['data'] !== null) {
+            if (($clients[$id]['data'] ?? null) !== null) {
                 if ($line === '.') {
                     $name = sprintf('%s/%d-%05d.eml', $folder, (int) (microtime(true) * 1e6), ++$count);
                     file_put_contents($name.'.part', $clients[$id]['data']);

@@ -78,7 +78,7 @@ final class AddPeople
         if ($how === 'added') {
             Membership::query()->create(['module_id' => $module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $person['section']]);
         } elseif ($how === 'back') {
-            $membership?->update(['left_at' => null, 'role' => $role, 'section' => $person['section'] ?? $membership->section]);
+            $membership->update(['left_at' => null, 'role' => $role, 'section' => $person['section'] ?? $membership->section]);
             Script::query()->where('student_id', $user->id)->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id))->update(['left_at' => null]);
         }
         if ($how === 'added' || $how === 'back') {

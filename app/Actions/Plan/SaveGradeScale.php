@@ -37,7 +37,7 @@ final class SaveGradeScale
             if ($scale !== null && $stored->lock_version !== $seen) {
                 throw new Refused('Someone else changed these bands meanwhile. Yours are still in the form; compare them with what is stored, and save again.');
             }
-            if (GradeScale::query()->where('module_id', $module->id)->where('name', $name)->when($scale, fn ($query) => $query->whereKeyNot($scale->id))->exists()) {
+            if (GradeScale::query()->where('module_id', $module->id)->where('name', $name)->when($scale !== null, fn ($query) => $query->whereKeyNot($scale?->id))->exists()) {
                 throw new Refused("This module has bands called “{$name}” already. Give these another name.");
             }
             $before = $stored->exists ? $stored->document : null;

@@ -42,7 +42,7 @@ final class SearchWeb
 
             return OverlapReport::query()->whereKey($report->id)->where('state', '<>', ReportState::Stopped)->exists();
         });
-        $comparison = new Comparison($words, new Alignment($assignment->overlap_min_words, (int) config('harbor.overlap.gap')));
+        $comparison = new Comparison($words, new Alignment(max(1, $assignment->overlap_min_words), max(0, (int) config('harbor.overlap.gap'))));
         $found = [];
         foreach (OverlapSource::query()->whereKey($outcome->sources)->get() as $source) {
             $matched = $comparison->with($source->unpacked(), $source->name());

@@ -41,7 +41,7 @@ final class MoveInPlan
             }
             $entries[$at]['marker'] = $to;
             $stored->update([
-                'entries' => array_values($entries), 'moves' => $stored->moves + 1, 'lock_version' => $stored->lock_version + 1,
+                'entries' => $entries, 'moves' => $stored->moves + 1, 'lock_version' => $stored->lock_version + 1,
                 'unplaced' => array_values(array_filter($stored->unplaced, fn (array $one) => $one['script'] !== $code || $one['part'] !== $part)),
             ]);
 

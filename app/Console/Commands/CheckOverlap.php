@@ -86,7 +86,8 @@ final class CheckOverlap extends Command
      */
     private function whole(string $option, int $least, int $most, array &$faults): int
     {
-        $value = (string) $this->option($option);
+        $given = $this->option($option);
+        $value = is_string($given) ? $given : '';
         if (preg_match('/\A\d{1,5}\z/', $value) === 1 && (int) $value >= $least && (int) $value <= $most) {
             return (int) $value;
         }

@@ -168,7 +168,7 @@ final class HandInRequest extends FormRequest
             throw ValidationException::withMessages(['file' => 'A file has not arrived whole, or was sent too long ago. Press the button again; what has arrived is not sent twice.']);
         }
 
-        return collect($ids)->map(fn (string $id) => $found[$id]);
+        return collect($ids)->map(fn (string $id) => $found->get($id) ?? throw new LogicException('Each was found.'));
     }
 
     /**

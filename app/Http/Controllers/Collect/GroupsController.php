@@ -68,7 +68,7 @@ final class GroupsController extends Controller
         $fields = $request->validate(['size' => ['required', 'integer'], 'seed' => ['required', 'integer', 'min:0', 'max:2147483647']]);
         try {
             $students = $assignment->scripts()->pluck('student_id')->map(fn (mixed $id) => (int) $id)->values()->all();
-            $drawn = RandomGroups::of($students, (int) $fields['size'], (int) $fields['seed']);
+            $drawn = RandomGroups::of(array_values($students), (int) $fields['size'], (int) $fields['seed']);
         } catch (InvalidInput $e) {
             return back()->withInput()->withErrors(['size' => ucfirst($e->faults[0]->what).'.']);
         }

@@ -82,7 +82,7 @@ final class UploadController extends Controller
             is_dir(dirname($path)) || mkdir(dirname($path), 0700, true);
             $file = fopen($path, 'c');
             // What a stopped server wrote beyond the count is written over.
-            if ($file === false || ! ftruncate($file, $stored->arrived) || fseek($file, $stored->arrived) !== 0 || fwrite($file, $piece) !== strlen($piece)) {
+            if ($file === false || ! ftruncate($file, max(0, $stored->arrived)) || fseek($file, $stored->arrived) !== 0 || fwrite($file, $piece) !== strlen($piece)) {
                 abort(500, 'The piece could not be written.');
             }
             fclose($file);

@@ -48,7 +48,7 @@ final class ModerateController extends Controller
         return view('moderate.show', [
             'script' => $script, 'assignment' => $script->assignment, 'first' => $first, 'second' => $second,
             // What was marked, which a later attempt does not replace.
-            'read' => ($first ?? $second)->handin()->with('files')->first() ?? $script->currentHandin ?? abort(404),
+            'read' => ($first ?? $second)?->handin()->with('files')->first() ?? $script->currentHandin ?? abort(404),
             'rubric' => $first?->rubricVersion->toCore(),
             'why' => $both ? $script->assignment->settlement()->obstacle($first->exactTotal(), $second->exactTotal()) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),

@@ -8,6 +8,7 @@ use App\Actions\Plan\SaveGradeScale;
 use App\Http\Controllers\Controller;
 use App\Models\GradeScale;
 use App\Models\Module;
+use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -77,7 +78,7 @@ final class GradeScaleController extends Controller
         // Rows may be written in any order: they are sorted by their lower bound where all are numbers.
         $from = fn (array $band) => Document::parse($band['from']);
         if (! in_array(null, array_map($from, $bands), true)) {
-            usort($bands, fn (array $a, array $b) => $from($a)->compareTo($from($b)));
+            usort($bands, fn (array $a, array $b) => ($from($a) ?? BigDecimal::zero())->compareTo($from($b) ?? BigDecimal::zero()));
         }
         $document = ['name' => trim($request->string('name')->toString()), 'boundary' => $request->string('boundary')->toString() ?: BoundaryRule::AsItStands->value, 'bands' => $bands];
         try {

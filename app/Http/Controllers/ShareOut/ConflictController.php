@@ -41,8 +41,8 @@ final class ConflictController extends Controller
             ['marker' => ['required', Rule::in($staff->keys())], 'student' => ['required', Rule::in($students->keys())], 'reason' => ['required', 'string', 'max:300']],
             ['marker.*' => 'Choose who does not mark.', 'student.*' => 'Choose whose work it is.', 'reason.*' => 'Say why in a few words; coordinators alone read it.'],
         );
-        $marker = $staff[$fields['marker']]->user;
-        $with = $change->record($module, $marker, $students[$fields['student']]->user, trim($fields['reason']), $this->person($request));
+        $marker = $staff->get($fields['marker'])->user ?? abort(404);
+        $with = $change->record($module, $marker, $students->get($fields['student'])->user ?? abort(404), trim($fields['reason']), $this->person($request));
 
         return redirect()->route('conflicts.index', $module)->with('said', 'Recorded. No new plan will match them.'.($with > 0 ? " {$marker->name} has work of this student now: work out a new plan under Share out, or look at what is begun." : ''));
     }

@@ -126,9 +126,10 @@ final class ShareOutController extends Controller
             ['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Part::COUNTING)], 'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300']],
             ['to.*' => 'Choose who takes it over.', 'reason.*' => 'Say in a few words why; it is written in the logbook.'],
         );
-        $handOver($assignment, $fields['script'], Part::from($fields['part']), $people[$fields['to']], trim($fields['reason']), $this->person($request));
+        $to = $people->get($fields['to']) ?? abort(404);
+        $handOver($assignment, $fields['script'], Part::from($fields['part']), $to, trim($fields['reason']), $this->person($request));
 
-        return redirect()->route('share-out.index', $assignment)->with('said', "{$fields['script']} is with {$people[$fields['to']]->name} now. What was begun is kept, and counts for nothing.");
+        return redirect()->route('share-out.index', $assignment)->with('said', "{$fields['script']} is with {$to->name} now. What was begun is kept, and counts for nothing.");
     }
 
     /** The coordinator asks whose script it is; the look is logged. */
