@@ -6,9 +6,9 @@ namespace App\Models;
 
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
-use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\Working;
-use YoungHarbor\Core\Marks\WorkingLine;
+use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Figures\Working;
+use YoungHarbor\Core\Figures\WorkingLine;
 use YoungHarbor\Core\Moderation\Settled;
 
 /**

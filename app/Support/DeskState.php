@@ -8,9 +8,9 @@ use App\Models\Mark;
 use App\Models\MarkAttachment;
 use App\Models\MarkComment;
 use Illuminate\Database\Eloquent\Collection;
-use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\MarkForm;
+use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Text\TextAnchor;
 
 /**
@@ -57,7 +57,7 @@ final class DeskState
         $rubric = $mark->rubricVersion->toCore();
         $score = $mark->score();
 
-        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals)])->render();
+        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals)])->render();
     }
 
     /**

@@ -10,7 +10,7 @@ use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Script;
 use Illuminate\Support\Collection;
-use YoungHarbor\Core\Formats\Csv;
+use YoungHarbor\Core\Tables\Csv;
 
 /**
  * The grade book of a module: students down, assignments across. Before release a cell says whether work is in, and

@@ -10,7 +10,6 @@ use App\Models\Module;
 use App\Models\RosterImport;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
-use YoungHarbor\Core\Formats\CsvRows;
 use YoungHarbor\Core\Formats\OneRoster;
 use YoungHarbor\Core\Formats\RoleWords;
 use YoungHarbor\Core\Formats\RosterTable;
@@ -18,6 +17,7 @@ use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Roster\Comparison;
 use YoungHarbor\Core\Roster\Known;
 use YoungHarbor\Core\Roster\Person;
+use YoungHarbor\Core\Tables\CsvRows;
 use ZipArchive;
 
 /**

@@ -20,7 +20,7 @@ use Illuminate\Support\Str;
 use RuntimeException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\Process\Process;
-use YoungHarbor\Core\Formats\Csv;
+use YoungHarbor\Core\Tables\Csv;
 
 /**
  * Hand-ins as one ZIP, named by script codes, with a list inside: files made anew from the text as markers read it, or

@@ -9,8 +9,8 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * Who marks which script. The same input and seed give the same plan.

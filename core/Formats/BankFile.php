@@ -7,6 +7,8 @@ namespace YoungHarbor\Core\Formats;
 use JsonException;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Tables\Csv;
+use YoungHarbor\Core\Tables\CsvRows;
 
 /**
  * A set of the comment bank as a table or as JSON: label, comment, kind, criterion. Both come in again as they went out.

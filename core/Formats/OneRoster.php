@@ -6,6 +6,8 @@ namespace YoungHarbor\Core\Formats;
 
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Roster\Person;
+use YoungHarbor\Core\Tables\Csv;
+use YoungHarbor\Core\Tables\CsvRows;
 
 /**
  * People and classes as the files of OneRoster 1.2 CSV (1EdTech), bulk or delta.

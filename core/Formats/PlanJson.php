@@ -13,9 +13,9 @@ use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\PeerPlan;
 use YoungHarbor\Core\Allocation\Unplaced;
 use YoungHarbor\Core\Allocation\Work;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * A plan of allocation asked for and answered as JSON: who marks whose scripts, or who reviews whom.

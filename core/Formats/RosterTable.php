@@ -6,6 +6,8 @@ namespace YoungHarbor\Core\Formats;
 
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Roster\Person;
+use YoungHarbor\Core\Tables\Csv;
+use YoungHarbor\Core\Tables\CsvRows;
 
 /**
  * A roster as a plain table: a heading line, and a line a person. Which column is what is guessed from the headings and

@@ -7,6 +7,8 @@ namespace YoungHarbor\Core\Formats;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\PastedTable;
+use YoungHarbor\Core\Tables\Csv;
+use YoungHarbor\Core\Tables\Delimited;
 
 /**
  * A rubric as a table: a row a criterion, a column a level. What a table cannot hold is listed by {@see self::lost()}.

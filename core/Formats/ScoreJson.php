@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Formats;
 
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionScore;
 use YoungHarbor\Core\Rubric\Score;

@@ -6,6 +6,7 @@ namespace YoungHarbor\Core\Marks;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
 

@@ -6,6 +6,8 @@ namespace YoungHarbor\Core\Marks;
 
 use DateTimeImmutable;
 use DateTimeZone;
+use YoungHarbor\Core\Figures\Working;
+use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
  * When a piece of work is due for one student: the assignment's due time, what the student is always allowed, and an

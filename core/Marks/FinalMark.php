@@ -6,6 +6,8 @@ namespace YoungHarbor\Core\Marks;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use YoungHarbor\Core\Figures\Working;
+use YoungHarbor\Core\Figures\WorkingLine;
 use YoungHarbor\Core\Moderation\Settled;
 
 /**

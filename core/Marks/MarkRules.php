@@ -6,6 +6,9 @@ namespace YoungHarbor\Core\Marks;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Figures\Working;
+use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
  * What an assignment does to a settled mark before it is rounded: lateness, then over-length, then the cap of a resit.

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Moderation;
 
 use Brick\Math\BigDecimal;
-use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Figures\Working;
 
 /**
  * A mark that is no longer open, exact, with the working that led to it.

@@ -6,9 +6,9 @@ namespace YoungHarbor\Core\Moderation;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\Working;
-use YoungHarbor\Core\Marks\WorkingLine;
+use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Figures\Working;
+use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
  * Turns the marks of a script into the agreed mark, or says why people have to.

@@ -6,7 +6,7 @@ namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Text\ReadingEase;
 
 /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * A set of marks carried from one version of a rubric to another: what fits is kept, what does not is named.

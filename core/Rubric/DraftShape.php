@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Rubric;
 
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Figures\Figure;
 
 /**
  * The changes that give a draft another shape: add, remove, duplicate, move, spread.

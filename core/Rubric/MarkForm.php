@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Rubric;
 
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * What a marker sets on one criterion as a form sends it, turned into the JSON form of a mark.

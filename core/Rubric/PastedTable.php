@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
-use YoungHarbor\Core\Formats\Delimited;
-use YoungHarbor\Core\Formats\HtmlTable;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Tables\Delimited;
+use YoungHarbor\Core\Tables\HtmlTable;
 
 /**
  * A table pasted from a spreadsheet or a word processor, read as a rubric: criteria down, levels across. It says what

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Rubric;
 
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * What each criterion of a draft counts for when the mark is made by points alone.

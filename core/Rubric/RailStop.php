@@ -6,8 +6,8 @@ namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * A place on a criterion's rail where the pin can stand: a level, or half-way between two neighbouring ones.

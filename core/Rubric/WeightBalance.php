@@ -6,7 +6,7 @@ namespace YoungHarbor\Core\Rubric;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Figures\Figure;
 
 /**
  * How far a set of weights is from exactly 100, and how to spread what is left.

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
-use YoungHarbor\Core\Formats\Csv;
 use YoungHarbor\Core\Logbook\Chain;
 use YoungHarbor\Core\Logbook\Head;
 use YoungHarbor\Core\ScriptCode;
+use YoungHarbor\Core\Tables\Csv;
 
 final class ChainTest extends TestCase
 {

@@ -6,10 +6,10 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use YoungHarbor\Core\Formats\Delimited;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\PastedTable;
+use YoungHarbor\Core\Tables\Delimited;
 
 final class PastedTableTest extends TestCase
 {

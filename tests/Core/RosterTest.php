@@ -6,13 +6,13 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use YoungHarbor\Core\Formats\CsvRows;
 use YoungHarbor\Core\Formats\OneRoster;
 use YoungHarbor\Core\Formats\RosterTable;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Roster\Comparison;
 use YoungHarbor\Core\Roster\Known;
 use YoungHarbor\Core\Roster\Person;
+use YoungHarbor\Core\Tables\CsvRows;
 
 /**
  * Rosters read, compared and written. The OneRoster files are written by hand after the field lists of OneRoster 1.2

@@ -7,13 +7,13 @@ namespace Tests\Core;
 use Brick\Math\BigDecimal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
 use YoungHarbor\Core\Rubric\Rubric;
 use YoungHarbor\Core\Rubric\Scorer;
+use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Rubric\WeightBalance;
 
 final class RubricTest extends TestCase
@@ -57,7 +57,7 @@ final class RubricTest extends TestCase
 
         // 35 of the remaining 60 is 58.333… %, and half of it is 29.1666…
         self::assertSame('29.2', (string) $score->total);
-        self::assertStringContainsString('rescaled', json_encode(Working::ofScore($score, Rubric::fromArray(self::document())->weighting, 1)->toArray(), JSON_THROW_ON_ERROR));
+        self::assertStringContainsString('rescaled', json_encode(ScoreWorking::of($score, Rubric::fromArray(self::document())->weighting, 1)->toArray(), JSON_THROW_ON_ERROR));
     }
 
     /**

@@ -8,11 +8,11 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
-use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\Rubric;
 use YoungHarbor\Core\Rubric\Scorer;
+use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Rubric\Weighting;
 
 final class WorkingTest extends TestCase
@@ -31,7 +31,7 @@ final class WorkingTest extends TestCase
             ['id' => 'a', 'title' => 'A', 'weight' => '33.33', 'kind' => 'scale', 'max' => '3', 'optional' => true],
             ['id' => 'b', 'title' => 'B', 'weight' => '66.67', 'kind' => 'scale', 'max' => '4'],
         ]]);
-        $lines = Working::ofScore(Scorer::score($rubric, ['a' => ['points' => '2'], 'b' => []]), Weighting::Percent, 0)->toArray();
+        $lines = ScoreWorking::of(Scorer::score($rubric, ['a' => ['points' => '2'], 'b' => []]), Weighting::Percent, 0)->toArray();
 
         self::assertSame([
             ['what' => 'A', 'how' => '2 of 3 × 33.33 %', 'result' => '22.22'],
@@ -42,9 +42,9 @@ final class WorkingTest extends TestCase
 
     public function test_levels_that_stop_short_of_100_say_what_they_count_as(): void
     {
-        $of = fn (string $most): string => Working::ofScore(Scorer::score(Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l', 'title' => 'Low', 'points' => '35'], ['id' => 'h', 'title' => 'High', 'points' => $most]], 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100']]]), ['a' => ['level' => 'l']]), Weighting::Percent, 1)->toArray()[0]['how'];
+        $of = fn (string $most): string => ScoreWorking::of(Scorer::score(Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l', 'title' => 'Low', 'points' => '35'], ['id' => 'h', 'title' => 'High', 'points' => $most]], 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100']]]), ['a' => ['level' => 'l']]), Weighting::Percent, 1)->toArray()[0]['how'];
         self::assertSame(['35 of 85 (85 counts as 100 %) × 100 %', '35 of 100 × 100 %', '35 of 40 × 100 %'], [$of('85'), $of('100'), $of('40')]);
-        self::assertSame('sum 41.1764…, rounded half up to 1 decimal', Working::ofScore(Scorer::score(Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l', 'title' => 'Low', 'points' => '35'], ['id' => 'h', 'title' => 'High', 'points' => '85']], 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100']]]), ['a' => ['level' => 'l']]), Weighting::Percent, 1)->toArray()[1]['how']);
+        self::assertSame('sum 41.1764…, rounded half up to 1 decimal', ScoreWorking::of(Scorer::score(Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l', 'title' => 'Low', 'points' => '35'], ['id' => 'h', 'title' => 'High', 'points' => '85']], 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100']]]), ['a' => ['level' => 'l']]), Weighting::Percent, 1)->toArray()[1]['how']);
     }
 
     public function test_points_weighting_adds_points_and_drops_what_does_not_apply(): void

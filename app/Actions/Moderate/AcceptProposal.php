@@ -14,7 +14,7 @@ use App\Models\Settlement;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Figures\Figure;
 
 /**
  * The other marker accepts a proposed mark: the script is settled. Nobody accepts their own proposal.

@@ -11,8 +11,8 @@ use App\Models\Script;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * One marker proposes an agreed mark to the other, with a reason. A new proposal takes the place of an open one.

@@ -8,7 +8,7 @@ use App\Enums\Part;
 use App\Logbook\Logbook;
 use App\Models\Script;
 use App\Models\Settlement;
-use YoungHarbor\Core\Marks\Figure;
+use YoungHarbor\Core\Figures\Figure;
 
 /**
  * Settles a script whose marks are all done, when the assignment's rule can; otherwise leaves it to the markers.

@@ -13,8 +13,7 @@ use App\Models\Script;
 use App\Models\Settlement;
 use App\Support\ScriptText;
 use Brick\Math\BigDecimal;
-use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\Working;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Rubric\ChecklistCriterion;
 use YoungHarbor\Core\Rubric\ChecklistItem;
 use YoungHarbor\Core\Rubric\Criterion;
@@ -22,6 +21,7 @@ use YoungHarbor\Core\Rubric\CriterionScore;
 use YoungHarbor\Core\Rubric\Level;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\Rubric;
+use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Text\TextAnchor;
 
 /**
@@ -58,7 +58,7 @@ final class ResultDocument
                     'band_span' => $scale->span($final->band, $rubric->decimals),
                     'working' => $final->working->toArray(),
                     // Where students see no points, the working begins at the marker's total.
-                    'first_working' => $rubric->pointsShown ? Working::ofScore($score, $rubric->weighting, $rubric->decimals)->toArray() : [],
+                    'first_working' => $rubric->pointsShown ? ScoreWorking::of($score, $rubric->weighting, $rubric->decimals)->toArray() : [],
                 ] : []),
                 'late' => $script->currentHandin->late ?? false,
                 'points_shown' => $rubric->pointsShown && $isMarked,

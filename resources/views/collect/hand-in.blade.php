@@ -29,7 +29,7 @@
                 <ul class="list-disc ml-5 mb-4">
                     @if ($rules->length)<li>Length: {{ $rules->length->sentence() }}.</li>@endif
                     @if ($rules->late)<li>Late work: {{ $rules->late->sentence() }}.</li>@endif
-                    @if ($rules->cap)<li>A resit: {{ YoungHarbor\Core\Marks\Figure::plain($rules->cap) }} marks at most.</li>@endif
+                    @if ($rules->cap)<li>A resit: {{ YoungHarbor\Core\Figures\Figure::plain($rules->cap) }} marks at most.</li>@endif
                 </ul>
             @endif
             @if ($assignment->handin_by->isGroup())

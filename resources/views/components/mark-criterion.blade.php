@@ -1,7 +1,7 @@
 {{-- How one criterion is marked, whatever its kind: the desk and the trial of a rubric both use it. --}}
 @props(['criterion', 'choice' => [], 'prefix' => '', 'weighting' => null])
 @php
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\{ChecklistCriterion, CommentCriterion, LevelCriterion, MarkForm, RailStop, ScaleCriterion};
     $name = fn (string $field) => $prefix === '' ? $field : $prefix.'['.preg_replace('/\[.*/', '', $field).']'.(preg_match('/\[.*/', $field, $m) ? $m[0] : '');
     $id = $criterion->id();

@@ -1,7 +1,7 @@
 {{-- A rubric as students read it before they write: exactly as it will be marked. --}}
 @props(['rubric', 'points' => null, 'choices' => []])
 @php
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\{ChecklistCriterion, CommentCriterion, LevelCriterion, MarkForm, ScaleCriterion};
     $shown = $points ?? $rubric->pointsShown;
 @endphp

@@ -1,5 +1,5 @@
 @php
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     $missing = array_map(fn ($criterion) => $criterion->title(), $score->missing());
     $out = (float) (string) $score->outOf;
     $x = 0;

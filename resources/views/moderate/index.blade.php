@@ -39,7 +39,7 @@
                                     @if ($second !== null)<rect x="{{ $x($second) - 5 }}" y="6" width="10" height="10" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />@endif
                                 </svg>
                             </td>
-                            <td class="num">{{ $apart === null ? '' : ($apart->isPositive() ? '+' : '').YoungHarbor\Core\Marks\Figure::plain($apart) }}</td>
+                            <td class="num">{{ $apart === null ? '' : ($apart->isPositive() ? '+' : '').YoungHarbor\Core\Figures\Figure::plain($apart) }}</td>
                             <td class="num font-bold">{{ $script->settlement?->shownMark() }}</td>
                             <td><x-standing :standing="$standing" /></td>
                         </tr>

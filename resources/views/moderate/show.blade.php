@@ -1,5 +1,5 @@
 @php
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\LevelCriterion;
     $sides = array_filter(['First mark' => $first, 'Second mark, blind' => $second]);
     $settled = $script->settlement;

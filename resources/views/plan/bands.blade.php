@@ -15,7 +15,7 @@
                 <p class="quiet small mb-2">{{ $scale->boundary->sentence() }}</p>
                 <table class="table small">
                     <thead><tr><th>Band</th><th class="num">From</th><th class="num">Stands for</th></tr></thead>
-                    <tbody>@foreach (array_reverse($scale->bands) as $band)<tr><td>{{ $band->name }}</td><td class="num">{{ YoungHarbor\Core\Marks\Figure::plain($band->from) }}</td><td class="num">{{ $band->value === null ? '–' : YoungHarbor\Core\Marks\Figure::plain($band->value) }}</td></tr>@endforeach</tbody>
+                    <tbody>@foreach (array_reverse($scale->bands) as $band)<tr><td>{{ $band->name }}</td><td class="num">{{ YoungHarbor\Core\Figures\Figure::plain($band->from) }}</td><td class="num">{{ $band->value === null ? '–' : YoungHarbor\Core\Figures\Figure::plain($band->value) }}</td></tr>@endforeach</tbody>
                 </table>
             </section>
         @endforeach

@@ -1,5 +1,5 @@
 @php
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\{ChecklistCriterion, CommentCriterion, LevelCriterion, MarkForm, ScaleCriterion};
 @endphp
 <!DOCTYPE html>

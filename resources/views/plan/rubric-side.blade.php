@@ -1,6 +1,6 @@
 @php
     use App\Http\Controllers\Plan\RubricController;
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     $inPercent = $draft->weighting() === YoungHarbor\Core\Rubric\Weighting::Percent;
     $balance = $draft->balance();
     $sum = (float) (string) $balance->sum;

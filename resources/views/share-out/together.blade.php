@@ -1,5 +1,5 @@
 @php
-    use YoungHarbor\Core\Marks\Figure;
+    use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\{CommentCriterion, LevelCriterion, MarkForm};
     $initials = fn (string $name): string => mb_strtoupper(implode('', array_map(fn ($part) => mb_substr($part, 0, 1), array_slice(preg_split('/[\s\-]+/u', $name) ?: [], 0, 3))));
 @endphp

@@ -23,7 +23,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
-use YoungHarbor\Core\Formats\Delimited;
+use YoungHarbor\Core\Tables\Delimited;
 
 /**
  * Where is everyone: counts that are filters, writing to those shown, and taking the list away.

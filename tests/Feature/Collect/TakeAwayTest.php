@@ -16,7 +16,7 @@ use Tests\Files;
 use Tests\PlantedFiles;
 use Tests\TestCase;
 use YoungHarbor\Core\Collect\WebLink;
-use YoungHarbor\Core\Formats\Delimited;
+use YoungHarbor\Core\Tables\Delimited;
 use ZipArchive;
 
 /**

@@ -20,7 +20,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use YoungHarbor\Core\Formats\Csv;
+use YoungHarbor\Core\Tables\Csv;
 
 /**
  * Where everyone is, and taking it away. Names stand here without script codes, so that nobody learns whose script is

@@ -13,8 +13,8 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use YoungHarbor\Core\Allocation\RandomGroups;
-use YoungHarbor\Core\Formats\Delimited;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Tables\Delimited;
 
 /**
  * The groups that hand in together: written line by line, or drawn.

@@ -30,12 +30,12 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Figure;
-use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\MarkForm;
+use YoungHarbor\Core\Rubric\ScoreWorking;
 
 /**
  * The desk: one script and the rubric side by side. Everything is saved as it is chosen or typed.
@@ -60,7 +60,7 @@ final class DeskController extends Controller
         return view('mark.desk', [
             'mark' => $mark, 'script' => $mark->script, 'assignment' => $mark->script->assignment, 'attempts' => $attempts, 'attempt' => $attempt, 'filter' => $filter,
             'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files, 'attachments' => $state->attachments($mark),
-            'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
+            'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
             'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
             'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->handin_id ? $files : [], $attempt->id !== $mark->handin_id),
@@ -184,7 +184,7 @@ final class DeskController extends Controller
         $rubric = $mark->rubricVersion->toCore();
         $score = $mark->score();
 
-        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => Working::ofScore($score, $rubric->weighting, $rubric->decimals), 'saved' => now()]);
+        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'saved' => now()]);
     }
 
     /**

@@ -12,12 +12,12 @@ use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marks\BandScale;
 use YoungHarbor\Core\Marks\BoundaryRule;
-use YoungHarbor\Core\Marks\Figure;
 
 /**
  * Grade bands: those that ship, a module's own, and marks turned into bands and back.

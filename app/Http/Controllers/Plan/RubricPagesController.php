@@ -13,12 +13,12 @@ use YoungHarbor\Core\Formats\CaseRubric;
 use YoungHarbor\Core\Formats\RubricCsv;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marks\Working;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\DraftChanges;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\Rubric as CoreRubric;
 use YoungHarbor\Core\Rubric\Scorer;
+use YoungHarbor\Core\Rubric\ScoreWorking;
 
 /**
  * The pages around a rubric's sheet: a trial of it, what students see, its versions, ways to take it out.
@@ -52,7 +52,7 @@ final class RubricPagesController extends Controller
             $refused[] = ucfirst($e->faults[0]->what);
             $score = Scorer::score($core, []);
         }
-        $data = ['rubric' => $rubric, 'core' => $core, 'choices' => $choices, 'score' => $score, 'working' => Working::ofScore($score, $core->weighting, $core->decimals), 'refused' => $refused];
+        $data = ['rubric' => $rubric, 'core' => $core, 'choices' => $choices, 'score' => $score, 'working' => ScoreWorking::of($score, $core->weighting, $core->decimals), 'refused' => $refused];
 
         return view($request->header('HX-Request') === null ? 'plan.rubric-try' : 'plan.rubric-tried', $data);
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Formats;
+namespace YoungHarbor\Core\Tables;
 
 use Generator;
 

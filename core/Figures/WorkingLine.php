@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Marks;
+namespace YoungHarbor\Core\Figures;
 
 /**
  * One step of how a number came about: what was taken, what was done with it, what it came to.

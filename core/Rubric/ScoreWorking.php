@@ -2,26 +2,19 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Marks;
+namespace YoungHarbor\Core\Rubric;
 
-use YoungHarbor\Core\Rubric\LevelCriterion;
-use YoungHarbor\Core\Rubric\Score;
-use YoungHarbor\Core\Rubric\Weighting;
+use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Figures\Working;
+use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
- * How a number came about, step by step.
+ * How a marker's total on a rubric came about, criterion by criterion.
  */
-final readonly class Working
+final class ScoreWorking
 {
-    /**
-     * @param  list<WorkingLine>  $lines
-     */
-    public function __construct(public array $lines)
-    {
-    }
-
     /** The working of one marker's total on a rubric. */
-    public static function ofScore(Score $score, Weighting $weighting, int $decimals): self
+    public static function of(Score $score, Weighting $weighting, int $decimals): Working
     {
         $lines = [];
         $left = 0;
@@ -55,19 +48,6 @@ final readonly class Working
             $lines[] = new WorkingLine('Out of 100', 'the exact sum × 100 ÷ '.Figure::plain($score->outOf).', rounded half up', (string) $score->percent());
         }
 
-        return new self($lines);
-    }
-
-    public function then(WorkingLine $line): self
-    {
-        return new self([...$this->lines, $line]);
-    }
-
-    /**
-     * @return list<array{what: string, how: string, result: string}>
-     */
-    public function toArray(): array
-    {
-        return array_map(fn (WorkingLine $line) => $line->toArray(), $this->lines);
+        return new Working($lines);
     }
 }

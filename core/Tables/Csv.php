@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Formats;
+namespace YoungHarbor\Core\Tables;
 
 /**
  * Lines of comma-separated values (RFC 4180) that no spreadsheet runs as a formula.

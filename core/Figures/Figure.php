@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Marks;
+namespace YoungHarbor\Core\Figures;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigNumber;

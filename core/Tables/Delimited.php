@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Formats;
+namespace YoungHarbor\Core\Tables;
 
 /**
  * Reads tables written as text: comma-, semicolon- or tab-separated (RFC 4180, with the quoting spreadsheets use when
