@@ -180,6 +180,22 @@ final class RosterTest extends TestCase
     /**
      * @param  array<string, string>  $choices
      */
+    public function test_roles_and_candidate_numbers_come_in_and_are_for_coordinators_alone(): void
+    {
+        Mail::fake();
+        $this->module(1, 0);
+        $import = $this->bring("Name,E-mail,Student number,Role,Candidate number,Shoe size\nTina Tutor,tina@x.example,,Tutor,,41\nSam Second,sam@x.example,,Second marker,,42\nEve Extern,eve@x.example,,External examiner,,43\nStu Dent,stu@x.example,N9,Student,C-77,44\n");
+        $this->get(route('rosters.show', $import))->assertSee('external examiner')->assertSee('candidate C-77')->assertSee('Shoe size');
+        $this->apply($import)->assertSessionHasNoErrors();
+        $roles = Membership::query()->where('module_id', $this->module->id)->with('user')->get()->mapWithKeys(fn (Membership $member) => [$member->user->email => [$member->role, $member->candidate_number]]);
+        self::assertSame([[Role::Tutor, null], [Role::Tutor, null], [Role::Examiner, null], [Role::Student, 'C-77']], [$roles['tina@x.example'], $roles['sam@x.example'], $roles['eve@x.example'], $roles['stu@x.example']]);
+        $this->get(route('people.index', $this->module))->assertSee('C-77');
+        foreach (['tina@x.example', 'eve@x.example', 'stu@x.example'] as $other) {
+            $this->actingAs(User::query()->where('email', $other)->sole())->get(route('people.index', $this->module))->assertForbidden();
+            $this->get('/')->assertDontSee('C-77');
+        }
+    }
+
     private function bring(string $bytes, array $choices = [], string $name = 'roster.csv'): RosterImport
     {
         $this->actingAs($this->coordinator)->post(route('rosters.store', $this->module), ['roster' => new UploadedFile($this->path($bytes), $name, null, null, true)])->assertSessionHasNoErrors();

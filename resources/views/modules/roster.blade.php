@@ -22,7 +22,7 @@
                         <details class="mb-4" @if ($key !== 'same') open @endif><summary><b>{{ $title }}</b> <span class="quiet">{{ number_format(count($rows)) }}</span></summary>
                             <div class="sheet scroll mt-2"><table class="table stacked"><thead><tr><th>Name</th><th>E-mail address</th><th>Number</th><th>Section</th><th>{{ $key === 'added' ? 'As' : 'What' }}</th></tr></thead><tbody>
                                 @foreach ($most($rows) as $row)
-                                    <tr><td class="font-bold">{{ $row->person->name }}</td><td>{{ $row->person->email }}</td><td>{{ $row->person->number }}</td><td>{{ $row->person->section }}@if ($row->person->group) <span class="quiet small">{{ $row->person->group }}</span>@endif</td>
+                                    <tr><td class="font-bold">{{ $row->person->name }}</td><td>{{ $row->person->email }}</td><td>{{ $row->person->number }}@if ($row->person->candidate) <span class="quiet small">candidate {{ $row->person->candidate }}</span>@endif</td><td>{{ $row->person->section }}@if ($row->person->group) <span class="quiet small">{{ $row->person->group }}</span>@endif</td>
                                         <td>{{ $key === 'added' ? App\Enums\Role::from($row->person->role)->label().($row->known ? ', has an account' : '') : implode('; ', $row->changes) }}@foreach ($row->stays as $stays) <span class="quiet small block">left as it is: {{ $stays }}</span>@endforeach</td></tr>
                                 @endforeach
                             </tbody></table></div>
