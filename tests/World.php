@@ -13,8 +13,6 @@ use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\ShareOut\ApplyPlan;
 use App\Actions\ShareOut\WorkOutPlan;
-use App\Enums\OverlapSeen;
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Mark;
@@ -25,7 +23,8 @@ use App\Models\RubricVersion;
 use App\Models\Script;
 use App\Models\User;
 use Illuminate\Support\Carbon;
-use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * A small module for tests, made through the application's own actions.
@@ -94,12 +93,36 @@ trait World
     {
         $assignment = app(SaveAssignment::class)($this->module, null, [
             'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id, 'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
-            'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean,
-            'second_marking' => true, 'overlap_seen' => OverlapSeen::Start, ...$fields,
+            'bands' => config('harbor.bands.classes'), ...$fields,
         ], null);
         app(OpenAssignment::class)($assignment);
 
         return $assignment->refresh();
+    }
+
+    /**
+     * A marking scheme as usual but for some fields.
+     *
+     * @param  array<string, string>  $fields  by their JSON names
+     */
+    protected function scheme(array $fields): Scheme
+    {
+        return Scheme::fromArray([...Scheme::usual()->toArray(), ...$fields]);
+    }
+
+    protected function oneMark(): Scheme
+    {
+        return $this->scheme(['second' => 'none']);
+    }
+
+    /**
+     * Changes how an assignment is screened, and nothing that follows from it.
+     *
+     * @param  array<string, mixed>  $fields  by their JSON names
+     */
+    protected function screenOtherwise(Assignment $assignment, array $fields): void
+    {
+        $assignment->update(['screening' => $assignment->screening->with($fields)]);
     }
 
     /** Everyone hands in a text of their own, the due time passes, the scripts are shared out. */
@@ -130,15 +153,15 @@ trait World
         return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students[$student]->id)->sole();
     }
 
-    protected function markOf(Script $script, Part $part): Mark
+    protected function markOf(Script $script, Seat $seat): Mark
     {
-        return Mark::query()->where('script_id', $script->id)->where('part', $part)->sole();
+        return Mark::query()->where('script_id', $script->id)->where('seat', $seat)->whereNull('handed_over_at')->sole();
     }
 
     /** Marks and finishes: levels for the two criteria. */
     protected function finish(Mark $mark, string $first, string $second): Mark
     {
-        app(SaveChoice::class)($mark, 'c1', ['level' => $first, 'comment' => "Comment of the {$mark->part->value} marker."]);
+        app(SaveChoice::class)($mark, 'c1', ['level' => $first, 'comment' => "Comment of the {$mark->seat->value} marker."]);
         app(SaveChoice::class)($mark, 'c2', ['level' => $second]);
 
         return app(FinishMark::class)($mark);
@@ -146,8 +169,8 @@ trait World
 
     protected function finishBoth(Script $script, string $first = 'l2', string $second = 'l2'): void
     {
-        $this->finish($this->markOf($script, Part::First), $first, $second);
-        $this->finish($this->markOf($script, Part::Second), $first, $second);
+        $this->finish($this->markOf($script, Seat::First), $first, $second);
+        $this->finish($this->markOf($script, Seat::Second), $first, $second);
     }
 
     /** An assignment whose results are all out. */

@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Actions\Screen\CompareHandin as Compare;
 use App\Enums\ReportState;
 use App\Enums\WebState;
+use App\Events\ReportChanged;
 use App\Models\Handin;
 use App\Models\OverlapReport;
 use Illuminate\Bus\Queueable;
@@ -48,6 +49,7 @@ final class CompareHandin implements ShouldQueue
             'state' => ReportState::Failed,
             'failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500),
         ]);
+        ReportChanged::dispatch($this->handinId);
     }
 
     private function onlyOneFor(): int

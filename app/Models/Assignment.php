@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsCoreValue;
 use App\Enums\HandInBy;
-use App\Enums\OverlapSeen;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use Brick\Math\BigDecimal;
@@ -14,18 +14,18 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\BandScale;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
-use YoungHarbor\Core\Moderation\Settlement as Rule;
-use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Attention;
 use YoungHarbor\Core\Overlap\Bibliography;
 use YoungHarbor\Core\Overlap\Interval;
 use YoungHarbor\Core\Overlap\LeftOut;
 use YoungHarbor\Core\Overlap\Quotations;
+use YoungHarbor\Core\Release\Settings as Release;
+use YoungHarbor\Core\Screening\Settings as Screening;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -43,27 +43,11 @@ use YoungHarbor\Core\Text\Words;
  * @property Carbon|null $promised_on
  * @property Carbon|null $published_at
  * @property array<string, mixed> $bands
- * @property string $pass_mark
- * @property bool $second_marking
+ * @property Scheme $scheme which seats there are and how marks settle
+ * @property Screening $screening what scripts are compared with, the lines, who sees a report
+ * @property Release $release what goes out
  * @property bool $keep_groups scripts of one group go to one first marker
- * @property string $tolerance
- * @property SettleRule $settle_rule
- * @property OverlapSeen $overlap_seen
- * @property bool $formative feedback without a mark
- * @property int $overlap_min_words shortest run of words that screening shows
- * @property string $overlap_look line to look at, percent
- * @property string $overlap_look_closely
- * @property bool $overlap_quotations left out, unless a report says otherwise
- * @property bool $overlap_bibliography likewise
- * @property bool $overlap_module compared with the module's other assignments
- * @property bool $overlap_archive compared with the archive
- * @property bool $overlap_web looked for in the open web
- * @property bool $joins_archive
- * @property bool $overlap_students students see the report of their own script after the due time
  * @property int|null $writing_baseline_id null: writing is not measured
- * @property string $writing_alarm share of honest texts that may be called unusual, 0 to 0.5
- * @property int $writing_least_words
- * @property bool $writing_detector texts go to the outside detector
  * @property Carbon|null $writing_detector_since since when students were told
  * @property-read WritingBaseline|null $writingBaseline
  * @property array<string, mixed>|null $late_rule
@@ -100,11 +84,14 @@ final class Assignment extends Model
     {
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
-            'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime', 'results_out_at' => 'datetime', 'bands' => 'array',
-            'second_marking' => 'boolean', 'keep_groups' => 'boolean', 'writing_detector' => 'boolean', 'writing_detector_since' => 'datetime', 'overlap_quotations' => 'boolean', 'overlap_bibliography' => 'boolean', 'overlap_module' => 'boolean', 'overlap_archive' => 'boolean', 'overlap_web' => 'boolean', 'joins_archive' => 'boolean', 'overlap_students' => 'boolean', 'formative' => 'boolean', 'handin_by' => HandInBy::class, 'overlap_seen' => OverlapSeen::class, 'settle_rule' => SettleRule::class,
-            // As decimals, so that 40 is no change from 40.00.
-            'pass_mark' => 'decimal:2', 'tolerance' => 'decimal:2', 'cap' => 'decimal:2', 'overlap_look' => 'decimal:1', 'overlap_look_closely' => 'decimal:1', 'writing_alarm' => 'decimal:3',
-            'late_rule' => 'array', 'declaration' => 'array', 'length_rule' => 'array', 'handin_kinds' => 'array',
+            'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime',
+            'results_out_at' => 'datetime', 'writing_detector_since' => 'datetime',
+            'bands' => 'array', 'late_rule' => 'array', 'length_rule' => 'array', 'declaration' => 'array', 'handin_kinds' => 'array',
+            'scheme' => AsCoreValue::class.':'.Scheme::class, 'screening' => AsCoreValue::class.':'.Screening::class,
+            'release' => AsCoreValue::class.':'.Release::class,
+            'keep_groups' => 'boolean', 'handin_by' => HandInBy::class,
+            // As a decimal, so that 40 is no change from 40.00.
+            'cap' => 'decimal:2',
         ];
     }
 
@@ -155,7 +142,7 @@ final class Assignment extends Model
      */
     public function leftOut(array $words): LeftOut
     {
-        return LeftOut::given($words, $this->givenWords(), new Alignment(max(1, $this->overlap_min_words), 0));
+        return LeftOut::given($words, $this->givenWords(), new Alignment($this->screening->minWords, 0));
     }
 
     /**
@@ -179,13 +166,9 @@ final class Assignment extends Model
     /** What comparing depends on: a report made with other settings has to be made again. */
     public function overlapSettings(): string
     {
-        return md5(json_encode([$this->overlap_min_words, $this->overlap_module, $this->overlap_archive, $this->joins_archive, $this->givenTexts()], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
-    }
+        $screening = $this->screening;
 
-    /** Where a share lies: past the line to look closely, past the line to look, or below both. */
-    public function attention(string $share): Attention
-    {
-        return Attention::of($share, $this->overlap_look, $this->overlap_look_closely);
+        return md5(json_encode([$screening->minWords, $screening->module, $screening->archive, $screening->joinsArchive, $this->givenTexts()], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
     }
 
     /**
@@ -199,7 +182,7 @@ final class Assignment extends Model
     /** Whether a hand-in may go to the outside detector: only what was handed in by people who had been told. */
     public function mayAskDetector(Handin $handin): bool
     {
-        return $this->writing_detector && $this->writing_detector_since !== null && $handin->received_at->gte($this->writing_detector_since);
+        return $this->writing_detector_since !== null && $handin->received_at->gte($this->writing_detector_since);
     }
 
     /** What happens to a settled mark before it is rounded. */
@@ -248,11 +231,6 @@ final class Assignment extends Model
     public function scale(): BandScale
     {
         return BandScale::fromArray($this->bands);
-    }
-
-    public function settlement(): Rule
-    {
-        return new Rule($this->settle_rule, BigDecimal::of($this->tolerance), BigDecimal::of($this->pass_mark));
     }
 
     public function isPublished(): bool

@@ -55,7 +55,7 @@ final class DraftCheck extends Model
         return Figures::of(
             $found['words'], array_map(fn (array $place) => new Interval($place[0], $place[1], $place[2]), $found['places']),
             array_merge(...array_map(fn (Matched $one) => $one->runs, $matched)), array_merge(...array_map(fn (Matched $one) => $one->close, $matched)),
-            new Choices($assignment->overlap_quotations, $assignment->overlap_bibliography),
+            new Choices($assignment->screening->quotations, $assignment->screening->bibliography),
         );
     }
 

@@ -54,7 +54,16 @@ final class Handin extends Model
 {
     use HasPublicId;
 
+    public $incrementing = false;
+
     protected $guarded = [];
+
+    protected static function booted(): void
+    {
+        self::creating(function (self $handin): void {
+            $handin->id ??= Work::query()->insertGetId(['script_id' => $handin->script_id, 'kind' => Work::HANDIN]);
+        });
+    }
 
     protected function casts(): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Enums\Part;
+use App\Casts\AsCoreValue;
 use App\Models\Concerns\HasPublicId;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
@@ -13,21 +13,24 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SeatMark;
+use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Score;
 use YoungHarbor\Core\Rubric\Scorer;
 
 /**
- * One marker's mark of one script. First and second marks are separate rows that never overwrite each other.
+ * One marker's mark in one seat of a script. Marks are separate rows that never overwrite each other.
  *
  * @property int $id
  * @property string $public_id
  * @property int $script_id
  * @property int $assignment_id the script's
- * @property Part $part
+ * @property Seat $seat
  * @property int $marker_id
  * @property int $rubric_version_id
- * @property int $handin_id
- * @property array<string, array<string, mixed>> $choices
+ * @property int $work_id what was marked
+ * @property CriterionMarks $choices what was set and written, criterion by criterion
  * @property string $general_comment
  * @property string $private_note for staff alone
  * @property string|null $aside_reason why it is set aside
@@ -50,11 +53,11 @@ final class Mark extends Model
 {
     use HasPublicId;
 
-    protected $guarded = ['counts_as', 'counts_by'];
+    protected $guarded = ['counting_seat', 'counting_marker_id', 'holding_marker_id'];
 
     protected function casts(): array
     {
-        return ['part' => Part::class, 'choices' => 'array', 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
+        return ['seat' => Seat::class, 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
     }
 
     protected static function booted(): void
@@ -93,28 +96,29 @@ final class Mark extends Model
      */
     public function handin(): BelongsTo
     {
-        return $this->belongsTo(Handin::class);
+        return $this->belongsTo(Handin::class, 'work_id');
     }
 
     /**
-     * First and second marks, without those made together or handed over.
+     * Marks that make up their script's mark.
      *
      * @return Builder<self>
      */
     public static function counting(): Builder
     {
-        return self::query()->whereIn('marks.part', Part::COUNTING);
+        return self::query()->where('marks.counts', true);
     }
 
     /**
-     * What is on desks: without what was handed over, and without marks made together that nobody finished before the result went out.
+     * What is on desks: without what was handed over, and without marks made together that nobody finished before the
+     * result went out.
      *
      * @return Builder<self>
      */
     public static function onDesks(): Builder
     {
-        return self::query()->where('marks.part', '!=', Part::HandedOver)->where(fn (Builder $query) => $query
-            ->where('marks.part', '!=', Part::Together)->orWhereNotNull('marks.done_at')
+        return self::query()->whereNull('marks.handed_over_at')->where(fn (Builder $query) => $query
+            ->where('marks.seat', '!=', Seat::Together)->orWhereNotNull('marks.done_at')
             ->orWhereNotExists(fn ($released) => $released->from('results')->whereColumn('results.script_id', 'marks.script_id')));
     }
 
@@ -137,12 +141,33 @@ final class Mark extends Model
     }
 
     /** Puts a script on a marker's desk, with the attempt and the rubric that count now. */
-    public static function give(Script $script, Part $part, int $markerId, Assignment $assignment): self
+    public static function give(Script $script, Seat $seat, int $markerId, Assignment $assignment): self
     {
         return self::query()->create([
-            'script_id' => $script->id, 'assignment_id' => $assignment->id, 'part' => $part, 'marker_id' => $markerId,
-            'rubric_version_id' => $assignment->rubric_version_id, 'handin_id' => $script->current_handin_id, 'choices' => [], 'general_comment' => '',
+            'script_id' => $script->id, 'assignment_id' => $assignment->id, 'seat' => $seat, 'counts' => $seat->counts(),
+            'seat_number' => self::freeNumber($script->id, $seat), 'marker_id' => $markerId,
+            'rubric_version_id' => $assignment->rubric_version_id, 'work_id' => $script->current_handin_id, 'choices' => CriterionMarks::usual(), 'general_comment' => '',
         ]);
+    }
+
+    /** As its panel has it. */
+    public function toCore(): SeatMark
+    {
+        return match (true) {
+            $this->isDone() => SeatMark::done($this->seat, $this->exactTotal()),
+            $this->begun_at !== null => SeatMark::begun($this->seat),
+            default => SeatMark::waiting($this->seat),
+        };
+    }
+
+    public function isHandedOver(): bool
+    {
+        return $this->handed_over_at !== null;
+    }
+
+    private static function freeNumber(int $scriptId, Seat $seat): int
+    {
+        return $seat->canBeSeveral() && $seat->counts() ? 1 + (int) self::counting()->where('script_id', $scriptId)->where('seat', $seat)->max('seat_number') : 1;
     }
 
     public function score(): Score

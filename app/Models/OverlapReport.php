@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Enums\LeftOutBy;
 use App\Enums\ReportState;
 use App\Enums\WebState;
+use App\Events\ReportChanged;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -54,6 +55,11 @@ final class OverlapReport extends Model
 
     protected $attributes = ['web_state' => 'off', 'state' => 'waiting'];
 
+    protected static function booted(): void
+    {
+        self::saved(fn (self $report) => $report->wasRecentlyCreated || $report->wasChanged(['state', 'share']) ? ReportChanged::dispatch($report->handin_id) : null);
+    }
+
     protected function casts(): array
     {
         return ['state' => ReportState::class, 'web_state' => WebState::class, 'places' => 'array', 'left_out' => 'array', 'hiding' => 'array', 'finished_at' => 'datetime'];
@@ -96,8 +102,8 @@ final class OverlapReport extends Model
     /** What is left out of the figures: as the assignment says, and as its readers chose. */
     public function toChoices(Assignment $assignment): Choices
     {
-        $quotations = $assignment->overlap_quotations;
-        $bibliography = $assignment->overlap_bibliography;
+        $quotations = $assignment->screening->quotations;
+        $bibliography = $assignment->screening->bibliography;
         $shortest = 0;
         $sources = $passages = [];
         foreach ($this->choices->whereNull('undone_at') as $choice) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Enums\Part;
 use App\Models\Concerns\HasPublicId;
 use App\Support\Clock;
 use DateTimeZone;
@@ -14,10 +13,13 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Marking\Panel;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Lateness;
 use YoungHarbor\Core\Marks\Length;
-use YoungHarbor\Core\Standing;
+use YoungHarbor\Core\Screening\Verdict;
 
 /**
  * One student's place in one assignment, known to markers by its code only.
@@ -33,6 +35,11 @@ use YoungHarbor\Core\Standing;
  * @property Carbon|null $received_at of the attempt that counts
  * @property bool $late likewise
  * @property string|null $held_reason
+ * @property Standing $standing as it was last worked out; changed by StoreStandings alone
+ * @property Standing $reached how far it has got, held or not; likewise
+ * @property bool $second_done likewise
+ * @property Verdict $screening likewise, by StoreScreenings
+ * @property bool $held
  * @property Carbon|null $brief_opened_at
  * @property Carbon|null $template_taken_at
  * @property Carbon|null $left_at when its student left the module
@@ -44,7 +51,7 @@ use YoungHarbor\Core\Standing;
  * @property-read User $student
  * @property-read Handin|null $currentHandin
  * @property-read Collection<int, Handin> $handins
- * @property-read Collection<int, Mark> $marks first and second
+ * @property-read Collection<int, Mark> $marks those that count
  * @property-read Collection<int, Mark> $together
  * @property-read Settlement|null $settlement
  * @property-read Result|null $result
@@ -60,7 +67,11 @@ final class Script extends Model
 
     protected function casts(): array
     {
-        return ['brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime', 'due_at' => 'datetime', 'received_at' => 'datetime', 'late' => 'boolean', 'closes_at' => 'datetime', 'waived_at' => 'datetime'];
+        return [
+            'brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime', 'due_at' => 'datetime',
+            'received_at' => 'datetime', 'late' => 'boolean', 'closes_at' => 'datetime', 'waived_at' => 'datetime', 'held' => 'boolean',
+            'standing' => Standing::class, 'reached' => Standing::class, 'second_done' => 'boolean', 'screening' => Verdict::class,
+        ];
     }
 
     /**
@@ -96,12 +107,14 @@ final class Script extends Model
     }
 
     /**
+     * Marks that make up its mark.
+     *
      * @return HasMany<Mark, $this>
      */
     public function marks(): HasMany
     {
         $marks = $this->hasMany(Mark::class);
-        $marks->whereIn('part', Part::COUNTING);
+        $marks->where('counts', true);
 
         return $marks;
     }
@@ -114,7 +127,7 @@ final class Script extends Model
     public function together(): HasMany
     {
         $marks = $this->hasMany(Mark::class);
-        $marks->where('part', Part::Together->value);
+        $marks->where('seat', Seat::Together);
 
         return $marks;
     }
@@ -152,7 +165,7 @@ final class Script extends Model
     }
 
     /** The script whose marks count for this one: its own, or that of its group. */
-    public function marked(): self
+    public function leadScript(): self
     {
         return $this->lead_id === null ? $this : $this->lead ?? $this;
     }
@@ -175,15 +188,21 @@ final class Script extends Model
         return $this->group_name === null ? $this->student->name : $this->group()->map(fn (self $script) => $script->student->name)->implode(', ');
     }
 
-    public function mark(Part $part): ?Mark
+    public function mark(Seat $seat): ?Mark
     {
-        return $this->marks->first(fn (Mark $mark) => $mark->part === $part);
+        return $this->marks->first(fn (Mark $mark) => $mark->seat === $seat);
+    }
+
+    /** The marks of the script, or of the one that is marked for its group, in their seats. */
+    public function panel(): Panel
+    {
+        return Panel::of(...$this->leadScript()->marks->map(fn (Mark $mark) => $mark->toCore())->values()->all());
     }
 
     /** The mark as it goes out: settled, lowered or capped as the assignment says, rounded once. Needs a settlement. */
     public function finalMark(int $decimals): FinalMark
     {
-        $settlement = $this->marked()->settlement;
+        $settlement = $this->leadScript()->settlement;
         assert($settlement !== null);
         $in = $this->currentHandin;
 
@@ -217,25 +236,5 @@ final class Script extends Model
     public function takesHandIns(): bool
     {
         return $this->assignment->isOpen() && ($this->closes_at === null || $this->closes_at->isFuture());
-    }
-
-    /** Where the script is. Needs `marks`, `settlement`, `result` and the same of `lead` loaded when many are asked. */
-    public function standing(): Standing
-    {
-        $marked = $this->marked();
-        $first = $marked->mark(Part::First);
-        $second = $marked->mark(Part::Second);
-
-        return Standing::of(
-            handedIn: $this->current_handin_id !== null,
-            sharedOut: $first !== null,
-            firstDone: $first?->done_at !== null,
-            secondWanted: $second !== null,
-            secondBegun: $second?->begun_at !== null,
-            secondDone: $second?->done_at !== null,
-            agreed: $marked->settlement !== null,
-            held: $this->held_reason !== null,
-            released: $this->result !== null,
-        );
     }
 }

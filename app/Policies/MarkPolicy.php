@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
@@ -18,7 +17,7 @@ final class MarkPolicy
             return Response::deny('You are no longer in this module. What you marked is kept.');
         }
 
-        if ($mark->part === Part::HandedOver) {
+        if ($mark->isHandedOver()) {
             return Response::deny('This script has been handed over to another marker. What you had marked is kept as it was.');
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
-use App\Enums\OverlapSeen;
 use App\Enums\Role;
 use App\Models\ConversationEntry;
 use App\Models\Mark;
@@ -12,6 +11,7 @@ use App\Models\Script;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Screening\ReportSeen;
 
 final class ScriptPolicy
 {
@@ -25,10 +25,10 @@ final class ScriptPolicy
     {
         $mark = $this->markOf($user, $script);
 
-        return $user->coordinates($script->assignment->module_id) || match ($script->assignment->overlap_seen) {
-            OverlapSeen::Start => $mark !== null,
-            OverlapSeen::After => $mark?->isDone() === true,
-            OverlapSeen::Never => false,
+        return $user->coordinates($script->assignment->module_id) || match ($script->assignment->screening->seen) {
+            ReportSeen::Start => $mark !== null,
+            ReportSeen::After => $mark?->isDone() === true,
+            ReportSeen::Never => false,
         };
     }
 
@@ -49,7 +49,7 @@ final class ScriptPolicy
     public function viewOwnOverlap(User $user, Script $script): bool
     {
         return $script->student_id === $user->id && $user->roleIn($script->assignment->module_id) === Role::Student
-            && $script->assignment->overlap_students && $script->isPastDue();
+            && $script->assignment->screening->students && $script->isPastDue();
     }
 
     /** Both marks beside each other: never before both are in for someone who marks the script. */

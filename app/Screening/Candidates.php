@@ -53,9 +53,9 @@ final class Candidates
      */
     private function shelves(Assignment $assignment): array
     {
-        $others = $assignment->overlap_module ? Assignment::query()->where('module_id', $assignment->module_id)->whereKeyNot($assignment->id)->orderBy('id')->pluck('id')->all() : [];
+        $others = $assignment->screening->module ? Assignment::query()->where('module_id', $assignment->module_id)->whereKeyNot($assignment->id)->orderBy('id')->pluck('id')->all() : [];
 
-        return [$assignment->id, ...array_values(array_map(intval(...), $others)), ...($assignment->overlap_archive ? [OverlapSource::ARCHIVE] : [])];
+        return [$assignment->id, ...array_values(array_map(intval(...), $others)), ...($assignment->screening->archive ? [OverlapSource::ARCHIVE] : [])];
     }
 
     /**

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Enums\Part;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use YoungHarbor\Core\Allocation\SectionFilters;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Screening\ReportSeen;
+use YoungHarbor\Core\Screening\Verdict;
 
 /**
  * A marker's way through their scripts of one assignment: in the order of the marks' random ids, so that it tells nothing
@@ -79,7 +81,7 @@ final class DeskQueue
 
         /** @var Mark|null $next */
         $next = $this->queue($mark->assignment_id, $mark->marker_id, [...$filter, 'show' => ''])->whereNull('done_at')->where('marks.id', '!=', $mark->id)
-            ->orderByRaw("part != 'together', aside_reason IS NOT NULL, {$order} < ?, {$order}", [$here])->first();
+            ->orderByRaw("seat != 'together', aside_reason IS NOT NULL, {$order} < ?, {$order}", [$here])->first();
 
         return $next;
     }
@@ -91,7 +93,7 @@ final class DeskQueue
     {
         /** @var Mark|null $next */
         $next = $this->queue($assignment->id, $person->id, [])->whereNull('done_at')
-            ->orderByRaw("part != 'together', aside_reason IS NOT NULL, touched_at IS NULL, touched_at DESC, marks.public_id")->first();
+            ->orderByRaw("seat != 'together', aside_reason IS NOT NULL, touched_at IS NULL, touched_at DESC, marks.public_id")->first();
 
         return $next;
     }
@@ -108,8 +110,10 @@ final class DeskQueue
                 'begun' => $query->whereNull('done_at')->whereNotNull('begun_at'),
                 'aside' => $query->whereNull('done_at')->whereNotNull('aside_reason'),
                 'done' => $query->whereNotNull('done_at'),
-                'flagged' => $query->whereIn('handin_id', fn ($flagged) => $flagged->select('handin_id')->from('overlap_reports')->join('handins', 'handins.id', '=', 'handin_id')->join('scripts', 'scripts.id', '=', 'handins.script_id')
-                    ->join('assignments', 'assignments.id', '=', 'scripts.assignment_id')->where('assignments.id', $assignmentId)->where('overlap_seen', 'start')->whereColumn('overlap_reports.share', '>=', 'assignments.overlap_look')),
+                // Only where markers see reports from the start.
+                'flagged' => Assignment::query()->whereKey($assignmentId)->firstOrFail()->screening->seen === ReportSeen::Start
+                    ? $query->whereIn('script_id', fn ($scripts) => $scripts->select('id')->from('scripts')->where('assignment_id', $assignmentId)->whereIn('screening', Verdict::pastALine()))
+                    : $query->whereRaw('FALSE'),
                 default => $query,
             })
             ->when(isset($filter['section']), function (Builder $query) use ($assignmentId, $markerId, $filter): void {
@@ -129,7 +133,7 @@ final class DeskQueue
      */
     public function sections(int $assignmentId, int $markerId): array
     {
-        $counts = Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)->where('marks.part', '!=', Part::HandedOver->value)
+        $counts = Mark::query()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)->whereNull('marks.handed_over_at')
             ->join('scripts', 'scripts.id', '=', 'marks.script_id')->join('assignments', 'assignments.id', '=', 'scripts.assignment_id')
             ->leftJoin('memberships', fn ($join) => $join->on('memberships.module_id', '=', 'assignments.module_id')->on('memberships.user_id', '=', 'scripts.student_id'))
             ->groupByRaw("COALESCE(memberships.section, '')")->selectRaw("COALESCE(memberships.section, '') AS section, COUNT(DISTINCT marks.script_id) AS scripts")->toBase()->pluck('scripts', 'section');
@@ -144,11 +148,11 @@ final class DeskQueue
     /** A single value to order and to compare by. */
     public static function order(string $order): string
     {
-        $together = "IF(marks.part = '".Part::Together->value."' AND done_at IS NULL, '0', '1')";
+        $together = "IF(marks.seat = '".Seat::Together->value."' AND done_at IS NULL, '0', '1')";
 
         return match ($order) {
             'need' => "CONCAT({$together}, IF(done_at IS NOT NULL, 3, IF(aside_reason IS NOT NULL, 2, IF(begun_at IS NOT NULL, 0, 1))), marks.public_id)",
-            'code' => "CONCAT({$together}, (SELECT code FROM scripts WHERE scripts.id = marks.script_id), marks.part, marks.public_id)",
+            'code' => "CONCAT({$together}, (SELECT code FROM scripts WHERE scripts.id = marks.script_id), marks.seat, marks.public_id)",
             // As the index has it: a step is quick however long the queue is.
             default => 'marks.public_id',
         };

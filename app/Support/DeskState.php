@@ -9,6 +9,7 @@ use App\Models\MarkAttachment;
 use App\Models\MarkComment;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Text\TextAnchor;
@@ -24,12 +25,12 @@ final class DeskState
     public function of(Mark $mark): array
     {
         $criteria = $mark->rubricVersion->toCore()->criteria;
-        $choice = fn (Criterion $criterion): array => $mark->choices[$criterion->id()] ?? [];
+        $on = fn (Criterion $criterion): CriterionMark => $mark->choices->on($criterion->id());
 
         return [
             'version' => $mark->lock_version, 'done' => $mark->isClosed(),
-            'marks' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $choice($criterion)), $criteria)),
-            'words' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => $choice($criterion)['comment'] ?? '', $criteria)),
+            'marks' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $on($criterion)), $criteria)),
+            'words' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => $on($criterion)->comment, $criteria)),
             'general' => $mark->general_comment, 'private' => $mark->private_note, 'notes' => $this->notes($mark),
         ];
     }

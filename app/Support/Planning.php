@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
@@ -20,6 +19,7 @@ use YoungHarbor\Core\Allocation\Load;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\Work;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * What a plan of allocation is made of: an assignment's scripts, who may mark, and what is with whom now.
@@ -114,16 +114,16 @@ final class Planning
     public function marks(Assignment $assignment): array
     {
         return array_values(Mark::counting()->where('marks.assignment_id', $assignment->id)->join('scripts', 'scripts.id', '=', 'marks.script_id')->join('users', 'users.id', '=', 'marks.marker_id')
-            ->toBase()->get(['scripts.code', 'marks.part', 'users.public_id', 'users.name', 'marks.begun_at', 'marks.done_at'])
-            ->map(fn (object $row) => new Given((string) $row->code, (string) $row->part, (string) $row->public_id, (string) $row->name, $row->begun_at !== null, $row->done_at !== null))->all());
+            ->toBase()->get(['scripts.code', 'marks.seat', 'users.public_id', 'users.name', 'marks.begun_at', 'marks.done_at'])
+            ->map(fn (object $row) => new Given((string) $row->code, (string) $row->seat, (string) $row->public_id, (string) $row->name, $row->begun_at !== null, $row->done_at !== null))->all());
     }
 
     /**
-     * @return list<Part>
+     * @return list<Seat>
      */
     public static function parts(Assignment $assignment): array
     {
-        return $assignment->second_marking ? [Part::First, Part::Second] : [Part::First];
+        return array_values(array_filter($assignment->scheme->seats(), fn (Seat $seat) => in_array($seat, [Seat::First, Seat::Second], true)));
     }
 
     /**
@@ -142,7 +142,7 @@ final class Planning
                 continue;
             }
             $loads[$entry['marker']] ??= $none;
-            $loads[$entry['marker']][Part::from($entry['part']) === Part::First ? 'first' : 'second']++;
+            $loads[$entry['marker']][Seat::from($entry['part']) === Seat::First ? 'first' : 'second']++;
             $loads[$entry['marker']]['begun'] += $entry['fixed'] ? 1 : 0;
             $given[] = new Placed($entry['script'], $entry['marker'], $entry['part']);
         }

@@ -36,7 +36,7 @@ final class RubricChange
 
     public function isTouched(Mark $mark): bool
     {
-        return $mark->begun_at !== null || $mark->choices !== [];
+        return $mark->begun_at !== null || ! $mark->choices->isEmpty();
     }
 
     public function carried(Mark $mark, RubricVersion $to): Carried
@@ -55,7 +55,7 @@ final class RubricChange
         $stays = 0;
         $open = 0;
         foreach (Script::query()->where('assignment_id', $assignment->id)->with(['marks.rubricVersion', 'settlement', 'result'])->orderBy('code')->lazy(100) as $script) {
-            foreach ($script->marks->sortBy('part') as $mark) {
+            foreach ($script->marks->sortBy(fn (Mark $mark) => $mark->seat->value) as $mark) {
                 if (! $this->isTouched($mark)) {
                     $open++;
                 } elseif ($this->stays($script)) {
@@ -64,7 +64,7 @@ final class RubricChange
                     $carried = $this->carried($mark, $to);
                     $difference = $carried->score->percent()->minus($mark->score()->percent());
                     $rows[] = [
-                        'code' => $script->code, 'part' => $mark->part->value, 'before' => $mark->shownTotal() ?? $mark->score()->percent().' so far', 'after' => (string) $carried->score->percent(),
+                        'code' => $script->code, 'part' => $mark->seat->value, 'before' => $mark->shownTotal() ?? $mark->score()->percent().' so far', 'after' => (string) $carried->score->percent(),
                         'difference' => ($difference->isPositive() ? '+' : '').($difference->isZero() ? '0' : (string) $difference), 'lost' => $carried->lost, 'opens' => $mark->isDone() && ! $carried->score->isComplete(),
                     ];
                 }

@@ -143,6 +143,6 @@ final readonly class Screened
     private function condition(string $condition): string
     {
         // Both lines are decimals the database keeps, so they can stand in the query as they are.
-        return '('.strtr($condition, [':look' => (string) (float) $this->assignment->overlap_look, ':closely' => (string) (float) $this->assignment->overlap_look_closely]).')';
+        return '('.strtr($condition, [':look' => (string) $this->assignment->screening->look, ':closely' => (string) $this->assignment->screening->lookClosely]).')';
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Script;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Fairway\Counts;
+use YoungHarbor\Core\Marking\Standing;
 
 /**
  * What needs a person today. Every list is one query, however many assignments there are.
@@ -142,8 +143,7 @@ final class Today
     {
         return Script::query()->with('assignment.module')
             ->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id))
-            ->whereDoesntHave('marks', fn ($query) => $query->whereNull('done_at'))
-            ->whereDoesntHave('settlement')
+            ->where('reached', Standing::ToSettle)
             // With an open proposal it is the other marker's turn.
             ->whereDoesntHave('proposals', fn ($query) => $query->where('state', 'open')->where('proposed_by', $person->id))
             ->orderBy('code')->get();

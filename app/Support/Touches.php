@@ -30,13 +30,13 @@ final class Touches
                 $said[] = ucfirst($words)." is dropped for all {$in} hand-ins; results that are out stay as they are.";
             }
         }
-        if ($before->overlapSettings() !== $after->overlapSettings() || $before->overlap_web !== $after->overlap_web) {
+        if ($before->overlapSettings() !== $after->overlapSettings() || $before->screening->web !== $after->screening->web) {
             $said[] = $in === 1 ? 'The one hand-in is compared again.' : "All {$in} hand-ins are compared again.";
-        } elseif ($before->overlap_quotations !== $after->overlap_quotations || $before->overlap_bibliography !== $after->overlap_bibliography) {
+        } elseif ($before->screening->quotations !== $after->screening->quotations || $before->screening->bibliography !== $after->screening->bibliography) {
             $said[] = 'The figures of all reports are worked out anew; what readers chose on a report stays.';
         }
-        foreach (['joins_archive' => 'that work is kept for later cohorts to be compared with', 'overlap_web' => 'that the open web is asked'] as $column => $what) {
-            if (! $before->{$column} && $after->{$column}) {
+        foreach (['joins_archive' => 'that work is kept for later cohorts to be compared with', 'web' => 'that the open web is asked'] as $field => $what) {
+            if ($before->screening->toArray()[$field] === false && $after->screening->toArray()[$field] === true) {
                 $said[] = "Students are told {$what} where they hand in; the {$in} who have handed in were not told, so write to them.";
             }
         }

@@ -96,6 +96,6 @@ final readonly class Written
     private function condition(string $condition): string
     {
         // A decimal the database keeps, so it can stand in the query as it is.
-        return '('.strtr($condition, [':alarm' => (string) (float) $this->assignment->writing_alarm]).')';
+        return '('.strtr($condition, [':alarm' => (string) $this->assignment->screening->alarm]).')';
     }
 }

@@ -7,6 +7,7 @@ namespace YoungHarbor\Core\Figures;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigNumber;
 use Brick\Math\BigRational;
+use Brick\Math\Exception\RoundingNecessaryException;
 use Brick\Math\RoundingMode;
 
 /**
@@ -35,5 +36,15 @@ final class Figure
         $cut = $number->toScale($places, RoundingMode::DOWN);
 
         return self::plain($cut).($cut->toBigRational()->isEqualTo($number) ? '' : '…');
+    }
+
+    /** The whole number without rounding, as it is stored and read back: a decimal where there is one, else "n/d". */
+    public static function exact(BigRational $number): string
+    {
+        try {
+            return self::plain($number->toBigDecimal());
+        } catch (RoundingNecessaryException) {
+            return (string) $number->simplified();
+        }
     }
 }

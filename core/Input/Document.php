@@ -92,6 +92,87 @@ final class Document
     }
 
     /**
+     * One of the keys of an enum.
+     *
+     * @template T of \BackedEnum
+     *
+     * @param  array<array-key, mixed>  $from
+     * @param  T  $usual  what stands for a faulty one
+     * @return T
+     */
+    public function key(array $from, string $key, string $place, \BackedEnum $usual): \BackedEnum
+    {
+        $value = $from[$key] ?? null;
+        $found = is_string($value) ? $usual::tryFrom($value) : null;
+        if ($found === null) {
+            $known = implode(', ', array_map(fn (\BackedEnum $case) => "\"{$case->value}\"", $usual::cases()));
+            $this->fault($place, "must be one of {$known}");
+        }
+
+        return $found ?? $usual;
+    }
+
+    /**
+     * A truth value; the usual one stands for a faulty one.
+     *
+     * @param  array<array-key, mixed>  $from
+     */
+    public function flag(array $from, string $key, string $place, bool $usual): bool
+    {
+        $value = $from[$key] ?? null;
+        if (! is_bool($value)) {
+            $this->fault($place, 'must be true or false');
+        }
+
+        return is_bool($value) ? $value : $usual;
+    }
+
+    /**
+     * A decimal between two bounds, which belong to it.
+     *
+     * @param  array<array-key, mixed>  $from
+     */
+    public function decimalWithin(array $from, string $key, string $place, int|string $least, int|string $most): BigDecimal
+    {
+        $value = $this->decimal($from, $key, $place);
+        if ($value->isLessThan($least) || $value->isGreaterThan($most)) {
+            $this->fault($place, "must be a number from {$least} to {$most}");
+        }
+
+        return $value;
+    }
+
+    /**
+     * A whole number between two bounds, which belong to it; the lowest stands for a faulty one.
+     *
+     * @param  array<array-key, mixed>  $from
+     */
+    public function whole(array $from, string $key, string $place, int $least, int $most): int
+    {
+        $value = $from[$key] ?? null;
+        if (! is_int($value) || $value < $least || $value > $most) {
+            $this->fault($place, "must be a whole number from {$least} to {$most}");
+
+            return $least;
+        }
+
+        return $value;
+    }
+
+    /**
+     * Names keys that nobody reads, so that a misspelt one is not passed over in silence.
+     *
+     * @param  array<array-key, mixed>  $from
+     * @param  list<string>  $known
+     */
+    public function onlyKeys(array $from, array $known): void
+    {
+        foreach (array_diff(array_map(strval(...), array_keys($from)), $known) as $key) {
+            $this->fault($key, 'is not known');
+        }
+    }
+
+    /**
      * @param  array<array-key, mixed>  $from
      * @return array<array-key, mixed>
      */

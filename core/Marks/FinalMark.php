@@ -8,7 +8,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use YoungHarbor\Core\Figures\Working;
 use YoungHarbor\Core\Figures\WorkingLine;
-use YoungHarbor\Core\Moderation\Settled;
+use YoungHarbor\Core\Marking\SettledMark;
 
 /**
  * The mark as it is released: the settled mark, exact, rounded to the assignment's decimals, and the band it falls in.
@@ -27,9 +27,9 @@ final readonly class FinalMark
     /**
      * @param  int<0, 3>  $decimals
      */
-    public static function of(Settled $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, ?Lateness $late = null, Length $length = new Length(0)): self
+    public static function of(SettledMark $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, ?Lateness $late = null, Length $length = new Length(0)): self
     {
-        [$exact, $working] = $rules->apply($settled->mark->toBigRational(), $settled->working, $late ?? Lateness::none(), $length);
+        [$exact, $working] = $rules->apply($settled->mark, $settled->working, $late ?? Lateness::none(), $length);
         $mark = $exact->toScale($decimals, RoundingMode::HALF_UP);
         if (! $exact->isEqualTo($mark)) {
             $working = $working->then(new WorkingLine('Result rounded', 'half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));

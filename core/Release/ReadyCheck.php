@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Release;
 
-use YoungHarbor\Core\Standing;
+use YoungHarbor\Core\Marking\Standing;
 
 /**
  * What stands in the way of releasing an assignment's results, and which scripts could go out now.

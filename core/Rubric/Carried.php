@@ -14,12 +14,12 @@ use YoungHarbor\Core\Input\InvalidInput;
 final readonly class Carried
 {
     /**
-     * @param  array<string, array<array-key, mixed>>  $choices  what fits the other version
+     * @param  CriterionMarks  $marks  what fits the other version
      * @param  list<string>  $lost  titles of criteria whose mark has no place in it; their comments are kept where the criterion is
      * @param  BigDecimal  $before  the total as it was
      */
     private function __construct(
-        public array $choices,
+        public CriterionMarks $marks,
         public array $lost,
         public BigDecimal $before,
         public Score $score,
@@ -27,26 +27,24 @@ final readonly class Carried
     }
 
     /**
-     * @param  array<array-key, mixed>  $choices  marks by criterion id, valid on the first rubric
+     * @param  CriterionMarks  $marks  valid on the first rubric
      *
      * @throws InvalidInput when the marks are not valid on the first rubric
      */
-    public static function over(Rubric $from, Rubric $to, array $choices): self
+    public static function over(Rubric $from, Rubric $to, CriterionMarks $marks): self
     {
-        $before = Scorer::score($from, $choices)->total;
-        $kept = [];
+        $before = Scorer::score($from, $marks)->total;
+        $kept = CriterionMarks::usual();
         $lost = [];
-        foreach ($choices as $id => $choice) {
-            $id = (string) $id;
-            $choice = self::halfWay($from, $to, $id, is_array($choice) ? $choice : []);
-            $criterion = $to->criterion($id);
-            $comment = isset($choice['comment']) ? ['comment' => $choice['comment']] : [];
-            if ($criterion !== null && self::fits($to, $kept, $id, $choice)) {
-                $kept[$id] = $choice;
-            } elseif ($criterion !== null && $comment !== []) {
-                $kept[$id] = $comment;
+        foreach ($marks->criteria() as $id) {
+            $mark = self::halfWay($from, $to, $id, $marks->on($id));
+            $hasPlace = $to->criterion($id) !== null;
+            if ($hasPlace && self::fits($to, $kept, $id, $mark)) {
+                $kept = $kept->with($id, $mark);
+            } elseif ($hasPlace) {
+                $kept = $kept->with($id, new CriterionMark(comment: $mark->comment));
             }
-            if (array_diff_key($choice, $comment) !== [] && ($kept[$id] ?? null) !== $choice) {
+            if (! $mark->isUnset() && ! $kept->on($id)->setsTheSame($mark)) {
                 $lost[] = $from->criterion($id)?->title() ?? $id;
             }
         }
@@ -54,18 +52,13 @@ final readonly class Carried
         return new self($kept, $lost, $before, Scorer::score($to, $kept));
     }
 
-    /**
-     * A pin half-way between two levels stands for that place, not for its points: it stays half-way.
-     *
-     * @param  array<array-key, mixed>  $choice
-     * @return array<array-key, mixed>
-     */
-    private static function halfWay(Rubric $from, Rubric $to, string $id, array $choice): array
+    /** A pin half-way between two levels stands for that place, not for its points: it stays half-way. */
+    private static function halfWay(Rubric $from, Rubric $to, string $id, CriterionMark $mark): CriterionMark
     {
-        $stop = function (Rubric $rubric) use ($id, $choice): ?RailStop {
+        $stop = function (Rubric $rubric) use ($id, $mark): ?RailStop {
             $criterion = $rubric->criterion($id);
             foreach ($criterion instanceof LevelCriterion ? RailStop::of($criterion) : [] as $stop) {
-                if ($stop->isBetween() && $stop->holds($choice)) {
+                if ($stop->isBetween() && $stop->holds($mark)) {
                     return $stop;
                 }
             }
@@ -75,7 +68,7 @@ final readonly class Carried
         $old = $stop($from);
         $new = $stop($to);
 
-        return $old !== null && $new !== null && ($choice['points'] ?? null) === Figure::plain($old->points) ? ['points' => Figure::plain($new->points)] + $choice : $choice;
+        return $old !== null && $new !== null && $mark->points === Figure::plain($old->points) ? $mark->withPoints(Figure::plain($new->points)) : $mark;
     }
 
     /** The new total less the old one. */
@@ -84,19 +77,15 @@ final readonly class Carried
         return $this->score->total->minus($this->before);
     }
 
-    /**
-     * @param  array<string, array<array-key, mixed>>  $kept
-     * @param  array<array-key, mixed>  $choice
-     */
-    private static function fits(Rubric $to, array $kept, string $id, array $choice): bool
+    private static function fits(Rubric $to, CriterionMarks $kept, string $id, CriterionMark $mark): bool
     {
         try {
             $before = count(Scorer::score($to, $kept)->missing());
-            $score = Scorer::score($to, [...$kept, $id => $choice]);
+            $score = Scorer::score($to, $kept->with($id, $mark));
         } catch (InvalidInput) {
             return false;
         }
 
-        return $to->criterion($id)?->kind() === Kind::Comment || count($score->missing()) < $before || array_diff_key($choice, ['comment' => true]) === [];
+        return $to->criterion($id)?->kind() === Kind::Comment || count($score->missing()) < $before || $mark->isUnset();
     }
 }

@@ -34,23 +34,18 @@ final readonly class ChecklistCriterion implements Criterion
         return array_reduce($this->items, fn (BigDecimal $sum, ChecklistItem $item) => $sum->plus($item->points), BigDecimal::zero());
     }
 
-    public function points(array $mark): ?BigDecimal
+    public function points(CriterionMark $mark): ?BigDecimal
     {
-        if (! isset($mark['done']) && ! isset($mark['partly'])) {
-            return isset($mark['points']) ? $this->ownPoints($mark) : null;
-        }
-        $done = $mark['done'] ?? [];
-        $partly = $mark['partly'] ?? [];
-        if (! is_array($done) || ! is_array($partly)) {
-            throw InvalidInput::at($this->id().'.done', 'must be a list of steps');
+        if ($mark->done === null) {
+            return $mark->points === null ? null : $this->ownPoints($mark);
         }
         $sum = BigDecimal::zero();
         $seen = [];
-        foreach ($done as $id) {
-            $item = $this->item(is_string($id) ? $id : '', $seen);
+        foreach ($mark->done as $id) {
+            $item = $this->item($id, $seen);
             $sum = $sum->plus($item->points);
         }
-        foreach ($partly as $id => $given) {
+        foreach ($mark->partly as $id => $given) {
             $item = $this->item((string) $id, $seen);
             $points = Document::parse($given);
             if ($points === null || $points->isGreaterThanOrEqualTo($item->points)) {

@@ -28,9 +28,9 @@ final readonly class CommentCriterion implements Criterion
         return BigDecimal::zero();
     }
 
-    public function points(array $mark): ?BigDecimal
+    public function points(CriterionMark $mark): ?BigDecimal
     {
-        if (array_diff(array_keys($mark), ['comment']) !== []) {
+        if (! $mark->isUnset()) {
             throw InvalidInput::at($this->id(), 'takes a comment and nothing else');
         }
 

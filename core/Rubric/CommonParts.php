@@ -43,14 +43,11 @@ trait CommonParts
     /**
      * Points set by hand: anything from 0 to the max, with a reason.
      *
-     * @param  array<array-key, mixed>  $mark
-     *
      * @throws InvalidInput
      */
-    private function ownPoints(array $mark): BigDecimal
+    private function ownPoints(CriterionMark $mark): BigDecimal
     {
-        $reason = $mark['reason'] ?? '';
-        if (! is_string($reason) || trim($reason) === '') {
+        if (trim((string) $mark->reason) === '') {
             throw InvalidInput::at($this->id().'.reason', 'points set by hand need a reason');
         }
 
@@ -58,13 +55,11 @@ trait CommonParts
     }
 
     /**
-     * @param  array<array-key, mixed>  $mark
-     *
      * @throws InvalidInput
      */
-    private function within(array $mark, BigDecimal $least, BigDecimal $most): BigDecimal
+    private function within(CriterionMark $mark, BigDecimal $least, BigDecimal $most): BigDecimal
     {
-        $points = Document::parse($mark['points'] ?? null)
+        $points = Document::parse($mark->points)
             ?? throw InvalidInput::at($this->id().'.points', 'must be a number such as "6.5"');
         if ($points->isLessThan($least) || $points->isGreaterThan($most)) {
             throw InvalidInput::at($this->id().'.points', "must lie from {$least} to {$most}, not {$points}");

@@ -32,9 +32,7 @@ interface Criterion
     /**
      * The points a mark on this criterion gives, or null while it says too little to be one.
      *
-     * @param  array<array-key, mixed>  $mark
-     *
      * @throws InvalidInput for a mark that this criterion cannot have
      */
-    public function points(array $mark): ?BigDecimal;
+    public function points(CriterionMark $mark): ?BigDecimal;
 }

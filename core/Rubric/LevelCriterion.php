@@ -76,15 +76,15 @@ final readonly class LevelCriterion implements Criterion
         return $this->max;
     }
 
-    public function points(array $mark): ?BigDecimal
+    public function points(CriterionMark $mark): ?BigDecimal
     {
-        if (isset($mark['between'])) {
-            return $this->between($mark);
+        if ($mark->between !== null) {
+            return $this->between($mark, $mark->between);
         }
-        if (! isset($mark['level'])) {
-            return isset($mark['points']) ? $this->ownPoints($mark) : null;
+        if ($mark->level === null) {
+            return $mark->points === null ? null : $this->ownPoints($mark);
         }
-        $level = is_string($mark['level']) ? $this->level($mark['level']) : null;
+        $level = $this->level($mark->level);
         if ($level === null) {
             throw InvalidInput::at($this->id().'.level', 'is not a level of this criterion');
         }
@@ -92,18 +92,14 @@ final readonly class LevelCriterion implements Criterion
             throw InvalidInput::at($this->id().'.level', "the level \"{$level->title}\" is not used on this criterion");
         }
         if (! $level->isRange()) {
-            return isset($mark['points']) ? $this->within($mark, $level->points, $level->points) : $level->points;
+            return $mark->points === null ? $level->points : $this->within($mark, $level->points, $level->points);
         }
 
-        return isset($mark['points']) ? $this->within($mark, $level->points, $level->highest()) : null;
+        return $mark->points === null ? null : $this->within($mark, $level->points, $level->highest());
     }
 
-    /**
-     * Whether this criterion can have a mark.
-     *
-     * @param  array<array-key, mixed>  $mark
-     */
-    public function accepts(array $mark): bool
+    /** Whether this criterion can have a mark. */
+    public function accepts(CriterionMark $mark): bool
     {
         try {
             $this->points($mark);
@@ -130,22 +126,18 @@ final readonly class LevelCriterion implements Criterion
     }
 
     /**
-     * @param  array<array-key, mixed>  $mark
+     * @param  array{string, string}  $ends
      */
-    private function between(array $mark): ?BigDecimal
+    private function between(CriterionMark $mark, array $ends): ?BigDecimal
     {
-        $ends = $mark['between'];
         $place = $this->id().'.between';
-        if (! is_array($ends) || count($ends) !== 2 || ! is_string($ends[0] ?? null) || ! is_string($ends[1] ?? null)) {
-            throw InvalidInput::at($place, 'must name two levels');
-        }
         $usable = $this->usable();
         foreach ($usable as $i => $low) {
             $high = $usable[$i + 1] ?? null;
             if ($high === null || ! in_array([$low->id, $high->id], [$ends, [$ends[1], $ends[0]]], true)) {
                 continue;
             }
-            if (! isset($mark['points'])) {
+            if ($mark->points === null) {
                 return null;
             }
             $points = $this->within($mark, $low->highest(), $high->points);

@@ -8,7 +8,7 @@ use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
 
 /**
- * What a marker sets on one criterion as a form sends it, turned into the JSON form of a mark.
+ * What a marker sets on one criterion as a form sends it, turned into a mark, and back.
  *
  * Fields: `stop` (a stop of the rail), `points`, `done` and `partly` (by step), `none` (no step was done), `own_points` and
  * `own_reason` (points set by hand), `na` (does not apply), `comment`.
@@ -17,53 +17,49 @@ final class MarkForm
 {
     /**
      * @param  array<array-key, mixed>  $form
-     * @return array<string, mixed> empty when nothing is set
      *
      * @throws InvalidInput for what the criterion cannot have
      */
-    public static function choice(Criterion $criterion, array $form): array
+    public static function mark(Criterion $criterion, array $form): CriterionMark
     {
         $text = fn (string $field): string => is_string($form[$field] ?? null) ? trim($form[$field]) : '';
-        $comment = $text('comment') === '' ? [] : ['comment' => is_string($form['comment'] ?? null) ? $form['comment'] : ''];
+        $comment = $text('comment') === '' || ! is_string($form['comment'] ?? null) ? '' : $form['comment'];
         if ($criterion->optional() && $text('na') !== '') {
-            return ['not_applicable' => true] + $comment;
+            return new CriterionMark(notApplicable: true, comment: $comment);
         }
         $points = str_replace(',', '.', $text('points'));
         $own = str_replace(',', '.', $text('own_points'));
-        $choice = match (true) {
-            $own !== '' && ! $criterion instanceof CommentCriterion => ['points' => $own, 'reason' => $text('own_reason')],
+        $mark = match (true) {
+            $own !== '' && ! $criterion instanceof CommentCriterion => new CriterionMark(points: $own, reason: $text('own_reason')),
             $criterion instanceof LevelCriterion => self::onRail($criterion, $text('stop'), $points),
-            $criterion instanceof ScaleCriterion => $points === '' ? [] : ['points' => $points],
+            $criterion instanceof ScaleCriterion => new CriterionMark(points: $points === '' ? null : $points),
             $criterion instanceof ChecklistCriterion => self::steps($criterion, $form),
-            default => [],
+            default => new CriterionMark,
         };
 
-        return $choice + $comment;
+        return $mark->withComment($comment);
     }
 
     /**
-     * @return array<string, mixed>
-     *
      * @throws InvalidInput
      */
-    private static function onRail(LevelCriterion $criterion, string $stop, string $points): array
+    private static function onRail(LevelCriterion $criterion, string $stop, string $points): CriterionMark
     {
-        $choice = RailStop::choice($criterion, $stop);
-        $level = is_string($choice['level'] ?? null) ? $criterion->level($choice['level']) : null;
+        $mark = RailStop::mark($criterion, $stop);
+        $level = $mark->level === null ? null : $criterion->level($mark->level);
         if ($level === null || ! $level->isRange()) {
-            return $choice;
+            return $mark;
         }
         // Points left over from another level do not count here: the range has its own, its middle until others are set.
-        $isInside = $points !== '' && $criterion->accepts(['level' => $level->id, 'points' => $points]);
+        $isInside = $points !== '' && $criterion->accepts($mark->withPoints($points));
 
-        return ['level' => $level->id, 'points' => $isInside ? $points : Figure::plain($level->middle())];
+        return $mark->withPoints($isInside ? $points : Figure::plain($level->middle()));
     }
 
     /**
      * @param  array<array-key, mixed>  $form
-     * @return array<string, mixed>
      */
-    private static function steps(ChecklistCriterion $criterion, array $form): array
+    private static function steps(ChecklistCriterion $criterion, array $form): CriterionMark
     {
         $done = is_array($form['done'] ?? null) ? $form['done'] : [];
         $partly = is_array($form['partly'] ?? null) ? $form['partly'] : [];
@@ -77,67 +73,60 @@ final class MarkForm
                 $parts[$item->id] = $part;
             }
         }
-        if ($ticked === [] && $parts === []) {
-            return ($form['none'] ?? '') === '' ? [] : ['done' => []];
+        if ($ticked === [] && $parts === [] && ($form['none'] ?? '') === '') {
+            return new CriterionMark;
         }
 
-        return ['done' => $ticked] + ($parts === [] ? [] : ['partly' => $parts]);
+        return new CriterionMark(done: $ticked, partly: $parts);
     }
 
     /**
      * The fields a mark fills in, the other way round.
      *
-     * @param  array<array-key, mixed>  $choice
      * @return array<string, mixed> without the comment
      */
-    public static function form(Criterion $criterion, array $choice): array
+    public static function form(Criterion $criterion, CriterionMark $mark): array
     {
-        if (($choice['not_applicable'] ?? false) === true) {
+        if ($mark->notApplicable) {
             return ['na' => '1'];
         }
-        if (is_string($choice['reason'] ?? null)) {
-            return ['own_points' => $choice['points'] ?? '', 'own_reason' => $choice['reason']];
+        if ($mark->reason !== null) {
+            return ['own_points' => $mark->points ?? '', 'own_reason' => $mark->reason];
         }
         if ($criterion instanceof LevelCriterion) {
             foreach (RailStop::of($criterion) as $stop) {
-                if ($stop->holds($choice)) {
-                    return ['stop' => $stop->key] + (isset($choice['level'], $choice['points']) ? ['points' => $choice['points']] : []);
+                if ($stop->holds($mark)) {
+                    return ['stop' => $stop->key] + ($mark->level !== null && $mark->points !== null ? ['points' => $mark->points] : []);
                 }
             }
 
             return [];
         }
-        if (is_array($choice['done'] ?? null)) {
-            $partly = is_array($choice['partly'] ?? null) ? $choice['partly'] : [];
-
-            return ['done' => array_fill_keys(array_filter($choice['done'], is_string(...)), '1'), 'partly' => $partly] + ($choice['done'] === [] && $partly === [] ? ['none' => '1'] : []);
+        if ($mark->done !== null) {
+            return ['done' => array_fill_keys($mark->done, '1'), 'partly' => $mark->partly] + ($mark->done === [] && $mark->partly === [] ? ['none' => '1'] : []);
         }
 
-        return isset($choice['points']) ? ['points' => $choice['points']] : [];
+        return $mark->points === null ? [] : ['points' => $mark->points];
     }
 
-    /**
-     * What a mark says, in words for the people who read it: "Good, 7", "between Fair and Good, 6.5", "3 of 4 items done".
-     *
-     * @param  array<array-key, mixed>  $choice
-     */
-    public static function inWords(Criterion $criterion, array $choice): string
+    /** What a mark says, in words for the people who read it: "Good", "above Fair", "3 of 4 items done". */
+    public static function inWords(Criterion $criterion, CriterionMark $mark): string
     {
-        if (($choice['not_applicable'] ?? false) === true) {
+        if ($mark->notApplicable) {
             return 'does not apply';
         }
-        if ($criterion instanceof ChecklistCriterion && is_array($choice['done'] ?? null)) {
-            $partly = is_array($choice['partly'] ?? null) ? count($choice['partly']) : 0;
+        if ($criterion instanceof ChecklistCriterion && $mark->done !== null) {
+            $partly = count($mark->partly);
 
-            return count($choice['done']).' of '.count($criterion->items).' items done'.($partly === 0 ? '' : ", {$partly} partly");
+            return count($mark->done).' of '.count($criterion->items).' items done'.($partly === 0 ? '' : ", {$partly} partly");
         }
         if (! $criterion instanceof LevelCriterion) {
             return '';
         }
-        $points = $criterion->points(array_diff_key($choice, ['comment' => true]));
+        $points = $criterion->points($mark);
         $level = $points === null ? null : $criterion->reached($points);
 
-        return $level === null ? '' : (isset($choice['between']) ? 'above ' : '').$level->title;
+        return $level === null ? '' : ($mark->between === null ? '' : 'above ').$level->title;
     }
 
     /** The range of points a level asks for: "5 to 7"; empty for a single point. */

@@ -57,31 +57,21 @@ final readonly class RailStop
             : "between {$this->level->title} and {$this->above->title}, ".Figure::plain($this->points);
     }
 
-    /**
-     * Whether a mark stands on this stop.
-     *
-     * @param  array<array-key, mixed>  $choice
-     */
-    public function holds(array $choice): bool
+    /** Whether a mark stands on this stop. */
+    public function holds(CriterionMark $mark): bool
     {
-        if ($this->above !== null) {
-            return ($choice['between'] ?? null) === [$this->level->id, $this->above->id];
-        }
-
-        return ($choice['level'] ?? null) === $this->level->id;
+        return $this->above === null ? $mark->level === $this->level->id : $mark->between === [$this->level->id, $this->above->id];
     }
 
     /**
-     * The JSON form of a mark for a stop's key; empty when the key is.
-     *
-     * @return array<string, mixed>
+     * The mark of a stop's key; empty when the key is.
      *
      * @throws InvalidInput for a key that is not on the criterion's rail
      */
-    public static function choice(Criterion $criterion, string $key): array
+    public static function mark(Criterion $criterion, string $key): CriterionMark
     {
         if ($key === '') {
-            return [];
+            return new CriterionMark;
         }
         foreach ($criterion instanceof LevelCriterion ? self::of($criterion) : [] as $stop) {
             if ($stop->key !== $key) {
@@ -89,8 +79,8 @@ final readonly class RailStop
             }
 
             return $stop->above === null
-                ? ['level' => $stop->level->id]
-                : ['between' => [$stop->level->id, $stop->above->id], 'points' => Figure::plain($stop->points)];
+                ? new CriterionMark(level: $stop->level->id)
+                : new CriterionMark(between: [$stop->level->id, $stop->above->id], points: Figure::plain($stop->points));
         }
         throw InvalidInput::at($criterion->title(), 'has no such level');
     }

@@ -32,12 +32,12 @@ final readonly class ScaleCriterion implements Criterion
         return $this->highest;
     }
 
-    public function points(array $mark): ?BigDecimal
+    public function points(CriterionMark $mark): ?BigDecimal
     {
-        if (! isset($mark['points'])) {
+        if ($mark->points === null) {
             return null;
         }
-        if (isset($mark['reason'])) {
+        if ($mark->reason !== null) {
             return $this->ownPoints($mark);
         }
         $points = $this->within($mark, $this->min, $this->highest);

@@ -15,26 +15,32 @@ use YoungHarbor\Core\Input\InvalidInput;
 final class Scorer
 {
     /**
-     * @param  array<array-key, mixed>  $marks  by criterion id
+     * @param  CriterionMarks|array<array-key, mixed>  $marks  or their JSON form, by criterion id
      *
      * @throws InvalidInput for a criterion that is not in the rubric, a mark its criterion cannot have, or a set in
      *                      which no criterion applies
      */
-    public static function score(Rubric $rubric, array $marks): Score
+    public static function score(Rubric $rubric, CriterionMarks|array $marks): Score
     {
+        $marks = is_array($marks) ? CriterionMarks::fromArray($marks) : $marks;
         $faults = [];
-        foreach (array_keys($marks) as $id) {
-            if ($rubric->criterion((string) $id) === null) {
-                $faults[] = new Fault((string) $id, 'is not a criterion of this rubric');
+        foreach ($marks->criteria() as $id) {
+            if ($rubric->criterion($id) === null) {
+                $faults[] = new Fault($id, 'is not a criterion of this rubric');
             }
         }
         $points = [];
         $applies = [];
         foreach ($rubric->criteria as $criterion) {
-            $mark = $marks[$criterion->id()] ?? [];
+            $id = $criterion->id();
+            $mark = $marks->on($id);
+            $applies[$id] = ! $mark->notApplicable;
+            array_push($faults, ...($marks->faults[$id] ?? []));
+            if ($mark->notApplicable && ! $criterion->optional()) {
+                $faults[] = new Fault("{$id}.not_applicable", 'only an optional criterion can be left out');
+            }
             try {
-                $applies[$criterion->id()] = self::applies($criterion, $mark);
-                $points[$criterion->id()] = $applies[$criterion->id()] && is_array($mark) ? $criterion->points($mark) : null;
+                $points[$id] = $applies[$id] ? $criterion->points($mark) : null;
             } catch (InvalidInput $e) {
                 $faults = [...$faults, ...$e->faults];
             }
@@ -79,20 +85,5 @@ final class Scorer
         }
 
         return new Score($total->toScale($rubric->decimals, RoundingMode::HALF_UP), $outOf->toBigDecimal(), $lines, $total);
-    }
-
-    private static function applies(Criterion $criterion, mixed $mark): bool
-    {
-        if (! is_array($mark)) {
-            throw InvalidInput::at($criterion->id(), 'must be an object');
-        }
-        if (! isset($mark['not_applicable']) || $mark['not_applicable'] === false) {
-            return true;
-        }
-        if ($mark['not_applicable'] !== true || ! $criterion->optional()) {
-            throw InvalidInput::at($criterion->id().'.not_applicable', 'only an optional criterion can be left out');
-        }
-
-        return false;
     }
 }

@@ -82,23 +82,10 @@ return new class extends Migration
             $table->date('promised_on')->nullable();
             $table->dateTime('published_at')->nullable();
             $table->json('bands');
-            $table->decimal('pass_mark', 5, 2)->default(40);
-            $table->boolean('second_marking')->default(true);
+            $table->json('scheme')->nullable()->comment('which seats there are and how marks settle');
+            $table->json('screening')->nullable()->comment('what scripts are compared with, the lines, who sees a report, how writing is measured');
+            $table->json('release')->nullable()->comment('what goes out');
             $table->boolean('keep_groups')->default(true)->comment('scripts of one group go to one first marker');
-            $table->decimal('tolerance', 5, 2)->default(5);
-            $table->enum('settle_rule', ['mean', 'first', 'higher'])->default('mean');
-            $table->enum('overlap_seen', ['start', 'after', 'never'])->default('start');
-            $table->boolean('formative')->default(false)->comment('feedback without a mark');
-            $table->unsignedSmallInteger('overlap_min_words')->default(8);
-            $table->decimal('overlap_look', 4, 1)->default(20)->comment('line to look at, percent');
-            $table->decimal('overlap_look_closely', 4, 1)->default(30);
-            $table->boolean('overlap_quotations')->default(true)->comment('quotations are left out, unless a report says otherwise');
-            $table->boolean('overlap_bibliography')->default(true)->comment('likewise');
-            $table->boolean('overlap_module')->default(true)->comment('compared with the module\'s other assignments');
-            $table->boolean('overlap_archive')->default(true)->comment('compared with the archive');
-            $table->boolean('overlap_web')->default(false)->comment('looked for in the open web; students are told');
-            $table->boolean('joins_archive')->default(false)->comment('its scripts are kept for later cohorts to be compared with');
-            $table->boolean('overlap_students')->default(false)->comment('students see the report of their own script after the due time');
             $table->json('late_rule')->nullable();
             $table->json('length_rule')->nullable();
             $table->decimal('cap', 5, 2)->nullable()->comment('most marks a resit can give');
@@ -116,8 +103,6 @@ return new class extends Migration
             $table->timestamps();
         });
         DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_times CHECK (closes_at IS NULL OR due_at IS NULL OR closes_at >= due_at)');
-        DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_lines CHECK (overlap_look > 0 AND overlap_look_closely >= overlap_look AND overlap_look_closely <= 100)');
-        DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_tolerance CHECK (tolerance >= 0 AND tolerance <= 100)');
         Schema::create('assignment_templates', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();

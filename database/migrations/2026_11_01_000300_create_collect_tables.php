@@ -22,6 +22,10 @@ return new class extends Migration
             $table->dateTime('received_at')->nullable()->comment('of the attempt that counts, for counting a cohort without reading its work');
             $table->boolean('late')->default(false)->comment('likewise');
             $table->text('held_reason')->nullable();
+            $table->string('standing', 20)->default('expected')->comment('where it stands, as the core works it out');
+            $table->string('reached', 20)->default('expected')->comment('how far it has got, held or not');
+            $table->boolean('second_done')->default(false)->comment('whether a second mark is done');
+            $table->string('screening', 20)->default('not-begun')->comment('where its screening is, and whether it asks for a look');
             $table->boolean('held')->storedAs('held_reason IS NOT NULL');
             $table->dateTime('brief_opened_at')->nullable();
             $table->dateTime('template_taken_at')->nullable();
@@ -36,10 +40,17 @@ return new class extends Migration
             $table->unique(['assignment_id', 'code']);
             $table->index(['assignment_id', 'group_name']);
             $table->index(['student_id', 'due_at']);
+            $table->index(['assignment_id', 'reached', 'held', 'second_done', 'screening', 'lead_id', 'left_at'], 'scripts_counts_index');
+            $table->index(['assignment_id', 'standing']);
             $table->index(['assignment_id', 'received_at', 'left_at', 'late', 'due_at', 'brief_opened_at', 'student_id', 'current_handin_id', 'lead_id', 'held'], 'scripts_cohort_index');
         });
-        Schema::create('handins', function (Blueprint $table): void {
+        Schema::create('works', function (Blueprint $table): void {
             $table->id();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->string('kind', 20)->comment('what it is that is marked: a hand-in, later posts or an observation');
+        });
+        Schema::create('handins', function (Blueprint $table): void {
+            $table->foreignId('id')->primary()->constrained('works')->restrictOnDelete()->comment('of the work it is');
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->unsignedSmallInteger('attempt');

@@ -42,11 +42,8 @@ return new class extends Migration
             $table->unique(['writing_baseline_id', 'sha256']);
         });
         Schema::table('assignments', function (Blueprint $table): void {
-            $table->foreignId('writing_baseline_id')->nullable()->after('overlap_students')->constrained()->restrictOnDelete()->comment('null: writing is not measured');
-            $table->decimal('writing_alarm', 4, 3)->default(0.05)->after('writing_baseline_id')->comment('share of honest texts that may be called unusual');
-            $table->unsignedSmallInteger('writing_least_words')->default(300)->after('writing_alarm');
-            $table->boolean('writing_detector')->default(false)->after('writing_least_words')->comment('texts go to the outside detector; students are told');
-            $table->dateTime('writing_detector_since')->nullable()->after('writing_detector')->comment('what was handed in before was handed in by people who were not told');
+            $table->foreignId('writing_baseline_id')->nullable()->after('release')->constrained()->restrictOnDelete()->comment('null: writing is not measured');
+            $table->dateTime('writing_detector_since')->nullable()->after('writing_baseline_id')->comment('while texts go to the outside detector: what was handed in before was handed in by people who were not told');
         });
         Schema::create('writing_reports', function (Blueprint $table): void {
             $table->id();

@@ -15,10 +15,13 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->foreignId('assignment_id')->constrained()->restrictOnDelete()->comment('the script\'s, so that a queue is one index');
-            $table->enum('part', ['first', 'second', 'together', 'handed over'])->comment('together: of a script that all mark before the real marking; handed over: begun by someone who could not finish; neither counts');
+            $table->string('seat', 20)->comment('what the mark is on its script');
+            $table->boolean('counts')->comment('whether it makes up the script\'s mark');
+            $table->unsignedSmallInteger('seat_number')->default(1)->comment('which of several, in a seat that can hold several');
+            $table->dateTime('handed_over_at')->nullable()->comment('begun by someone who could not finish; kept, and counts no more');
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
-            $table->foreignId('handin_id')->constrained()->restrictOnDelete();
+            $table->foreignId('work_id')->constrained()->restrictOnDelete()->comment('what was marked');
             $table->json('choices')->comment('by criterion id');
             $table->mediumText('general_comment');
             $table->mediumText('private_note')->default('')->comment('for staff alone');
@@ -31,12 +34,14 @@ return new class extends Migration
             $table->dateTime('begun_at')->nullable();
             $table->dateTime('done_at')->nullable();
             $table->timestamps();
-            // First and second are one mark each, by two people; together, each marker has one of their own.
-            $table->string('counts_as', 8)->nullable()->storedAs("if(part in ('first', 'second'), part, null)");
-            $table->unsignedBigInteger('counts_by')->nullable()->storedAs("if(part in ('first', 'second'), marker_id, null)");
-            $table->unique(['script_id', 'counts_as']);
-            $table->unique(['script_id', 'counts_by']);
-            $table->unique(['script_id', 'marker_id', 'part']);
+            // One counting mark a seat, where it holds one, and one a person; of those that do not count, one a person and seat.
+            $table->string('counting_seat', 20)->nullable()->storedAs('if(counts, seat, null)');
+            $table->unsignedBigInteger('counting_marker_id')->nullable()->storedAs('if(counts, marker_id, null)');
+            $table->unsignedBigInteger('holding_marker_id')->nullable()->storedAs('if(handed_over_at is null, marker_id, null)');
+            $table->unique(['script_id', 'counting_seat', 'seat_number']);
+            $table->unique(['script_id', 'counting_marker_id']);
+            $table->unique(['script_id', 'seat', 'holding_marker_id']);
+            $table->index(['assignment_id', 'counting_seat', 'marker_id']);
             $table->index(['marker_id', 'done_at']);
             $table->index(['marker_id', 'assignment_id', 'public_id', 'done_at'], 'marks_queue_index');
         });
@@ -53,8 +58,8 @@ return new class extends Migration
         Schema::create('settlements', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('script_id')->unique()->constrained()->restrictOnDelete();
-            $table->decimal('mark', 8, 4);
-            $table->enum('how', ['single', 'rule', 'agreed']);
+            $table->string('mark', 60)->comment('exact: a decimal, or n/d');
+            $table->string('settled_by', 20);
             $table->json('working');
             $table->foreignId('proposal_id')->nullable()->constrained();
             $table->timestamps();

@@ -45,8 +45,6 @@ use App\Actions\ShareOut\WorkOutPlan;
 use App\Enums\CommentKind;
 use App\Enums\Found;
 use App\Enums\HandInBy;
-use App\Enums\OverlapSeen;
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Jobs\ReadDraft;
 use App\Models\Assignment;
@@ -75,12 +73,14 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Collect\Declaration;
-use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
-use YoungHarbor\Core\Standing;
+use YoungHarbor\Core\Screening\Settings as Screening;
 use ZipArchive;
 
 /**
@@ -204,7 +204,7 @@ final class DatabaseSeeder extends Seeder
     private function practice(RubricVersion $rubric): void
     {
         $assignment = $this->assignment([
-            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id, 'overlap_students' => true,
+            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id, 'screening' => Screening::fromArray(['students' => true]),
             'brief' => "Optional. Choose one document from the reader and say in about 200 words what it can and cannot tell us.\n\nYou will get a mark and comments, so that you know how the essay will be read.",
             'due_at' => $this->day(-41, 12), 'closes_at' => $this->day(-40, 12), 'promised_on' => $this->day(-35)->toDateString(),
         ], -46);
@@ -232,7 +232,7 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
-            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'joins_archive' => true, 'writing_detector' => true, 'writing_baseline_id' => $trusted->id,
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'screening' => Screening::fromArray(['web' => true, 'joins_archive' => true, 'detector' => true]), 'writing_baseline_id' => $trusted->id,
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => true, 'closures' => false],
         ], -35);
         $handins = require database_path('demo/handins.php');
@@ -262,10 +262,10 @@ final class DatabaseSeeder extends Seeder
         $turn = [];
         foreach ($marks as $n => $mark) {
             // Some of each tutor's work is left, so that there is something on every desk.
-            $turn[$mark->marker_id.$mark->part->value] = $nth = ($turn[$mark->marker_id.$mark->part->value] ?? -1) + 1;
-            $finish = $mark->part->value === 'first' ? $nth !== 2 : $nth % 3 !== 1;
+            $turn[$mark->marker_id.$mark->seat->value] = $nth = ($turn[$mark->marker_id.$mark->seat->value] ?? -1) + 1;
+            $finish = $mark->seat->value === 'first' ? $nth !== 2 : $nth % 3 !== 1;
             if ($finish || $nth === 1) {
-                $this->mark($mark, self::quality($mark) + ($mark->part->value === 'second' && $mark->script->student_id % 6 === 0 ? 0.12 : 0), -4, 9 + intdiv(9 * $n, count($marks)), $finish);
+                $this->mark($mark, self::quality($mark) + ($mark->seat->value === 'second' && $mark->script->student_id % 6 === 0 ? 0.12 : 0), -4, 9 + intdiv(9 * $n, count($marks)), $finish);
             }
         }
 
@@ -289,7 +289,7 @@ final class DatabaseSeeder extends Seeder
             'title' => 'Field record: the harbour walk', 'rubric_version_id' => $rubric->id,
             'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
             'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
-            'bands' => config('harbor.bands.letters'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start,
+            'bands' => config('harbor.bands.letters'), 'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'none']),
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed', 'link'], 'handin_by' => HandInBy::GroupOneMark, 'max_files' => 3,
         ], null);
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
@@ -343,7 +343,7 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: After the water', 'rubric_version_id' => $rubric->id,
             'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
-            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED, 'overlap_web' => true, 'overlap_students' => true,
+            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED, 'screening' => Screening::fromArray(['web' => true, 'students' => true]),
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
         ], -3);
         $this->template($assignment, 'source sheet.txt', "The source, and where it is:\nWho made it, when, for whom:\nWhat it counts or draws:\nWhat it leaves out:\n");
@@ -378,8 +378,7 @@ final class DatabaseSeeder extends Seeder
     {
         $this->at($openedOn, as: $this->coordinator);
         $assignment = app(SaveAssignment::class)($this->module, null, [
-            'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean,
-            'second_marking' => true, 'overlap_seen' => OverlapSeen::Start, ...$fields,
+            'bands' => config('harbor.bands.classes'), ...$fields,
         ], null);
         app(OpenAssignment::class)($assignment);
 
@@ -443,7 +442,7 @@ final class DatabaseSeeder extends Seeder
             app(CompareHandin::class)($handin);
             app(PrepareForMarkers::class)($handin);
         }
-        if ($assignment->overlap_web) {
+        if ($assignment->screening->web) {
             foreach ($handins as $handin) {
                 app(SearchWeb::class)($handin->report()->sole());
             }
@@ -466,8 +465,8 @@ final class DatabaseSeeder extends Seeder
      */
     private function marks(Assignment $assignment): Collection
     {
-        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->whereIn('part', Part::COUNTING)->get()
-            ->sortBy(fn (Mark $mark) => [$mark->part->value, $mark->script->student_id])->values();
+        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->where('counts', true)->get()
+            ->sortBy(fn (Mark $mark) => [$mark->seat->value, $mark->script->student_id])->values();
     }
 
     /**
@@ -485,8 +484,8 @@ final class DatabaseSeeder extends Seeder
             $bank = $says[$criterion->title()] ?? [];
             $level = (int) max(0, min(2, floor(($quality - 0.4) / 0.15)));
             $comments = $bank[$level] ?? [];
-            $choice = RailStop::choice($criterion, $stops[0]->key);
-            app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->part->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : [...$choice, 'comment' => $comments[($mark->script->student_id + $mark->marker_id + ($mark->part->value === 'first' ? 0 : 1)) % count($comments)]]);
+            $choice = RailStop::mark($criterion, $stops[0]->key);
+            app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->seat->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : $choice->withComment($comments[($mark->script->student_id + $mark->marker_id + ($mark->seat->value === 'first' ? 0 : 1)) % count($comments)]));
         }
         if ($comments) {
             $this->comment($mark, $quality);
@@ -506,7 +505,7 @@ final class DatabaseSeeder extends Seeder
         $criteria = collect($mark->rubricVersion->toCore()->criteria)->mapWithKeys(fn (Criterion $criterion) => [$criterion->title() => $criterion->id()]);
         $text = ScriptText::of($mark->handin);
         preg_match_all('/[^.!?\n]{40,}[.!?]/u', $text, $sentences);
-        $id = $mark->script->student_id * 7 + ($mark->part->value === 'first' ? 0 : 3);
+        $id = $mark->script->student_id * 7 + ($mark->seat->value === 'first' ? 0 : 3);
         $changes = [];
         for ($n = 0; $n < min(3 + $id % 3, count($sentences[0])); $n++) {
             $exact = trim($sentences[0][(int) ($n * count($sentences[0]) / 5)]);
@@ -525,7 +524,7 @@ final class DatabaseSeeder extends Seeder
         $this->at(-6, 10, $this->coordinator);
         $codes = $assignment->scripts()->whereNotNull('current_handin_id')->orderBy('student_id')->limit(2)->pluck('code')->all();
         app(PickTogether::class)($assignment, $codes, new Collection($this->tutors), $this->coordinator);
-        foreach (Mark::query()->where('part', Part::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])->orderBy('id')->get() as $n => $mark) {
+        foreach (Mark::query()->where('seat', Seat::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])->orderBy('id')->get() as $n => $mark) {
             $this->mark($mark, self::quality($mark) + [0.06, -0.04, 0.05, -0.05][$n % 4], -6, 11 + intdiv($n, 2), true, false);
         }
         $this->at(-6, 16, $this->coordinator);
@@ -545,7 +544,7 @@ final class DatabaseSeeder extends Seeder
     private function proposeOne(Assignment $assignment): void
     {
         $script = Script::query()->where('assignment_id', $assignment->id)->with('marks.marker', 'marks.rubricVersion')->orderBy('student_id')->get()
-            ->first(fn (Script $script) => $script->standing() === Standing::ToSettle);
+            ->first(fn (Script $script) => $script->standing === Standing::ToSettle);
         $mark = $script?->marks->first();
         if ($script !== null && $mark !== null) {
             $this->at(-1, 14, $mark->marker);

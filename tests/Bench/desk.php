@@ -9,7 +9,6 @@ declare(strict_types=1);
  */
 
 use App\Actions\Mark\SaveChoice;
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use App\Support\DeskQueue;
@@ -21,6 +20,7 @@ use Tests\World;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\Work;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Text\TextAnchor;
 
 require __DIR__.'/begin.php';
@@ -36,8 +36,8 @@ $world = new class
     {
         $this->tutors = $this->students = [];
         DB::transaction(fn () => $this->module(1, $scripts));
-        $assignment = DB::transaction(fn () => $this->sharedOut($this->assignment(['second_marking' => false])));
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $assignment = DB::transaction(fn () => $this->sharedOut($this->assignment(['scheme' => $this->oneMark()])));
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         app(SaveChoice::class)($mark, 'c1', ['level' => 'l2', 'comment' => 'A comment.']);
         Carbon::setTestNow();
 

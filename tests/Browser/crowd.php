@@ -10,7 +10,6 @@ declare(strict_types=1);
 
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
-use App\Enums\OverlapSeen;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Handin;
@@ -27,7 +26,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
-use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Marking\Scheme;
 
 require __DIR__.'/../../vendor/autoload.php';
 $app = require __DIR__.'/../../bootstrap/app.php';
@@ -48,7 +47,7 @@ if ($argv[1] === 'make') {
     Membership::query()->create(['module_id' => $module->id, 'user_id' => $coordinator->id, 'role' => Role::Coordinator]);
     $assignment = app(SaveAssignment::class)($module, null, [
         'title' => "All at once {$run}", 'brief' => 'Hand in at the last second.', 'rubric_version_id' => RubricVersion::query()->firstOrFail()->id, 'due_at' => now()->addSeconds($seconds)->startOfSecond(), 'closes_at' => now()->addHour(),
-        'bands' => config('harbor.bands.classes'), 'pass_mark' => '40', 'tolerance' => '5', 'settle_rule' => SettleRule::Mean, 'second_marking' => false, 'overlap_seen' => OverlapSeen::Start,
+        'bands' => config('harbor.bands.classes'), 'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'none']),
     ], null);
     app(OpenAssignment::class)($assignment);
     $sessions = [];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use DateTimeImmutable;
 use DateTimeZone;
@@ -13,6 +12,11 @@ use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Panel;
+use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SeatMark;
+use YoungHarbor\Core\Marking\SettledMark;
 use YoungHarbor\Core\Marks\BandScale;
 use YoungHarbor\Core\Marks\ClosureDays;
 use YoungHarbor\Core\Marks\DueTime;
@@ -20,8 +24,6 @@ use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Lateness;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\MarkRules;
-use YoungHarbor\Core\Moderation\Settlement;
-use YoungHarbor\Core\Moderation\SettleRule;
 
 /**
  * Due times and lateness, each case worked by hand with a calendar of the years 2026 to 2028. In London the clocks go
@@ -89,8 +91,8 @@ final class DueTimeTest extends TestCase
 
     public function test_waived_lateness_costs_nothing_and_is_in_the_working(): void
     {
-        $settled = (new Settlement(SettleRule::Mean, BigDecimal::of(5), BigDecimal::of(40)))->byRule(BigDecimal::of(60), BigDecimal::of(62));
-        self::assertNotNull($settled);
+        $settled = Panel::of(SeatMark::done(Seat::First, 60), SeatMark::done(Seat::Second, 62))->settle(Scheme::usual());
+        self::assertInstanceOf(SettledMark::class, $settled);
         $zone = new DateTimeZone('Europe/London');
         $late = Lateness::between(new DateTimeImmutable('2027-01-12 12:00', $zone), new DateTimeImmutable('2027-01-14 11:00', $zone), $zone, waived: true);
         $final = FinalMark::of($settled, BandScale::fromArray(['name' => 'Pass', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Pass', 'from' => '40']]]), 0, new MarkRules(LateRule::fromArray(['take' => 'points', 'amount' => '5', 'per' => 'day'])), $late);

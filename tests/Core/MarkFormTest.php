@@ -9,6 +9,8 @@ use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\Carried;
 use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\CriterionMark;
+use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\DraftShape;
 use YoungHarbor\Core\Rubric\MarkForm;
@@ -35,12 +37,13 @@ final class MarkFormTest extends TestCase
     #[DataProvider('forms')]
     public function test_what_a_marker_sets_becomes_a_mark(string $criterion, array $form, array $choice, string $words): void
     {
-        $made = MarkForm::choice(self::criterion($criterion), $form);
-        self::assertSame($choice, $made);
-        Scorer::score(self::rubric(), [$criterion => $made]);
+        $made = MarkForm::mark(self::criterion($criterion), $form);
+        self::assertSame($choice, $made->toArray());
+        self::assertEquals($made, CriterionMark::fromArray($made->toArray(), $criterion), 'as it is stored and read back');
+        Scorer::score(self::rubric(), CriterionMarks::usual()->with($criterion, $made));
         self::assertSame($words, MarkForm::inWords(self::criterion($criterion), $made));
         // A page that takes a mark back into its fields sends the same mark.
-        self::assertSame(array_diff_key($made, ['comment' => true]), MarkForm::choice(self::criterion($criterion), MarkForm::form(self::criterion($criterion), $made)));
+        self::assertEquals($made->withComment(''), MarkForm::mark(self::criterion($criterion), MarkForm::form(self::criterion($criterion), $made)));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>, array<string, mixed>, string}> */
@@ -66,7 +69,7 @@ final class MarkFormTest extends TestCase
     public function test_points_off_the_scale_are_refused(): void
     {
         $this->expectException(InvalidInput::class);
-        Scorer::score(self::rubric(), ['c4' => MarkForm::choice(self::criterion('c4'), ['points' => '6.3'])]);
+        Scorer::score(self::rubric(), CriterionMarks::usual()->with('c4', MarkForm::mark(self::criterion('c4'), ['points' => '6.3'])));
     }
 
     public function test_marks_go_over_to_a_newer_version_where_they_fit(): void
@@ -74,9 +77,9 @@ final class MarkFormTest extends TestCase
         $draft = Draft::of((require __DIR__.'/../../database/demo/rubrics.php')['walk']);
         $newer = DraftShape::apply($draft, 'remove-criterion:c4')->set('criteria.c1.weight', '60')->set('levels.l3.points', '7')->set('criteria.c2.unused.l3', '1');
         $choices = ['c1' => ['level' => 'l3', 'comment' => 'Kept.'], 'c2' => ['level' => 'l3', 'points' => '8', 'comment' => 'Also kept.'], 'c3' => ['done' => ['s1', 's2']], 'c4' => ['points' => '9']];
-        $carried = Carried::over(Rubric::fromArray($draft->document), Rubric::fromArray($newer->document), $choices);
+        $carried = Carried::over(Rubric::fromArray($draft->document), Rubric::fromArray($newer->document), CriterionMarks::fromArray($choices));
 
-        self::assertSame(['c1' => $choices['c1'], 'c2' => ['comment' => 'Also kept.'], 'c3' => $choices['c3']], $carried->choices);
+        self::assertSame(['c1' => $choices['c1'], 'c2' => ['comment' => 'Also kept.'], 'c3' => $choices['c3']], $carried->marks->toArray());
         self::assertSame(['Sketch map', 'Photographs'], $carried->lost);
         self::assertFalse($carried->score->isComplete());
         // Before: 40 × 6/10 + 20 × 8/8 + 20 × 3/5 + 20 × 9/10 = 74; after: 60 × 7/10 + 20 × 3/5 = 54.
@@ -86,9 +89,9 @@ final class MarkFormTest extends TestCase
     public function test_a_pin_half_way_between_two_levels_stays_half_way(): void
     {
         $draft = Draft::of((require __DIR__.'/../../database/demo/rubrics.php')['walk']);
-        $carried = Carried::over(Rubric::fromArray($draft->document), Rubric::fromArray($draft->set('levels.l4.points', '7')->document), ['c1' => ['between' => ['l3', 'l4'], 'points' => '7']]);
+        $carried = Carried::over(Rubric::fromArray($draft->document), Rubric::fromArray($draft->set('levels.l4.points', '7')->document), CriterionMarks::fromArray(['c1' => ['between' => ['l3', 'l4'], 'points' => '7']]));
 
-        self::assertSame([['points' => '6.5', 'between' => ['l3', 'l4']], []], [$carried->choices['c1'], $carried->lost]);
+        self::assertSame([['between' => ['l3', 'l4'], 'points' => '6.5'], []], [$carried->marks->on('c1')->toArray(), $carried->lost]);
     }
 
     public function test_points_weighting_says_what_each_criterion_counts_and_marks_come_out_of_100(): void

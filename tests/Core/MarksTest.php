@@ -12,6 +12,15 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\OpenMark;
+use YoungHarbor\Core\Marking\Panel;
+use YoungHarbor\Core\Marking\Rules\RuleName;
+use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SeatMark;
+use YoungHarbor\Core\Marking\SecondMarks;
+use YoungHarbor\Core\Marking\SettledMark;
+use YoungHarbor\Core\Marking\WhyOpen;
 use YoungHarbor\Core\Marks\BandScale;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Lateness;
@@ -19,8 +28,6 @@ use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\Length;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
-use YoungHarbor\Core\Moderation\Settlement;
-use YoungHarbor\Core\Moderation\SettleRule;
 use YoungHarbor\Core\Overlap\PartsOfLength;
 use YoungHarbor\Core\Text\Words;
 
@@ -35,9 +42,11 @@ final class MarksTest extends TestCase
         ]]);
     }
 
-    private static function rule(SettleRule $rule = SettleRule::Mean): Settlement
+    private static function settled(string $first, string $second, RuleName $rule = RuleName::Mean): SettledMark|OpenMark
     {
-        return new Settlement($rule, BigDecimal::of('5'), BigDecimal::of('40'));
+        $panel = Panel::of(SeatMark::done(Seat::First, BigDecimal::of($first)), SeatMark::done(Seat::Second, BigDecimal::of($second)));
+
+        return $panel->settle(new Scheme(SecondMarks::Every, $rule, BigDecimal::of('5'), BigDecimal::of('40')));
     }
 
     #[DataProvider('bands')]
@@ -70,27 +79,30 @@ final class MarksTest extends TestCase
 
     public function test_marks_within_the_tolerance_settle_by_the_rule(): void
     {
-        $settle = fn (SettleRule $rule, string $first, string $second): ?string => ($settled = self::rule($rule)->byRule(BigDecimal::of($first), BigDecimal::of($second))) === null ? null : (string) $settled->mark->stripTrailingZeros();
+        $settle = function (RuleName $rule, string $first, string $second): ?string {
+            $settled = self::settled($first, $second, $rule);
 
-        self::assertSame('62.25', $settle(SettleRule::Mean, '60.0', '64.5'));
-        self::assertSame('60', $settle(SettleRule::First, '60.0', '64.5'));
-        self::assertSame('64.5', $settle(SettleRule::Higher, '60.0', '64.5'));
-        self::assertSame('62.5', $settle(SettleRule::Mean, '60.0', '65.0'), 'the tolerance itself is within');
-        self::assertNull($settle(SettleRule::Mean, '60.0', '65.1'));
+            return $settled instanceof SettledMark ? Figure::exact($settled->mark) : null;
+        };
+        self::assertSame('62.25', $settle(RuleName::Mean, '60.0', '64.5'));
+        self::assertSame('60', $settle(RuleName::First, '60.0', '64.5'));
+        self::assertSame('64.5', $settle(RuleName::Higher, '60.0', '64.5'));
+        self::assertSame('62.5', $settle(RuleName::Mean, '60.0', '65.0'), 'the tolerance itself is within');
+        self::assertNull($settle(RuleName::Mean, '60.0', '65.1'));
     }
 
     public function test_nothing_settles_by_itself_across_the_pass_line(): void
     {
-        $rule = self::rule();
-        self::assertNull($rule->byRule(BigDecimal::of('39.9'), BigDecimal::of('40.0')));
-        self::assertSame('on different sides of the pass line at 40', $rule->obstacle(BigDecimal::of('39.9'), BigDecimal::of('40.0')));
-        self::assertNotNull($rule->byRule(BigDecimal::of('38'), BigDecimal::of('39.9')));
+        $open = self::settled('39.9', '40.0');
+        self::assertInstanceOf(OpenMark::class, $open);
+        self::assertSame([WhyOpen::AcrossPassLine, '40'], [$open->why, (string) $open->limit]);
+        self::assertInstanceOf(SettledMark::class, self::settled('38', '39.9'));
     }
 
     public function test_the_mark_is_rounded_once_and_every_step_is_in_the_working(): void
     {
-        $settled = self::rule()->byRule(BigDecimal::of('69.8'), BigDecimal::of('70.1'));
-        self::assertNotNull($settled);
+        $settled = self::settled('69.8', '70.1');
+        self::assertInstanceOf(SettledMark::class, $settled);
         $final = FinalMark::of($settled, self::classes(), 1);
 
         // (69.8 + 70.1) ÷ 2 = 69.95, which rounds half up to 70.0: a First.
@@ -152,7 +164,7 @@ final class MarksTest extends TestCase
 
     public function test_a_pass_that_lateness_takes_away_is_told(): void
     {
-        $of = fn (string $agreed, string $result): bool => self::rule()->losesThePass(BigDecimal::of($agreed), BigDecimal::of($result));
+        $of = fn (string $agreed, string $result): bool => Scheme::usual()->losesThePass(BigDecimal::of($agreed), BigDecimal::of($result));
         self::assertSame([true, false, false, false], [$of('42', '37'), $of('42', '40'), $of('39', '34'), $of('70', '65')]);
     }
 
@@ -178,8 +190,8 @@ final class MarksTest extends TestCase
 
     public function test_lateness_then_length_then_the_cap_and_one_rounding_at_the_end(): void
     {
-        $settled = self::rule()->byRule(BigDecimal::of('67.5'), BigDecimal::of('68.2'));
-        self::assertNotNull($settled);
+        $settled = self::settled('67.5', '68.2');
+        self::assertInstanceOf(SettledMark::class, $settled);
         $rules = new MarkRules(
             LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day']),
             LengthRule::fromArray(['limit' => 900, 'amount' => '2', 'step' => 10, 'grace' => 5]),

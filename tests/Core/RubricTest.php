@@ -9,6 +9,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
 use YoungHarbor\Core\Rubric\Rubric;
@@ -128,12 +129,12 @@ final class RubricTest extends TestCase
         $stops = RailStop::of($criterion);
         self::assertSame(['0', '2.5', '5', '6.5', '8'], array_map(fn (RailStop $stop) => Figure::plain($stop->points), $stops));
         foreach ($stops as $stop) {
-            $choice = RailStop::choice($criterion, $stop->key);
+            $choice = RailStop::mark($criterion, $stop->key);
             self::assertTrue($stop->holds($choice));
             self::assertTrue($criterion->points($choice)?->isEqualTo($stop->points));
         }
         $this->expectException(InvalidInput::class);
-        RailStop::choice($criterion, 'l1~l3');
+        RailStop::mark($criterion, 'l1~l3');
     }
 
     public function test_an_unused_cell_makes_its_neighbours_neighbours(): void
@@ -141,9 +142,9 @@ final class RubricTest extends TestCase
         $criterion = Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l1', 'points' => '0'], ['id' => 'l2', 'points' => '5'], ['id' => 'l3', 'points' => '8']],
             'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100', 'unused' => ['l2']]]])->criteria[0];
 
-        self::assertEquals(BigDecimal::of('3'), $criterion->points(['between' => ['l1', 'l3'], 'points' => '3']));
+        self::assertEquals(BigDecimal::of('3'), $criterion->points(new CriterionMark(between: ['l1', 'l3'], points: '3')));
         $this->expectExceptionMessage('not used');
-        $criterion->points(['level' => 'l2']);
+        $criterion->points(new CriterionMark(level: 'l2'));
     }
 
     public function test_spreading_makes_the_weights_exact_whatever_they_were(): void

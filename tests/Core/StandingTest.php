@@ -9,9 +9,13 @@ use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Fairway\Counts;
 use YoungHarbor\Core\Fairway\Fairway;
 use YoungHarbor\Core\Fairway\Progress;
+use YoungHarbor\Core\Marking\Facts;
+use YoungHarbor\Core\Marking\Panel;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SeatMark;
+use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Release\Obstacle;
 use YoungHarbor\Core\Release\ReadyCheck;
-use YoungHarbor\Core\Standing;
 
 final class StandingTest extends TestCase
 {
@@ -22,7 +26,12 @@ final class StandingTest extends TestCase
     public function test_a_script_stands_where_its_facts_put_it(array $facts, Standing $standing): void
     {
         $has = fn (string $fact): bool => in_array($fact, $facts, true);
-        self::assertSame($standing, Standing::of($has('in'), $has('out'), $has('first'), $has('two'), $has('begun'), $has('second'), $has('agreed'), $has('held'), $has('released')));
+        $mark = fn (Seat $seat, bool $done, bool $begun): SeatMark => $done ? SeatMark::done($seat, 60) : ($begun ? SeatMark::begun($seat) : SeatMark::waiting($seat));
+        $panel = Panel::of(
+            ...($has('out') ? [$mark(Seat::First, $has('first'), false)] : []),
+            ...($has('two') ? [$mark(Seat::Second, $has('second'), $has('begun'))] : []),
+        );
+        self::assertSame($standing, Standing::of(new Facts($has('in'), $has('agreed'), $has('held'), $has('released')), $panel));
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Enums\Part;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\BankComment;
@@ -26,6 +25,7 @@ use App\Models\WritingBaseline;
 use App\Models\WritingText;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Storage;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * An address of every route, with something of the module behind it.
@@ -53,14 +53,14 @@ trait Addresses
         $set = BankSet::query()->firstOrCreate(['module_id' => $this->module->id, 'title' => 'Set'], ['owner_id' => $this->coordinator->id]);
         $values = [
             'number' => '1', 'kind' => 'docx', 'set' => $set->public_id, 'comment' => BankComment::query()->firstOrCreate(['bank_set_id' => $set->id], ['label' => 'x', 'text' => 'x', 'saved_by' => $this->coordinator->id])->public_id,
-            'attachment' => MarkAttachment::query()->firstOrCreate(['mark_id' => $this->markOf($script, Part::First)->id, 'kind' => 'file'], ['path' => 'attachments/none', 'mime' => 'text/plain', 'bytes' => 1, 'written' => '', 'name' => 'x.txt'])->public_id,
+            'attachment' => MarkAttachment::query()->firstOrCreate(['mark_id' => $this->markOf($script, Seat::First)->id, 'kind' => 'file'], ['path' => 'attachments/none', 'mime' => 'text/plain', 'bytes' => 1, 'written' => '', 'name' => 'x.txt'])->public_id,
             'plan' => AllocationPlan::query()->firstOrCreate(['assignment_id' => $assignment->id], ['seed' => 1, 'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false], 'entries' => [], 'unplaced' => [], 'notes' => [], 'made_by' => $this->coordinator->id])->public_id,
             'conflict' => Conflict::query()->firstOrCreate(['module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id, 'student_id' => $this->students[1]->id], ['reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
             'baseline' => $baseline->public_id, 'text' => WritingText::query()->firstOrCreate(['writing_baseline_id' => $baseline->id], ['title' => 'x', 'text' => 'x', 'sha256' => str_repeat('0', 64), 'words' => 1, 'added_version' => 1, 'added_by' => $this->coordinator->id])->public_id,
             'choice' => OverlapChoice::query()->firstOrCreate(['overlap_report_id' => $report->id, 'what' => 'short'], ['from_word' => 9, 'reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
             'source' => OverlapSource::query()->firstOrCreate(['kind' => 'archive', 'module_id' => $this->module->id], ['shelf' => 0, 'words' => 0, 'numbers' => '', 'text' => ''])->public_id,
             'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
-            'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Part::First)->public_id,
+            'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Seat::First)->public_id,
             'draft' => DraftCheck::query()->firstOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['words' => 1, 'text' => 'Words.', 'notes' => []])->public_id, 'template' => $template->public_id, 'scale' => $scale->public_id, 'member' => Membership::query()->where('user_id', $script->student_id)->sole()->public_id, 'import' => $this->import()->public_id,
             'upload' => Upload::query()->firstOrCreate(['assignment_id' => $assignment->id, 'student_id' => $script->student_id], ['name' => 'a.txt', 'bytes' => 9, 'sha256' => str_repeat('0', 64)])->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Extraction\FileKind;
 use App\Models\Conflict;
@@ -19,6 +18,7 @@ use Tests\Feature\Collect\IdentityTest;
 use Tests\Files;
 use Tests\PlantedFiles;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 use ZipArchive;
 
 /**
@@ -49,8 +49,8 @@ final class AnonymityTest extends TestCase
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
         $this->finishBoth($this->script($assignment, 0), 'l3', 'l3');
-        $this->finish($this->markOf($this->script($assignment, 1), Part::First), 'l3', 'l3');
-        $this->finish($this->markOf($this->script($assignment, 1), Part::Second), 'l1', 'l1');
+        $this->finish($this->markOf($this->script($assignment, 1), Seat::First), 'l3', 'l3');
+        $this->finish($this->markOf($this->script($assignment, 1), Seat::Second), 'l1', 'l1');
         // Each tutor is first marker of some and second marker of others.
         foreach ([...$this->tutors, $this->member(Role::Examiner)] as $person) {
             $this->sent = [];
@@ -74,7 +74,7 @@ final class AnonymityTest extends TestCase
     public function test_what_the_desk_sends_back_and_refusals_give_nobody_away_either(): void
     {
         $this->module();
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker);
         $answers = [
             $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l1'], ['HX-Request' => 'true']),

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Mail\AddedToModule;
 use App\Models\Membership;
@@ -15,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * What stands on pages for whom: the module page, the fairway, settings, errors, and queries that do not grow.
@@ -94,9 +94,9 @@ final class PagesTest extends TestCase
         $this->module(2, 4);
         $assignment = $this->sharedOut($this->assignment());
         $this->finishBoth($this->script($assignment, 0));
-        $this->finish($this->markOf($this->script($assignment, 1), Part::First), 'l3', 'l3');
-        $this->finish($this->markOf($this->script($assignment, 1), Part::Second), 'l1', 'l1');
-        $this->finish($this->markOf($this->script($assignment, 2), Part::First), 'l3', 'l3');
+        $this->finish($this->markOf($this->script($assignment, 1), Seat::First), 'l3', 'l3');
+        $this->finish($this->markOf($this->script($assignment, 1), Seat::Second), 'l1', 'l1');
+        $this->finish($this->markOf($this->script($assignment, 2), Seat::First), 'l3', 'l3');
         $counts = app(AssignmentCounts::class)->of($assignment);
         self::assertSame(
             [4, 4, 4, 4, 2, 3, 2, 1, 1, 0],

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Module;
 use App\Models\User;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Walks every registered route as nobody, as each role of the module, and as someone of another module. A new route has
@@ -52,9 +52,9 @@ final class RoutesTest extends TestCase
     {
         $this->module(2, 2);
         $assignment = $this->released();
-        $assignment->update(['overlap_students' => true]);
+        $this->screenOtherwise($assignment, ['students' => true]);
         $people = [
-            'coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Part::First)->marker,
+            'coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Seat::First)->marker,
             'examiner' => $this->member(Role::Examiner), 'student' => $this->students[0],
             'other student' => $this->students[1], 'admin' => User::factory()->create(['is_admin' => true]),
             'outsider' => $this->member(Role::Coordinator, Module::factory()->create()),

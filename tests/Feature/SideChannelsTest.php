@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Actions\Collect\DecideAlone;
 use App\Actions\Collect\TakeHandIn;
-use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Extraction\Cage;
 use App\Extraction\CopyKind;
@@ -22,6 +21,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Tests\Files;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 use ZipArchive;
 
 /**
@@ -41,7 +41,7 @@ final class SideChannelsTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[0], 'Late, the third. '.$this->prose(50, 3));
         Carbon::setTestNow(now()->addDay());
         $this->shareOut($assignment);
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('attempt 2 of 2')->assertDontSee('Attempt 3');
         $this->get(route('mark.desk', [$mark, 'attempt' => 1]))->assertOk()->assertSee('In time, the first.');
         $this->get(route('mark.desk', [$mark, 'attempt' => 3]))->assertNotFound();
@@ -55,7 +55,7 @@ final class SideChannelsTest extends TestCase
                 $n < 4 => 'A', $n < 8 => 'B', default => 'C'
             }]);
         }
-        $assignment = $this->sharedOut($this->assignment(['second_marking' => false]));
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark()]));
         $alone = $this->script($assignment, 8)->code;
         $page = $this->actingAs($this->tutors[0])->get(route('mark.index', $assignment))->assertOk();
         self::assertSame(['A, C', 'B'], array_keys(app(DeskQueue::class)->sections($assignment->id, $this->tutors[0]->id)));
@@ -85,7 +85,7 @@ final class SideChannelsTest extends TestCase
         $report = OverlapReport::query()->where('handin_id', $script->current_handin_id)->sole();
         $own = $report->matches->first(fn ($match) => $match->source->handin?->script->assignment_id === $earlier->id);
         self::assertNotNull($own, 'the earlier essay is a source');
-        $marker = $this->markOf($script, Part::First)->marker;
+        $marker = $this->markOf($script, Seat::First)->marker;
         $pages = fn (): string => implode("\n", array_map(fn (array $query) => (string) $this->get(route('screen.show', [$script, ...$query]))->assertOk()->getContent(), [[], ['run' => 1], ['run' => 2], ['run' => 1, 'whole' => 1], ['run' => 2, 'whole' => 1]]));
         $seen = html_entity_decode($this->actingAs($marker)->get(route('screen.show', $script))->assertOk()->getContent() ?: '').$pages();
         foreach (['Earlier essay', 'same student', 'A secret of the earlier essay'] as $joined) {
@@ -100,22 +100,22 @@ final class SideChannelsTest extends TestCase
         // The coordinator knows; and does not while marking it.
         $this->actingAs($this->coordinator);
         self::assertStringContainsString('The same student’s own', html_entity_decode($pages()));
-        Mark::query()->where('script_id', $script->id)->where('part', 'first')->update(['marker_id' => $this->coordinator->id]);
+        Mark::query()->where('script_id', $script->id)->where('seat', 'first')->update(['marker_id' => $this->coordinator->id]);
         self::assertStringNotContainsString('same student', html_entity_decode($pages()));
     }
 
     public function test_a_marker_reads_another_script_around_a_passage_and_not_the_whole_of_it(): void
     {
         $this->module(2, 4);
-        $assignment = $this->assignment(['second_marking' => false]);
+        $assignment = $this->assignment(['scheme' => $this->oneMark()]);
         $shared = 'The pans at the mouth of the river were drawn twice a day in every dry summer that the ledgers know of, and once in wet ones.';
         foreach ($this->students as $n => $student) {
             app(TakeHandIn::class)($assignment, $student, ($n < 2 ? "{$shared} " : '').$this->prose(400, $n)." The end of number {$n}.");
         }
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
-        $mark = $this->markOf($this->script($assignment, 0), Part::First);
-        $other = $this->markOf($this->script($assignment, 1), Part::First);
+        $mark = $this->markOf($this->script($assignment, 0), Seat::First);
+        $other = $this->markOf($this->script($assignment, 1), Seat::First);
         $other->update(['marker_id' => array_values(array_filter($this->tutors, fn (User $tutor) => $tutor->id !== $mark->marker_id))[0]->id]);
         $whole = fn (): string => html_entity_decode((string) $this->actingAs($mark->marker)->get(route('screen.show', [$mark->script, 'run' => 1, 'whole' => 1]))->assertOk()->getContent());
         self::assertStringNotContainsString('The end of number 1.', $whole());
@@ -195,7 +195,7 @@ final class SideChannelsTest extends TestCase
         $this->module(2, 1);
         $this->tutors[0]->update(['name' => 'Tomasz Wiśniewski']);
         $this->tutors[1]->update(['name' => 'Tomasz Wiśniewski']);
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         // The head of a WebM file (Matroska, EBML), with a title in it.
         $webm = "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01\x42\xF7\x81\x01\x42\xF2\x81\x04\x42\xF3\x81\x08\x42\x82\x84webm\x42\x87\x81\x04\x42\x85\x81\x02\x18\x53\x80\x67";
         $send = fn (string $bytes, string $name = 'voice.webm', string $kind = 'voice') => $this->actingAs($mark->marker)->postJson(route('attachments.store', $mark), ['kind' => $kind, $kind === 'file' ? 'file' : 'recording' => Files::upload($bytes, $name), 'seconds' => '5']);

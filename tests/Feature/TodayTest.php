@@ -7,7 +7,6 @@ namespace Tests\Feature;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Release\ReleaseResults;
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Mark;
 use App\Models\Result;
@@ -16,6 +15,7 @@ use App\Support\TodayItem;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class TodayTest extends TestCase
 {
@@ -47,8 +47,8 @@ final class TodayTest extends TestCase
         $this->shareOut($assignment);
         self::assertSame(['0 first and 0 second marks of 1 are in'], $this->today($this->coordinator));
 
-        $this->finish($this->markOf($this->script($assignment), Part::First), 'l3', 'l3');
-        $this->finish($this->markOf($this->script($assignment), Part::Second), 'l2', 'l2');
+        $this->finish($this->markOf($this->script($assignment), Seat::First), 'l3', 'l3');
+        $this->finish($this->markOf($this->script($assignment), Seat::Second), 'l2', 'l2');
         self::assertSame(['1 script waits to be settled by its two markers'], $this->today($this->coordinator));
 
         app(ProposeMark::class)($this->script($assignment), $this->tutors[0], '70', 'Somewhere between the two.');
@@ -68,8 +68,8 @@ final class TodayTest extends TestCase
         $this->module();
         $assignment = $this->sharedOut($this->assignment());
         $script = $this->script($assignment);
-        $first = $this->markOf($script, Part::First);
-        $second = $this->markOf($script, Part::Second);
+        $first = $this->markOf($script, Seat::First);
+        $second = $this->markOf($script, Seat::Second);
         self::assertSame(['* 3 scripts to mark'], $this->today($first->marker));
 
         $this->finish($first, 'l3', 'l3');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Events\CountingAttemptChanged;
+use App\Events\HandinRead;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Handin;
@@ -39,8 +41,9 @@ final class ChooseAttempt
                     continue;
                 }
                 $each->letCount($attempt);
-                $attempt->read_at === null || FinishHandIn::follow($attempt->setRelation('script', $each));
+                $attempt->read_at === null || HandinRead::dispatch($attempt->setRelation('script', $each));
             }
+            CountingAttemptChanged::dispatch(array_values($group->modelKeys()));
             $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);
         });
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Events\CountingAttemptChanged;
+use App\Events\HandinRead;
 use App\Extraction\Refusal;
-use App\Jobs\CompareHandin;
-use App\Jobs\PrepareHandin;
 use App\Jobs\ReadHandin;
 use App\Logbook\Logbook;
 use App\Mail\CouldNotBeRead;
@@ -14,7 +14,6 @@ use App\Models\Handin;
 use App\Models\HandinFile;
 use App\Models\OverlapReport;
 use App\Models\Script;
-use App\Models\WritingReport;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
@@ -69,7 +68,7 @@ final class FinishHandIn
                 foreach ($work->pieces as $n => $piece) {
                     $handin->files->where('position', $n + 1)->each->update(['words' => $piece->words]);
                 }
-                self::follow($handin);
+                HandinRead::dispatch($handin);
             }
         });
     }
@@ -83,21 +82,6 @@ final class FinishHandIn
         }
 
         return $lost->flatten()->count();
-    }
-
-    /** What follows once an attempt that counts is read. With one mark a group, one of its scripts is compared for all. */
-    public static function follow(Handin $handin): void
-    {
-        $script = $handin->script;
-        if ($script->lead_id !== null) {
-            return;
-        }
-        $handin->prepared_at === null && PrepareHandin::dispatch($handin->id)->afterCommit();
-        if ($script->current_handin_id === $handin->id) {
-            OverlapReport::query()->firstOrCreate(['handin_id' => $handin->id]);
-            CompareHandin::dispatch($handin->id)->afterCommit();
-            WritingReport::await($script->assignment, $handin);
-        }
     }
 
     /**
@@ -116,6 +100,7 @@ final class FinishHandIn
                 }
                 Mail::to($script->student->email)->queue((new CouldNotBeRead($handin))->afterCommit());
             }
+            CountingAttemptChanged::dispatch(array_values($handins->pluck('script_id')->all()));
             $first = $handins->first();
             $first === null || $this->logbook->write('could not read what was handed in', $first->script->assignment->title, ['attempt' => $first->attempt, 'sha256' => $first->sha256], null, $first->script->assignment);
         });
@@ -132,7 +117,7 @@ final class FinishHandIn
             return;
         }
         $script->letCount($other);
-        $other->read_at === null || self::follow($other->setRelation('script', $script));
+        $other->read_at === null || HandinRead::dispatch($other->setRelation('script', $script));
     }
 
     /**

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
-use App\Enums\HandInBy;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
@@ -20,6 +19,7 @@ final class SetGroups
     public function __construct(
         private readonly Logbook $logbook,
         private readonly SetDueTimes $setDueTimes,
+        private readonly ChooseLeadScripts $leads,
     ) {
     }
 
@@ -45,27 +45,10 @@ final class SetGroups
             foreach ($moved->groupBy(fn (Script $script) => $groups[$script->student_id] ?? '') as $group => $members) {
                 Script::query()->whereIn('id', $members->pluck('id'))->update(['group_name' => $group === '' ? null : $group]);
             }
-            self::lead($stored);
+            ($this->leads)($stored);
             ($this->setDueTimes)($stored);
             $this->logbook->write('set the groups', $stored->title, ['groups' => count(array_unique($groups)), 'students' => count($groups), ...$how], null, $stored);
         });
-    }
-
-    /** With one mark a group, one of its scripts is marked and the others follow it. */
-    public static function lead(Assignment $assignment): void
-    {
-        $leads = [];
-        $follow = [];
-        foreach (Script::query()->where('assignment_id', $assignment->id)->orderBy('id')->get(['id', 'group_name', 'lead_id']) as $script) {
-            $lead = $assignment->handin_by === HandInBy::GroupOneMark && $script->group_name !== null ? ($leads[$script->group_name] ??= $script->id) : $script->id;
-            $leadId = $lead === $script->id ? null : $lead;
-            if ($script->lead_id !== $leadId) {
-                $follow[$leadId ?? 0][] = $script->id;
-            }
-        }
-        foreach ($follow as $lead => $ids) {
-            Script::query()->whereIn('id', $ids)->update(['lead_id' => $lead === 0 ? null : $lead]);
-        }
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Events\CountingAttemptChanged;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Jobs\ReadHandin;
@@ -86,6 +87,7 @@ final class TakeHandIn
                     $this->count($script, $handin);
                     Mail::to($script->student->email)->queue((new HandedIn($handin))->afterCommit());
                 }
+                CountingAttemptChanged::dispatch(array_values($scripts->modelKeys()));
                 TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)->delete();
                 assert($own instanceof Handin);
                 // A line about a person carries no script code.

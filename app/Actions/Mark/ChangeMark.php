@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Mark;
 
-use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Models\Mark;
 use App\Models\Script;
@@ -17,6 +16,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class ChangeMark
 {
+    public function __construct(private readonly StoreStandings $standings)
+    {
+    }
+
     /**
      * @param  Closure(Mark): void  $change
      *
@@ -28,7 +31,7 @@ final class ChangeMark
             // The script's row is the lock for everything that happens to its marks.
             $script = Script::query()->lockForUpdate()->findOrFail($mark->script_id);
             $stored = Mark::query()->lockForUpdate()->findOrFail($mark->id);
-            if ($stored->marker_id !== $mark->marker_id || $stored->part === Part::HandedOver) {
+            if ($stored->marker_id !== $mark->marker_id || $stored->isHandedOver()) {
                 throw new Refused('This script has been given to another marker meanwhile. What you wrote last was not saved.');
             }
             if ($script->result()->exists()) {
@@ -38,11 +41,13 @@ final class ChangeMark
                 throw new Refused('This mark is done. Open it again to change it; what you wrote last was not saved.');
             }
             $change($stored);
+            $begins = $stored->begun_at === null;
             $stored->begun_at ??= now();
             if ($stored->isDirty()) {
                 $stored->lock_version++;
             }
             $stored->save();
+            $begins && $stored->counts && ($this->standings)([$stored->script_id]);
 
             return $stored;
         });

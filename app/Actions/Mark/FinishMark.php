@@ -21,6 +21,7 @@ final class FinishMark
         private readonly ChangeMark $change,
         private readonly SettleByRule $settle,
         private readonly Logbook $logbook,
+        private readonly StoreStandings $standings,
     ) {
     }
 
@@ -40,8 +41,11 @@ final class FinishMark
                 $stored->done_at = Carbon::now();
                 $stored->aside_reason = null;
             });
-            $this->logbook->write("finished a {$done->part->value} mark", $done->script->code, ['total' => $done->shownTotal()], null, $done->script->assignment);
-            $done->part->counts() && ($this->settle)($done->script->refresh());
+            $this->logbook->write("finished a {$done->seat->value} mark", $done->script->code, ['total' => $done->shownTotal()], null, $done->script->assignment);
+            if ($done->counts) {
+                ($this->settle)($done->script->refresh());
+                ($this->standings)([$done->script_id]);
+            }
 
             return $done;
         });

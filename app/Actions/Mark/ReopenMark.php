@@ -15,8 +15,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class ReopenMark
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly StoreStandings $standings,
+    ) {
     }
 
     /** Why a mark that is done stays done; null when it can be opened again. */
@@ -26,7 +28,7 @@ final class ReopenMark
 
         return match (true) {
             $script->result()->exists() => "The result of {$script->code} has been released; its marks no longer change.",
-            $mark->part->counts() && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist() => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
+            $mark->counts && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist() => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
             default => null,
         };
     }
@@ -45,9 +47,10 @@ final class ReopenMark
             $why = self::refusal($stored->setRelation('script', $script));
             throw_if($why !== null, new Refused((string) $why));
             $before = $stored->shownTotal();
-            $stored->part->counts() && $script->settlement()->delete();
+            $stored->counts && $script->settlement()->delete();
             $stored->forceFill(['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write("opened a {$stored->part->value} mark again", $script->code, ['before' => $before], null, $script->assignment);
+            ($this->standings)([$script->id]);
+            $this->logbook->write("opened a {$stored->seat->value} mark again", $script->code, ['before' => $before], null, $script->assignment);
         });
     }
 }

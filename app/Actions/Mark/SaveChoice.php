@@ -6,6 +6,7 @@ namespace App\Actions\Mark;
 
 use App\Models\Mark;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\Scorer;
 
 /**
@@ -18,18 +19,14 @@ final class SaveChoice
     }
 
     /**
-     * @param  array<string, mixed>  $choice  as in the JSON form of a mark; empty to take it back
+     * @param  CriterionMark|array<string, mixed>  $choice  or its JSON form; empty to take it back
      *
      * @throws InvalidInput for a mark the criterion cannot have
      */
-    public function __invoke(Mark $mark, string $criterion, array $choice): Mark
+    public function __invoke(Mark $mark, string $criterion, CriterionMark|array $choice): Mark
     {
         return ($this->change)($mark, function (Mark $stored) use ($criterion, $choice): void {
-            $choices = $stored->choices;
-            $choices[$criterion] = $choice;
-            if ($choice === []) {
-                unset($choices[$criterion]);
-            }
+            $choices = $stored->choices->with($criterion, $choice instanceof CriterionMark ? $choice : CriterionMark::fromArray($choice, $criterion));
             Scorer::score($stored->rubricVersion->toCore(), $choices);
             $stored->choices = $choices;
         });

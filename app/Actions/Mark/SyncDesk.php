@@ -14,6 +14,7 @@ use Illuminate\Support\Str;
 use YoungHarbor\Core\Formats\PageAnchor;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\Scorer;
 use YoungHarbor\Core\Text\TextAnchor;
@@ -70,7 +71,7 @@ final class SyncDesk
 
         return match ($what) {
             'mark' => $this->choice($stored, $about, $change),
-            'words' => $this->text($change, $this->commentOn($stored, $about), fn (string $text) => $this->putComment($stored, $about, $text)),
+            'words' => $this->text($change, $stored->choices->on($about)->comment, fn (string $text) => $this->putComment($stored, $about, $text)),
             'general' => $this->text($change, $stored->general_comment, fn (string $text) => $stored->general_comment = $text),
             'private' => $this->text($change, $stored->private_note, fn (string $text) => $stored->private_note = $text),
             'note' => $this->note($stored, $about, $change),
@@ -88,29 +89,17 @@ final class SyncDesk
     {
         $rubric = $stored->rubricVersion->toCore();
         $criterion = $rubric->criterion($id) ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
-        $read = fn (mixed $form): array => MarkForm::choice($criterion, array_diff_key(is_array($form) ? $form : [], ['comment' => true]));
+        $read = fn (mixed $form): CriterionMark => MarkForm::mark($criterion, array_diff_key(is_array($form) ? $form : [], ['comment' => true]));
         $now = $read($change['now'] ?? []);
-        $has = array_diff_key($stored->choices[$id] ?? [], ['comment' => true]);
-        if ($has != $now && $has != $read($change['was'] ?? [])) { // order of steps does not matter
-            return ['state' => 'clash', 'theirs' => MarkForm::form($criterion, $has), 'words' => $has === [] ? 'nothing' : (trim(MarkForm::inWords($criterion, $has)) ?: ($has['points'] ?? 'another mark').' points')];
+        $has = $stored->choices->on($id);
+        if (! $has->setsTheSame($now) && ! $has->setsTheSame($read($change['was'] ?? []))) {
+            return ['state' => 'clash', 'theirs' => MarkForm::form($criterion, $has), 'words' => $has->isUnset() ? 'nothing' : (trim(MarkForm::inWords($criterion, $has)) ?: ($has->points ?? 'another mark').' points')];
         }
-        $comment = $this->commentOn($stored, $id);
-        $choices = $stored->choices;
-        $choices[$id] = $now + ($comment === '' ? [] : ['comment' => $comment]);
-        if ($choices[$id] === []) {
-            unset($choices[$id]);
-        }
+        $choices = $stored->choices->with($id, $now->withComment($has->comment));
         Scorer::score($rubric, $choices);
         $stored->choices = $choices;
 
         return ['state' => 'saved'];
-    }
-
-    private function commentOn(Mark $stored, string $id): string
-    {
-        $comment = $stored->choices[$id]['comment'] ?? '';
-
-        return is_string($comment) ? $comment : '';
     }
 
     /**
@@ -119,12 +108,7 @@ final class SyncDesk
     private function putComment(Mark $stored, string $id, string $text): void
     {
         $stored->rubricVersion->toCore()->criterion($id) ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
-        $choices = $stored->choices;
-        $choices[$id] = array_diff_key($choices[$id] ?? [], ['comment' => true]) + (trim($text) === '' ? [] : ['comment' => $text]);
-        if ($choices[$id] === []) {
-            unset($choices[$id]);
-        }
-        $stored->choices = $choices;
+        $stored->choices = $stored->choices->with($id, $stored->choices->on($id)->withComment(trim($text) === '' ? '' : $text));
     }
 
     /**

@@ -9,6 +9,7 @@ use App\Logbook\Logbook;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Begins a mark from the one its marker made of the same script when all marked together, so that nothing is typed twice.
@@ -24,12 +25,12 @@ final class TakeUpTogether
     /** The mark to begin from, while the real one is still empty. */
     public static function source(Mark $mark): ?Mark
     {
-        if (! $mark->part->counts() || $mark->begun_at !== null) {
+        if (! $mark->counts || $mark->begun_at !== null) {
             return null;
         }
         /** @var Mark|null $source */
-        $source = Mark::query()->where('script_id', $mark->script_id)->where('marker_id', $mark->marker_id)->where('part', 'together')
-            ->where('rubric_version_id', $mark->rubric_version_id)->where('handin_id', $mark->handin_id)->whereNotNull('begun_at')->first();
+        $source = Mark::query()->where('script_id', $mark->script_id)->where('marker_id', $mark->marker_id)->where('seat', Seat::Together)
+            ->where('rubric_version_id', $mark->rubric_version_id)->where('work_id', $mark->work_id)->whereNotNull('begun_at')->first();
 
         return $source;
     }
@@ -48,7 +49,7 @@ final class TakeUpTogether
                     MarkComment::query()->create(['mark_id' => $stored->id, ...$comment->only(['kind', 'criterion', 'body', 'anchor', 'bank_comment_id'])]);
                 }
             });
-            $this->logbook->write("began a {$mark->part->value} mark from the one made together", $mark->script->code, [], null, $mark->script->assignment);
+            $this->logbook->write("began a {$mark->seat->value} mark from the one made together", $mark->script->code, [], null, $mark->script->assignment);
         });
     }
 }

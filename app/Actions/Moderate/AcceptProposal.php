@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Moderate;
 
-use App\Enums\Part;
+use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
-use App\Models\Mark;
 use App\Models\Proposal;
 use App\Models\Script;
 use App\Models\Settlement;
@@ -21,8 +20,10 @@ use YoungHarbor\Core\Figures\Figure;
  */
 final class AcceptProposal
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly StoreStandings $standings,
+    ) {
     }
 
     /**
@@ -37,16 +38,11 @@ final class AcceptProposal
             if ($proposal->proposed_by === $marker->id) {
                 throw new Refused('You proposed this mark yourself; the other marker has to accept it.');
             }
-            $first = $stored->mark(Part::First);
-            $second = $stored->mark(Part::Second);
-            assert($first instanceof Mark && $second instanceof Mark);
-            $settled = $stored->assignment->settlement()->agreed($first->exactTotal(), $second->exactTotal(), BigDecimal::of($proposal->mark)->stripTrailingZeros(), $proposal->reason);
-            Settlement::query()->create([
-                'script_id' => $stored->id, 'mark' => (string) $settled->mark, 'how' => 'agreed',
-                'working' => $settled->working->toArray(), 'proposal_id' => $proposal->id,
-            ]);
+            $settled = $stored->panel()->agreed(BigDecimal::of($proposal->mark)->stripTrailingZeros(), $proposal->reason);
+            Settlement::keep($stored, $settled, $proposal);
             $proposal->update(['state' => 'accepted', 'accepted_by' => $marker->id]);
-            $this->logbook->write('accepted an agreed mark', $stored->code, ['mark' => Figure::plain($settled->mark)], null, $stored->assignment);
+            $this->logbook->write('accepted an agreed mark', $stored->code, ['mark' => Figure::shown($settled->mark)], null, $stored->assignment);
+            ($this->standings)([$stored->id]);
         });
     }
 }

@@ -102,13 +102,13 @@ final class ChangeAssignmentRubric
             $counts['opened']++;
         }
         $mark->forceFill([
-            'rubric_version_id' => $to->id, 'choices' => $carried->choices, 'lock_version' => $mark->lock_version + 1,
+            'rubric_version_id' => $to->id, 'choices' => $carried->marks, 'lock_version' => $mark->lock_version + 1,
             'total' => $stays ? (string) $carried->score->percent() : null, 'done_at' => $stays ? $mark->done_at : null,
         ])->save();
         $mark->setRelation('rubricVersion', $to);
         if ($isTouched) {
             $counts['changed']++;
-            $this->logbook->write("moved a {$mark->part->value} mark to a newer rubric", $script->code, [
+            $this->logbook->write("moved a {$mark->seat->value} mark to a newer rubric", $script->code, [
                 'version' => $to->number, 'before' => $before, 'after' => $stays ? $mark->shownTotal() : null, 'without a place' => $carried->lost, 'open again' => $before !== null && ! $stays,
             ], null, $script->assignment);
         }

@@ -25,7 +25,7 @@ final class CopyAssignment
     public function __invoke(Assignment $assignment, Module $module): Assignment
     {
         return DB::transaction(function () use ($assignment, $module): Assignment {
-            $copy = $assignment->replicate(self::LEFT)->forceFill(['module_id' => $module->id, 'copied_from_id' => $assignment->id, 'writing_baseline_id' => $module->id === $assignment->module_id ? $assignment->writing_baseline_id : null, 'writing_detector_since' => $assignment->writing_detector ? now() : null]);
+            $copy = $assignment->replicate(self::LEFT)->forceFill(['module_id' => $module->id, 'copied_from_id' => $assignment->id, 'writing_baseline_id' => $module->id === $assignment->module_id ? $assignment->writing_baseline_id : null, 'writing_detector_since' => $assignment->screening->detector ? now() : null]);
             if ($module->is($assignment->module)) {
                 $copy->title = mb_substr($assignment->title, 0, 190).' (copy)';
             }

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Collect\ChooseLeadScripts;
 use App\Actions\Collect\ExpectScripts;
 use App\Actions\Collect\SetDueTimes;
-use App\Actions\Collect\SetGroups;
 use App\Actions\Screen\RerunScreening;
+use App\Actions\Screen\StoreScreenings;
 use App\Actions\Screen\WorkOutBaseline;
 use App\Exceptions\Refused;
 use App\Jobs\RecountReports;
@@ -15,6 +16,7 @@ use App\Logbook\Logbook;
 use App\Models\Assignment;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * Makes an assignment or changes one, without breaking what students were promised.
@@ -26,6 +28,8 @@ final class SaveAssignment
         private readonly SetDueTimes $setDueTimes,
         private readonly ExpectScripts $expectScripts,
         private readonly RerunScreening $rerun,
+        private readonly ChooseLeadScripts $leads,
+        private readonly StoreScreenings $screenings,
     ) {
     }
 
@@ -39,7 +43,7 @@ final class SaveAssignment
     {
         return DB::transaction(function () use ($module, $assignment, $fields, $seen): Assignment {
             if ($assignment === null) {
-                $made = Assignment::query()->create(['module_id' => $module->id, 'writing_detector_since' => ($fields['writing_detector'] ?? false) === true ? now() : null, ...$fields])->refresh();
+                $made = Assignment::query()->create(['module_id' => $module->id, 'writing_detector_since' => ($fields['screening'] ?? Screening::usual())->detector ? now() : null, ...$fields])->refresh();
                 $this->logbook->write('made an assignment', $made->title, [], $module, $made);
 
                 return $made;
@@ -50,24 +54,25 @@ final class SaveAssignment
             }
             $stored->fill($fields);
             $this->refuseBrokenPromises($stored);
+            $before = $assignment->fresh() ?? $assignment;
             $changed = array_keys($stored->getDirty());
             if ($changed !== []) {
                 $stored->lock_version++;
-                if (in_array('writing_detector', $changed, true)) {
-                    $stored->writing_detector_since = $stored->writing_detector ? now() : null;
+                if ($stored->screening->detector !== $before->screening->detector) {
+                    $stored->writing_detector_since = $stored->screening->detector ? now() : null;
                 }
                 $stored->save();
                 if (in_array('handin_by', $changed, true)) {
-                    SetGroups::lead($stored);
+                    ($this->leads)($stored);
                 }
-                $details = ['changed' => $changed];
+                $details = ['changed' => $this->fields($changed, $before, $stored)];
                 if (array_intersect($changed, ['due_at', 'opens_at', 'closes_at', 'handin_by']) !== [] && $stored->isPublished()) {
                     // Who joined after it had closed has a place when it opens once more.
                     in_array('closes_at', $changed, true) && ($this->expectScripts)($stored);
                     $details['no longer late'] = ($this->setDueTimes)($stored);
                 }
                 $this->logbook->write('changed an assignment', $stored->title, $details, $module, $stored);
-                $this->screenAgain($stored, $changed);
+                $this->screenAgain($before, $stored);
             }
 
             return $stored;
@@ -75,18 +80,43 @@ final class SaveAssignment
     }
 
     /**
-     * Reports follow the settings: compared again when what is compared changes, worked out anew when only what counts does.
+     * What was changed, by name; of a settings document its fields.
      *
-     * @param  list<string>  $changed
+     * @param  list<string>  $changed  columns
+     * @return list<string>
      */
-    private function screenAgain(Assignment $stored, array $changed): void
+    private function fields(array $changed, Assignment $before, Assignment $after): array
     {
-        if (array_intersect($changed, ['overlap_min_words', 'overlap_module', 'overlap_archive', 'overlap_web', 'joins_archive', 'brief']) !== []) {
+        $fields = [];
+        foreach ($changed as $column) {
+            $inside = match ($column) {
+                'scheme' => array_diff_assoc($after->scheme->toArray(), $before->scheme->toArray()),
+                'screening' => array_diff_assoc($after->screening->toArray(), $before->screening->toArray()),
+                'release' => array_diff_assoc($after->release->toArray(), $before->release->toArray()),
+                default => null,
+            };
+            array_push($fields, ...($inside === null ? [$column] : array_map(fn (string $field) => "{$column}: {$field}", array_keys($inside))));
+        }
+
+        return $fields;
+    }
+
+    /**
+     * Reports follow the settings: compared again when what is compared changes, worked out anew when only what counts
+     * does; when only the lines move, so does what asks for a look.
+     */
+    private function screenAgain(Assignment $before, Assignment $stored): void
+    {
+        if ($stored->screening->comparesOther($before->screening) || $stored->brief !== $before->brief) {
             $this->rerun->whenHandedIn($stored);
-        } elseif (array_intersect($changed, ['overlap_quotations', 'overlap_bibliography']) !== []) {
+        } elseif ($stored->screening->countsOther($before->screening)) {
             RecountReports::dispatch($stored->id)->afterCommit();
         }
-        if ($stored->writing_baseline_id !== null && array_intersect($changed, ['writing_baseline_id', 'writing_alarm', 'writing_least_words', 'writing_detector']) !== []) {
+        if ($stored->screening->drawsOther($before->screening)) {
+            ($this->screenings)($stored->scripts()->pluck('id'));
+        }
+        $beside = $stored->writing_baseline_id !== $before->writing_baseline_id;
+        if ($stored->writing_baseline_id !== null && ($beside || $stored->screening->measuresOther($before->screening))) {
             WorkOutBaseline::again($stored->id);
         }
     }
@@ -129,7 +159,7 @@ final class SaveAssignment
             }
         }
         $handedOut = $stored->scripts()->whereHas('marks')->exists();
-        if ($handedOut && $stored->isDirty(['second_marking', 'formative', 'tolerance', 'settle_rule', 'pass_mark', 'bands'])) {
+        if ($handedOut && $stored->isDirty(['scheme', 'release', 'bands'])) {
             throw new Refused('Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.', 'settle_rule');
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Script;
@@ -14,8 +15,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class HoldScript
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly StoreStandings $standings,
+    ) {
     }
 
     /**
@@ -26,12 +29,15 @@ final class HoldScript
     public function __invoke(Script $script, ?string $reason): void
     {
         DB::transaction(function () use ($script, $reason): void {
+            // The script that is marked for a group first, as everything takes a group's scripts.
+            $script->lead_id === null || Script::query()->lockForUpdate()->findOrFail($script->lead_id);
             $stored = Script::query()->lockForUpdate()->findOrFail($script->id);
             if ($stored->result()->exists()) {
                 throw new Refused("The result of {$stored->code} has been released; it can no longer be held.");
             }
             $before = $stored->held_reason;
             $stored->update(['held_reason' => $reason]);
+            ($this->standings)([$stored->id]);
             $this->logbook->write($reason === null ? 'let a held script go' : 'held a script', $stored->code, ['reason' => $reason ?? $before], null, $stored->assignment);
         });
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Mail\ResultReleased;
@@ -14,7 +15,7 @@ use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
-use YoungHarbor\Core\Standing;
+use YoungHarbor\Core\Marking\Standing;
 
 /**
  * Releases results: each becomes a document that no later change reaches, and its student is told by mail.
@@ -24,6 +25,7 @@ final class ReleaseResults
     public function __construct(
         private readonly Logbook $logbook,
         private readonly ResultDocument $document,
+        private readonly StoreStandings $standings,
     ) {
     }
 
@@ -39,9 +41,9 @@ final class ReleaseResults
         return DB::transaction(function () use ($assignment, $codes, $by, $expected): int {
             $scripts = Script::query()->where('assignment_id', $assignment->id)
                 ->when($codes !== null, fn ($query) => $query->whereIn('code', $codes))
-                ->orderBy('code')->lockForUpdate()->get();
+                ->orderBy('id')->lockForUpdate()->get()->sortBy('code')->values();
             $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin', 'lead.marks.rubricVersion', 'lead.settlement']);
-            $ready = $scripts->filter(fn (Script $script) => $script->standing() === Standing::Agreed);
+            $ready = $scripts->filter(fn (Script $script) => $script->standing === Standing::Agreed);
             $this->refuseUnready($codes, $scripts, $ready);
             if ($codes === null && $expected !== null && $expected !== $ready->count()) {
                 throw new Refused(($ready->count() === 1 ? '1 result is' : "{$ready->count()} results are")." ready now, not {$expected} as when you opened the page. Nothing was released: look at the list, then release again.");
@@ -50,6 +52,8 @@ final class ReleaseResults
             foreach ($ready as $script) {
                 $this->release($script->setRelation('assignment', $assignment), $by);
             }
+
+            ($this->standings)($ready->modelKeys());
 
             return $ready->count();
         });
@@ -70,7 +74,7 @@ final class ReleaseResults
         }
         $not = $scripts->reject(fn (Script $script) => $ready->contains($script));
         if ($not->isNotEmpty() || $scripts->count() < count(array_unique($codes))) {
-            $named = $not->map(fn (Script $script) => "{$script->code} ({$script->standing()->value})")->implode(', ');
+            $named = $not->map(fn (Script $script) => $script->code.' ('.__("mark.standing.{$script->standing->value}").')')->implode(', ');
             throw new Refused('Nothing was released, because not all you chose are ready: '.($named === '' ? 'some codes are not of this assignment' : $named).'.');
         }
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Actions\Release;
 
 use App\Enums\CommentKind;
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
 use App\Models\MarkComment;
@@ -14,9 +13,11 @@ use App\Models\Settlement;
 use App\Support\ScriptText;
 use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Rubric\ChecklistCriterion;
 use YoungHarbor\Core\Rubric\ChecklistItem;
 use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\CriterionScore;
 use YoungHarbor\Core\Rubric\Level;
 use YoungHarbor\Core\Rubric\LevelCriterion;
@@ -36,8 +37,8 @@ final class ResultDocument
      */
     public function of(Script $script): array
     {
-        $marked = $script->marked();
-        $first = $marked->mark(Part::First);
+        $marked = $script->leadScript();
+        $first = $marked->mark(Seat::First);
         $settlement = $marked->settlement;
         assert($first instanceof Mark && $settlement instanceof Settlement);
         $rubric = $first->rubricVersion->toCore();
@@ -45,7 +46,7 @@ final class ResultDocument
         $final = $script->finalMark($rubric->decimals);
         $score = $first->score();
 
-        $isMarked = ! $script->assignment->formative;
+        $isMarked = ! $script->assignment->release->feedbackOnly;
 
         return [
             'mark' => $isMarked ? (string) $final->mark : null,
@@ -107,10 +108,10 @@ final class ResultDocument
      */
     private function criterion(Criterion $criterion, Mark $mark, array $lines): array
     {
-        $choice = $mark->choices[$criterion->id()] ?? [];
+        $set = $mark->choices->on($criterion->id());
         $line = array_values(array_filter($lines, fn (CriterionScore $line) => $line->criterion->id() === $criterion->id()))[0] ?? null;
         $points = $line?->points;
-        $levels = $criterion instanceof LevelCriterion ? $this->levels($criterion, $choice, $points) : [];
+        $levels = $criterion instanceof LevelCriterion ? $this->levels($criterion, $set, $points) : [];
 
         return [
             'title' => $criterion->title(),
@@ -119,21 +120,20 @@ final class ResultDocument
             'points' => $points === null ? null : Figure::plain($points),
             'max' => Figure::plain($criterion->max()),
             'applies' => $line->applicable ?? true,
-            'between' => isset($choice['between']),
+            'between' => $set->between !== null,
             'levels' => $levels,
-            'steps' => $criterion instanceof ChecklistCriterion ? $this->steps($criterion, $choice) : [],
-            'comment' => is_string($choice['comment'] ?? null) ? $choice['comment'] : '',
+            'steps' => $criterion instanceof ChecklistCriterion ? $this->steps($criterion, $set) : [],
+            'comment' => $set->comment,
         ];
     }
 
     /**
-     * @param  array<string, mixed>  $choice
      * @return list<array{title: string, points: string, state: string}>
      */
-    private function steps(ChecklistCriterion $criterion, array $choice): array
+    private function steps(ChecklistCriterion $criterion, CriterionMark $set): array
     {
-        $done = is_array($choice['done'] ?? null) ? $choice['done'] : [];
-        $partly = is_array($choice['partly'] ?? null) ? $choice['partly'] : [];
+        $done = $set->done ?? [];
+        $partly = $set->partly;
 
         return array_map(fn (ChecklistItem $item) => [
             'title' => $item->title,
@@ -143,13 +143,12 @@ final class ResultDocument
     }
 
     /**
-     * @param  array<string, mixed>  $choice
      * @return list<array{title: string, points: string, descriptor: string, guidance: string, reached: bool}>
      */
-    private function levels(LevelCriterion $criterion, array $choice, ?BigDecimal $points): array
+    private function levels(LevelCriterion $criterion, CriterionMark $set, ?BigDecimal $points): array
     {
         $reached = match (true) {
-            isset($choice['level']) && is_string($choice['level']) => $criterion->level($choice['level']),
+            $set->level !== null => $criterion->level($set->level),
             $points !== null => $criterion->reached($points),
             default => null,
         };

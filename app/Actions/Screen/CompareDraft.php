@@ -33,7 +33,7 @@ final class CompareDraft
         $assignment = $draft->script->assignment;
         $candidates = $this->candidates->of($draft->script, $words);
         $draft->update(['state' => ReportState::Running, 'compared' => 0, 'to_compare' => count($candidates)]);
-        $comparison = new Comparison($words, new Alignment(max(1, $assignment->overlap_min_words), max(0, (int) config('harbor.overlap.gap'))));
+        $comparison = new Comparison($words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))));
         $places = $assignment->places($words);
         $found = [];
         foreach (array_chunk($candidates, CompareHandin::STEP, true) as $chunk) {
@@ -41,7 +41,7 @@ final class CompareDraft
             $draft->update(['compared' => $draft->compared + count($chunk)]);
         }
         $failure = null;
-        if ($assignment->overlap_web) {
+        if ($assignment->screening->web) {
             $outcome = $this->finder->find($words, $places, fn (): bool => true);
             $failure = $outcome->failure;
             array_push($found, ...$this->matched($comparison, array_fill_keys($outcome->sources, true)));

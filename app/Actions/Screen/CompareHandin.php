@@ -72,7 +72,7 @@ final class CompareHandin
         ($this->shelve)($handin, $script, $words);
         $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))->pluck('overlap_source_id')->all();
         $places = $assignment->places($words);
-        $comparison = new Comparison($words, new Alignment(max(1, $assignment->overlap_min_words), max(0, (int) config('harbor.overlap.gap'))));
+        $comparison = new Comparison($words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))));
         $found = $this->found($report, $this->candidates->of($script, $words), $comparison, $handin, LeftOut::because('given', $places));
         if ($found === null) {
             return false;
@@ -176,7 +176,7 @@ final class CompareHandin
             $stored->fill([
                 ...Figured::columns(Figured::of($stored)), 'state' => $changed ? ReportState::Waiting : ReportState::Ready, 'compared' => $stored->to_compare, 'finished_at' => now(),
                 'web_state' => match (true) {
-                    ! $assignment->overlap_web => WebState::Off,
+                    ! $assignment->screening->web => WebState::Off,
                     $stored->web_state === WebState::Off, $stored->web_state === WebState::Running => WebState::Waiting,
                     default => $stored->web_state,
                 },

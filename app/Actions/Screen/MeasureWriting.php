@@ -53,7 +53,7 @@ final class MeasureWriting
             return false;
         }
         $trusted = $baseline->trusted();
-        $core = $trusted->size() < Conformal::least((float) $assignment->writing_alarm) ? null : $trusted->baseline();
+        $core = $trusted->size() < Conformal::least($assignment->screening->alarm->toFloat()) ? null : $trusted->baseline();
         $cohort = $this->cohort($assignment);
         $earlier = $this->earlier($assignment, array_keys($cohort));
         $language = Language::of($trusted->texts);
@@ -62,7 +62,7 @@ final class MeasureWriting
         // Longest first: the baseline is prepared anew for each length.
         foreach ($waiting->sortByDesc(fn (WritingReport $report) => $report->handin->words) as $report) {
             $this->store($report, $baseline, $core === null
-                ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that can be used; an alarm of ".(float) $assignment->writing_alarm.' needs '.Conformal::least((float) $assignment->writing_alarm).'.']
+                ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that can be used; an alarm of ".$assignment->screening->alarm->toFloat().' needs '.Conformal::least($assignment->screening->alarm->toFloat()).'.']
                 : $this->measured($report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort, $earlier));
             if (microtime(true) > $until) {
                 break;
@@ -113,7 +113,7 @@ final class MeasureWriting
     {
         $script = $handin->script;
         $prose = $cohort[$script->student_id] ?? $this->prose($assignment, $handin->text);
-        $short = Fit::tooShort($prose, $assignment->writing_least_words) ?? (in_array($prose->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true) ? 'This very text is in the baseline.' : null) ?? ($language->has($prose) ? null : 'It is in another language than the baseline, or no running text.');
+        $short = Fit::tooShort($prose, $assignment->screening->leastWords) ?? (in_array($prose->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true) ? 'This very text is in the baseline.' : null) ?? ($language->has($prose) ? null : 'It is in another language than the baseline, or no running text.');
         if ($short !== null) {
             return ['state' => WritingState::Nothing, 'reason' => $short, 'words' => $prose->count(), 'found' => null, 'at_least' => null, 'among' => null];
         }

@@ -28,6 +28,7 @@ final class RecordConversation
         private readonly Logbook $logbook,
         private readonly HoldScript $hold,
         private readonly OverlapReading $reading,
+        private readonly StoreScreenings $screenings,
     ) {
     }
 
@@ -48,6 +49,7 @@ final class RecordConversation
                 'script_id' => $script->id, 'handin_id' => $handin->id, 'found' => $found, 'why' => $why, 'held' => $hold, 'written_by' => $by->id,
                 'seen' => $this->seen($script, $run, $evidence), 'questions' => $questions === '' ? null : $questions, 'student_sees' => $studentSees,
             ]);
+            ($this->screenings)([$script->id]);
             $by->coordinates($script->assignment->module_id) || $this->name($script, $by, $by);
             $this->logbook->write('wrote in the conversation record', $script->code, ['found' => $found->short(), 'held' => $hold, 'student may read it' => $studentSees], null, $script->assignment, $by);
             if ($hold && $script->held_reason === null) {

@@ -27,8 +27,10 @@ final class RerunScreening
 
     public const WEB = 'web';
 
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly StoreScreenings $screenings,
+    ) {
     }
 
     /** What students were given has changed: what was handed in is compared again. */
@@ -57,7 +59,8 @@ final class RerunScreening
             } else {
                 $missing = $handins->diff(OverlapReport::query()->whereIn('handin_id', $handins)->pluck('handin_id'));
                 OverlapReport::query()->insert($missing->map(fn (int $id) => ['handin_id' => $id, 'created_at' => now(), 'updated_at' => now()])->all());
-                OverlapReport::query()->whereIn('handin_id', $handins)->update(['state' => ReportState::Waiting, 'failure' => null, 'compared' => 0, 'to_compare' => 0, 'web_state' => $assignment->overlap_web ? WebState::Waiting : WebState::Off]);
+                OverlapReport::query()->whereIn('handin_id', $handins)->update(['state' => ReportState::Waiting, 'failure' => null, 'compared' => 0, 'to_compare' => 0, 'web_state' => $assignment->screening->web ? WebState::Waiting : WebState::Off]);
+                ($this->screenings)($assignment->scripts()->pluck('id'));
                 if ($which === self::ALL) { // prints are made anew too
                     OverlapSource::query()->whereIn('handin_id', $handins)->whereIn('kind', [SourceKind::Handin, SourceKind::Archive])->update(['indexed_at' => null]);
                 }

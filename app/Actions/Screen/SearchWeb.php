@@ -31,7 +31,7 @@ final class SearchWeb
     public function __invoke(OverlapReport $report): void
     {
         $assignment = $report->handin->script->assignment;
-        if (! $assignment->overlap_web || $report->state !== ReportState::Ready || $report->handin->script->current_handin_id !== $report->handin_id) {
+        if (! $assignment->screening->web || $report->state !== ReportState::Ready || $report->handin->script->current_handin_id !== $report->handin_id) {
             return;
         }
         $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', SourceKind::Web))->pluck('overlap_source_id')->all();
@@ -42,7 +42,7 @@ final class SearchWeb
 
             return OverlapReport::query()->whereKey($report->id)->where('state', '<>', ReportState::Stopped)->exists();
         });
-        $comparison = new Comparison($words, new Alignment(max(1, $assignment->overlap_min_words), max(0, (int) config('harbor.overlap.gap'))));
+        $comparison = new Comparison($words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))));
         $found = [];
         foreach (OverlapSource::query()->whereKey($outcome->sources)->get() as $source) {
             $matched = $comparison->with($source->unpacked(), $source->name());

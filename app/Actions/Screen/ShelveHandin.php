@@ -35,7 +35,7 @@ final class ShelveHandin
         $assignment = $script->assignment;
         $prints = Prints::of($normal, $assignment->givenWords())->all();
         $this->put($handin, SourceKind::Handin, $assignment->id, $assignment, $normal, $prints);
-        if ($assignment->joins_archive) {
+        if ($assignment->screening->joinsArchive) {
             $this->put($handin, SourceKind::Archive, OverlapSource::ARCHIVE, $assignment, $normal, $prints);
         } else {
             $this->remove(OverlapSource::query()->where('kind', SourceKind::Archive)->where('handin_id', $handin->id)->whereNull('taken_out_at')->get()->all());

@@ -16,8 +16,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class StopScreening
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly StoreScreenings $screenings,
+    ) {
     }
 
     /**
@@ -29,6 +31,7 @@ final class StopScreening
             $ids = $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id');
             $stopped = OverlapReport::query()->whereIn('handin_id', $ids)->whereIn('state', [ReportState::Waiting, ReportState::Running])->update(['state' => ReportState::Stopped]);
             $web = OverlapReport::query()->whereIn('handin_id', $ids)->whereIn('web_state', [WebState::Waiting, WebState::Running])->update(['web_state' => WebState::Part, 'web_failure' => 'The search was stopped.']);
+            ($this->screenings)($assignment->scripts()->pluck('id'));
             $this->logbook->write('stopped comparing hand-ins', $assignment->title, ['hand-ins' => $stopped, 'searches' => $web], null, $assignment);
 
             return $stopped + $web;

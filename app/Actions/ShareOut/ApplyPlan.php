@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\ShareOut;
 
-use App\Enums\Part;
+use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
 use App\Jobs\MakeCopies;
 use App\Logbook\Logbook;
@@ -14,14 +14,17 @@ use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Gives scripts out as a plan says. What has been begun since the plan was made stays where it is.
  */
 final class ApplyPlan
 {
-    public function __construct(private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly Logbook $logbook,
+        private readonly StoreStandings $standings,
+    ) {
     }
 
     /**
@@ -62,7 +65,7 @@ final class ApplyPlan
         $moving = [];
         foreach ($plan->entries as $entry) {
             $script = $scripts->get($entry['script']);
-            $mark = $script?->mark(Part::from($entry['part']));
+            $mark = $script?->mark(Seat::from($entry['part']));
             $to = $entry['marker'] === null ? null : $people[$entry['marker']];
             if ($script === null || $script->currentHandin?->read_at === null || $mark?->marker_id === $to) {
                 continue;
@@ -85,8 +88,9 @@ final class ApplyPlan
 
                 continue;
             }
-            $to === null || Mark::give($script, Part::from($part), $to, $assignment);
+            $to === null || Mark::give($script, Seat::from($part), $to, $assignment);
         }
+        ($this->standings)(array_map(fn (array $move) => $move[0]->id, $moving));
 
         return $done;
     }

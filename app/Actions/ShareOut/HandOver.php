@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\ShareOut;
 
-use App\Enums\Part;
+use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
@@ -13,6 +13,7 @@ use App\Models\Script;
 use App\Models\User;
 use App\Support\Planning;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Gives a script that someone has begun and cannot finish to another marker, who begins anew. What was begun is kept as
@@ -23,26 +24,28 @@ final class HandOver
     public function __construct(
         private readonly Planning $planning,
         private readonly Logbook $logbook,
+        private readonly StoreStandings $standings,
     ) {
     }
 
     /**
      * @throws Refused
      */
-    public function __invoke(Assignment $assignment, string $code, Part $part, User $to, string $reason, User $by): void
+    public function __invoke(Assignment $assignment, string $code, Seat $seat, User $to, string $reason, User $by): void
     {
-        DB::transaction(function () use ($assignment, $code, $part, $to, $reason, $by): void {
+        DB::transaction(function () use ($assignment, $code, $seat, $to, $reason, $by): void {
             $script = Script::query()->where('assignment_id', $assignment->id)->where('code', $code)->lockForUpdate()->first() ?? throw new Refused("There is no script {$code} here. Nothing was changed.");
-            $mark = $script->mark($part);
-            throw_if($mark === null, new Refused("The {$part->value} mark of {$code} is with nobody. Work out a plan to give it out."));
-            throw_if($mark->begun_at === null, new Refused("The {$part->value} mark of {$code} is not begun: a plan moves it."));
-            throw_if($mark->isDone(), new Refused("The {$part->value} mark of {$code} is done. Its marker can open it again while moderation has not begun."));
+            $mark = $script->mark($seat);
+            throw_if($mark === null, new Refused("The {$seat->value} mark of {$code} is with nobody. Work out a plan to give it out."));
+            throw_if($mark->begun_at === null, new Refused("The {$seat->value} mark of {$code} is not begun: a plan moves it."));
+            throw_if($mark->isDone(), new Refused("The {$seat->value} mark of {$code} is done. Its marker can open it again while moderation has not begun."));
             throw_if($script->marks->contains('marker_id', $to->id), new Refused("{$to->name} marks {$code} already, and nobody marks a script twice. Nothing was changed."));
             throw_if($this->planning->isKeptFrom($assignment, $code, $to->public_id), new Refused("A rule of this module keeps {$code} from {$to->name}. Nothing was changed."));
-            throw_if(Mark::query()->where('script_id', $script->id)->where('marker_id', $mark->marker_id)->where('part', Part::HandedOver)->exists(), new Refused("{$code} has been handed over from the same marker before. Nothing was changed."));
-            $mark->forceFill(['part' => Part::HandedOver, 'lock_version' => $mark->lock_version + 1])->save();
-            Mark::give($script, $part, $to->id, $assignment);
-            $this->logbook->write("handed a begun {$part->value} mark over", $code, ['from' => $mark->marker->name, 'to' => $to->name, 'reason' => $reason], null, $assignment, $by);
+            throw_if(Mark::query()->where('script_id', $script->id)->where('marker_id', $mark->marker_id)->where('seat', $seat)->whereNotNull('handed_over_at')->exists(), new Refused("{$code} has been handed over from the same marker before. Nothing was changed."));
+            $mark->forceFill(['handed_over_at' => now(), 'counts' => false, 'lock_version' => $mark->lock_version + 1])->save();
+            Mark::give($script, $seat, $to->id, $assignment);
+            ($this->standings)([$script->id]);
+            $this->logbook->write("handed a begun {$seat->value} mark over", $code, ['from' => $mark->marker->name, 'to' => $to->name, 'reason' => $reason], null, $assignment, $by);
         });
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\ShareOut;
 
-use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Logbook\Logbook;
 use App\Models\Assignment;
@@ -14,6 +13,7 @@ use App\Models\User;
 use App\Support\Clock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Chooses the scripts that all markers mark before the real marking. Those taken out again go only while nobody has begun.
@@ -52,14 +52,14 @@ final class PickTogether
             $scripts = Script::query()->where('assignment_id', $stored->id)->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
             $unknown = array_diff($codes, $scripts->pluck('code')->all());
             throw_if($unknown !== [], new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'));
-            $old = Mark::query()->where('part', Part::Together)->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))->with('script:id,code')->get();
+            $old = Mark::query()->where('seat', Seat::Together)->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))->with('script:id,code')->get();
             $gone = $old->filter(fn (Mark $mark) => ! in_array($mark->script->code, $codes, true));
             $begun = $gone->filter(fn (Mark $mark) => $mark->begun_at !== null)->map(fn (Mark $mark) => $mark->script->code)->unique();
             throw_if($begun->isNotEmpty(), new Refused($begun->implode(', ').' cannot be taken out: someone has begun on it. Nothing was changed.'));
             Mark::query()->whereKey($gone->modelKeys())->delete();
             foreach ($scripts as $script) {
                 foreach ($markers as $marker) {
-                    $script->together->contains('marker_id', $marker->id) || Mark::give($script, Part::Together, $marker->id, $stored);
+                    $script->together->contains('marker_id', $marker->id) || Mark::give($script, Seat::Together, $marker->id, $stored);
                 }
             }
             $this->logbook->write('chose scripts to mark together', $stored->title, ['scripts' => implode(', ', $codes), 'markers' => $markers->count()], null, $stored, $by);

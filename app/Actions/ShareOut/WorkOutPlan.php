@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\ShareOut;
 
-use App\Enums\Part;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
@@ -15,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Allocation\Given as Placed;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\Obstacle;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Works out who is to mark what, as a draft that nobody but coordinators sees. What is begun stays where it is; what is
@@ -77,7 +77,7 @@ final class WorkOutPlan
         foreach ($plan->unplaced as $one) {
             $entries["{$one->script} {$one->part}"] ??= ['script' => $one->script, 'part' => $one->part, 'marker' => null, 'from' => null, 'fixed' => false];
         }
-        uasort($entries, fn (array $a, array $b) => [$a['script'], $a['part'] === Part::First->value ? 0 : 1] <=> [$b['script'], $b['part'] === Part::First->value ? 0 : 1]);
+        uasort($entries, fn (array $a, array $b) => [$a['script'], $a['part'] === Seat::First->value ? 0 : 1] <=> [$b['script'], $b['part'] === Seat::First->value ? 0 : 1]);
 
         return array_values($entries);
     }

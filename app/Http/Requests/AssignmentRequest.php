@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Enums\HandInBy;
-use App\Enums\OverlapSeen;
 use App\Enums\RubricState;
 use App\Extraction\FileKind;
 use App\Models\Assignment;
@@ -27,9 +26,15 @@ use YoungHarbor\Core\Collect\Declaration;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Disagreement;
+use YoungHarbor\Core\Marking\Rules\RuleName;
+use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marking\SecondMarks;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
-use YoungHarbor\Core\Moderation\SettleRule;
+use YoungHarbor\Core\Release\Settings as Release;
+use YoungHarbor\Core\Screening\ReportSeen;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * The assignment form.
@@ -37,7 +42,11 @@ use YoungHarbor\Core\Moderation\SettleRule;
 final class AssignmentRequest extends FormRequest
 {
     /** What the screening settings tick. */
-    private const TICKED = ['overlap_quotations', 'overlap_bibliography', 'overlap_module', 'overlap_archive', 'overlap_web', 'joins_archive', 'overlap_students', 'writing_detector'];
+    /** Fields of the form that are ticked, by what they set of how scripts are screened. */
+    private const TICKED = [
+        'quotations' => 'overlap_quotations', 'bibliography' => 'overlap_bibliography', 'module' => 'overlap_module', 'archive' => 'overlap_archive',
+        'web' => 'overlap_web', 'joins_archive' => 'joins_archive', 'students' => 'overlap_students', 'detector' => 'writing_detector',
+    ];
 
     private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor', 'cut_off' => 'late_cut_off'];
 
@@ -77,8 +86,8 @@ final class AssignmentRequest extends FormRequest
             'bands' => ['required', Rule::in([...array_keys(GradeScale::documentsFor($this->module())), ...($kept === null ? [] : ['kept'])])],
             'pass_mark' => ['required', 'string', $number], 'tolerance' => ['required', 'string', $number],
             'second_marking' => ['required', 'in:0,1'],
-            'settle_rule' => ['required', Rule::enum(SettleRule::class)],
-            'overlap_seen' => ['required', Rule::enum(OverlapSeen::class)],
+            'settle_rule' => ['required', Rule::in(array_map(fn (RuleName $rule) => $rule->value, RuleName::ofTwo()))],
+            'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'writing_baseline' => ['nullable', 'string', Rule::exists('writing_baselines', 'public_id')->where('module_id', $this->module()->id)], 'writing_alarm' => ['nullable', 'numeric', 'min:0.005', 'max:0.2'], 'writing_least_words' => ['nullable', 'integer', 'min:200', 'max:5000'],
             'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
@@ -152,18 +161,15 @@ final class AssignmentRequest extends FormRequest
             'closes_at' => Clock::parse($this->input('closes_at')),
             'promised_on' => $this->input('promised_on'),
             'bands' => $this->input('bands') === 'kept' ? $this->keptBands() : GradeScale::documentsFor($this->module())[$this->input('bands')],
-            'pass_mark' => $this->input('pass_mark'),
-            'tolerance' => $this->input('tolerance'),
-            // Feedback without a mark has nothing to settle.
-            'second_marking' => $this->boolean('second_marking') && ! $this->boolean('formative'),
-            'settle_rule' => SettleRule::from((string) $this->input('settle_rule')),
-            'overlap_seen' => OverlapSeen::from((string) $this->input('overlap_seen')),
-            'formative' => $this->boolean('formative'),
-            'overlap_min_words' => $this->integer('overlap_min_words') ?: 8,
-            'overlap_look' => $this->filled('overlap_look') ? $this->string('overlap_look')->value() : '20', 'overlap_look_closely' => $this->filled('overlap_look_closely') ? $this->string('overlap_look_closely')->value() : '30',
-            ...array_combine(self::TICKED, array_map($this->boolean(...), self::TICKED)),
+            'scheme' => Scheme::fromArray([
+                // Feedback without a mark has nothing to settle.
+                'second' => ($this->boolean('second_marking') && ! $this->boolean('formative') ? SecondMarks::Every : SecondMarks::None)->value,
+                'rule' => $this->input('settle_rule'), 'tolerance' => $this->input('tolerance'), 'pass_mark' => $this->input('pass_mark'),
+                'disagreement' => Disagreement::ItsMarkers->value,
+            ]),
+            'release' => Release::fromArray(['feedback_only' => $this->boolean('formative')]),
+            'screening' => $this->screening(),
             'writing_baseline_id' => $this->filled('writing_baseline') ? WritingBaseline::query()->where('module_id', $this->module()->id)->where('public_id', $this->input('writing_baseline'))->value('id') : null,
-            'writing_alarm' => $this->filled('writing_alarm') ? $this->string('writing_alarm')->value() : '0.05', 'writing_least_words' => $this->integer('writing_least_words') ?: 300,
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,
@@ -177,6 +183,17 @@ final class AssignmentRequest extends FormRequest
         $kept = $assignment instanceof Assignment && $assignment->rubricVersion?->rubric->public_id === $this->input('rubric');
 
         return $kept && $assignment->isPublished() ? $fields : $fields + ['rubric_version_id' => $this->versionId()];
+    }
+
+    private function screening(): Screening
+    {
+        $text = fn (string $field): ?string => $this->filled($field) ? $this->string($field)->value() : null;
+
+        return Screening::fromArray(array_filter([
+            'seen' => $text('overlap_seen'), 'min_words' => $this->integer('overlap_min_words') ?: null,
+            'look' => $text('overlap_look'), 'look_closely' => $text('overlap_look_closely'),
+            'alarm' => $text('writing_alarm'), 'least_words' => $this->integer('writing_least_words') ?: null,
+        ], fn (mixed $value) => $value !== null) + array_map($this->boolean(...), self::TICKED));
     }
 
     /**

@@ -1,5 +1,5 @@
 {{-- A rubric as students read it before they write: exactly as it will be marked. --}}
-@props(['rubric', 'points' => null, 'choices' => []])
+@props(['rubric', 'points' => null, 'choices' => YoungHarbor\Core\Rubric\CriterionMarks::usual()])
 @php
     use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\{ChecklistCriterion, CommentCriterion, LevelCriterion, MarkForm, ScaleCriterion};
@@ -12,7 +12,7 @@
         @if ($criterion instanceof LevelCriterion)
             <div class="levels mt-1">
                 @foreach ($criterion->usable() as $level)
-                    <div @class(['reached' => ($choices[$criterion->id()]['level'] ?? null) === $level->id || in_array($level->id, $choices[$criterion->id()]['between'] ?? [], true)])><b class="text-ink">{{ $level->title }}</b>@if ($shown) · {{ MarkForm::range($level) ?: Figure::plain($level->points) }}@endif<br>{{ $level->descriptor }}</div>
+                    <div @class(['reached' => $choices->on($criterion->id())->level === $level->id || in_array($level->id, $choices->on($criterion->id())->between ?? [], true)])><b class="text-ink">{{ $level->title }}</b>@if ($shown) · {{ MarkForm::range($level) ?: Figure::plain($level->points) }}@endif<br>{{ $level->descriptor }}</div>
                 @endforeach
             </div>
         @elseif ($criterion instanceof ScaleCriterion)

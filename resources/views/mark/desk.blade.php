@@ -3,7 +3,7 @@
     $locked = $mark->isClosed();
     $stays = $locked ? App\Actions\Mark\ReopenMark::refusal($mark) : null;
     $key = fn (string $command): string => $keys[$command] ?? '';
-    $earlier = $attempt->id !== $mark->handin_id;
+    $earlier = $attempt->id !== $mark->work_id;
 @endphp
 <x-page :title="$script->code.': the desk'" at="modules" bare fill quiet-errors>
     <x-slot:head>
@@ -14,11 +14,11 @@
             <div class="script-bar">
                 <b class="code">{{ $script->code }}</b>
                 @if ($assignment->namesRevealed())<span>{{ $script->names() }}</span>@endif
-                <span class="quiet">{{ $mark->part->inWords() }}</span>
+                <span class="quiet">{{ __('mark.seat.'.$mark->seat->value) }}</span>
                 <span class="quiet whitespace-nowrap">{{ number_format($attempt->words) }} words</span>
                 @if ($attempts->count() > 1)
                     <details class="drop"><summary class="link">attempt {{ $attempt->attempt }} of {{ $attempts->count() }}</summary>
-                        <div class="panel absolute! z-20 left-0 w-72">@foreach ($attempts as $one)<p class="py-0.5"><a href="{{ route('mark.desk', $one->id === $mark->handin_id ? $mark : [$mark, 'attempt' => $one->attempt]) }}" @if ($one->id === $attempt->id) aria-current="true" @endif>Attempt {{ $one->attempt }}</a> <span class="quiet small">{{ number_format($one->words) }} words{{ $one->id === $mark->handin_id ? ', the one to mark' : '' }}</span></p>@endforeach</div></details>
+                        <div class="panel absolute! z-20 left-0 w-72">@foreach ($attempts as $one)<p class="py-0.5"><a href="{{ route('mark.desk', $one->id === $mark->work_id ? $mark : [$mark, 'attempt' => $one->attempt]) }}" @if ($one->id === $attempt->id) aria-current="true" @endif>Attempt {{ $one->attempt }}</a> <span class="quiet small">{{ number_format($one->words) }} words{{ $one->id === $mark->work_id ? ', the one to mark' : '' }}</span></p>@endforeach</div></details>
                 @endif
                 <button class="link" type="button" data-opens="brief" data-do="brief">brief</button>
                 @if ($declaration !== [])<button class="link" type="button" data-opens="declared">declaration</button>@endif
@@ -87,13 +87,13 @@
             <div class="rails" tabindex="-1">
                 @foreach ($rubric->criteria as $criterion)
                     @php
-                        $choice = $mark->choices[$criterion->id()] ?? [];
+                        $set = $mark->choices->on($criterion->id());
                         $id = $criterion->id();
                     @endphp
                     <form class="criterion" data-part="{{ $id }}" method="post" action="{{ route('mark.choose', [$mark, $id]) }}">
                         @csrf @method('put')
                         <fieldset @disabled($locked)>
-                            <x-mark-criterion :criterion="$criterion" :choice="$choice">
+                            <x-mark-criterion :criterion="$criterion" :set="$set">
                                 <span class="criterion-tools">
                                     <button class="link" type="button" data-steps="{{ $id }}" hidden></button>
                                     <button class="link" type="button" data-lately data-opens="lately" hx-get="{{ route('mark.lately', [$mark, $id]) }}" hx-target="#lately-body" aria-label="Your last ten on {{ $criterion->title() }}">your last ten</button>
@@ -102,7 +102,7 @@
                             </x-mark-criterion>
                             <div data-clash="mark"></div>
                             <label class="sr-only" for="c-{{ $id }}">Comment on {{ $criterion->title() }}</label>
-                            <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $id }}" name="comment" rows="1" dir="auto" placeholder="comment on {{ Str::lower($criterion->title()) }}">{{ $choice['comment'] ?? '' }}</textarea>
+                            <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $id }}" name="comment" rows="1" dir="auto" placeholder="comment on {{ Str::lower($criterion->title()) }}">{{ $set->comment }}</textarea>
                             <div data-clash="words"></div>
                             <noscript><button class="button mt-1">Save</button></noscript>
                         </fieldset>

@@ -39,11 +39,11 @@
                     <tr>
                         <td><a class="code" href="{{ route('mark.desk', [$mark, ...$filter]) }}">{{ $mark->script->code }}</a></td>
                         @if ($assignment->namesRevealed())<td>{{ $mark->script->names() }}</td>@endif
-                        <td>{{ $mark->part->counts() ? 'the '.$mark->part->value : 'together with all' }}</td>
+                        <td>{{ $mark->counts ? 'the '.$mark->seat->value : 'together with all' }}</td>
                         <td class="num">{{ number_format($mark->handin->words) }}</td>
                         <td class="num">{{ $mark->comments_count ?: '' }}</td>
                         <td class="num font-bold">{{ $mark->shownTotal() ?? '' }}</td>
-                        <td>@if ($mark->script->result && $mark->part->counts())<span class="kelp">released</span>@elseif ($mark->isDone())<span class="kelp">done</span>@elseif ($mark->aside_reason !== null)set aside: {{ $mark->aside_reason }}@else{{ $mark->begun_at ? 'begun' : 'not begun' }}@endif</td>
+                        <td>@if ($mark->script->result && $mark->counts)<span class="kelp">released</span>@elseif ($mark->isDone())<span class="kelp">done</span>@elseif ($mark->aside_reason !== null)set aside: {{ $mark->aside_reason }}@else{{ $mark->begun_at ? 'begun' : 'not begun' }}@endif</td>
                     </tr>
                 @empty
                     <tr><td colspan="7" class="quiet">No script fits. <a href="{{ route('mark.index', $assignment) }}">Show all of yours</a></td></tr>

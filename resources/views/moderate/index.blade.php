@@ -1,16 +1,17 @@
 @php
-    use App\Enums\Part;
-    use YoungHarbor\Core\Standing;
+    use YoungHarbor\Core\Figures\Figure;
+    use YoungHarbor\Core\Marking\Seat;
+    use YoungHarbor\Core\Marking\Standing;
     $lo = 20; $hi = 100; $x = fn ($mark) => round(10 + 280 * (max($lo, min($hi, (float) $mark)) - $lo) / ($hi - $lo), 1);
 @endphp
 <x-page :title="'Moderate: '.$assignment->title" at="modules">
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Moderate" /></x-slot:head>
-    @unless ($assignment->second_marking)
+    @unless ($assignment->scheme->wants(Seat::Second))
         <x-empty title="One mark a script">This assignment has no second marking: a script is agreed when its mark is done.</x-empty>
     @else
         <div class="flex flex-wrap items-baseline gap-x-5 mb-2">
             <h2>Two marks a script</h2>
-            <span class="quiet small">● first &nbsp; □ second, blind &nbsp; tolerance {{ rtrim(rtrim($assignment->tolerance, '0'), '.') }} &nbsp; within it: {{ $assignment->settle_rule->sentence() }} &nbsp; never by itself across {{ rtrim(rtrim($assignment->pass_mark, '0'), '.') }}, before lateness and length come off</span>
+            <span class="quiet small">● first &nbsp; □ second, blind &nbsp; tolerance {{ Figure::plain($assignment->scheme->tolerance) }} &nbsp; within it: {{ $assignment->scheme->rule->sentence() }} &nbsp; never by itself across {{ Figure::plain($assignment->scheme->passMark) }}, before lateness and length come off</span>
         </div>
         @if ($scripts->isEmpty())
             <x-empty title="Nothing to moderate yet">{{ $all ? 'Scripts are listed here once they are shared out.' : 'A script of yours is listed here when both of its marks are done.' }}</x-empty>
@@ -22,10 +23,10 @@
                 <tbody>
                     @foreach ($scripts as $script)
                         @php
-                            $first = $script->mark(Part::First)?->shownTotal();
-                            $second = $script->mark(Part::Second)?->shownTotal();
-                            $standing = $script->standing();
-                            $apart = $first !== null && $second !== null ? YoungHarbor\Core\Moderation\Settlement::apart($script->mark(Part::First)->exactTotal(), $script->mark(Part::Second)->exactTotal()) : null;
+                            $first = $script->mark(Seat::First)?->shownTotal();
+                            $second = $script->mark(Seat::Second)?->shownTotal();
+                            $standing = $script->standing;
+                            $apart = $script->panel()->firstAboveSecond();
                         @endphp
                         <tr>
                             <td><a class="code" href="{{ route('moderate.show', $script) }}">{{ $script->code }}</a></td>
@@ -33,13 +34,13 @@
                             <td>
                                 <svg width="300" height="22" aria-hidden="true">
                                     <line x1="10" x2="290" y1="11" y2="11" stroke="var(--rule)" />
-                                    @foreach ([30, 40, 50, 60, 70, 80, 90] as $m)<line x1="{{ $x($m) }}" x2="{{ $x($m) }}" y1="5" y2="17" stroke="{{ $m == (float) $assignment->pass_mark ? 'var(--ink)' : 'var(--rule)' }}" />@endforeach
+                                    @foreach ([30, 40, 50, 60, 70, 80, 90] as $m)<line x1="{{ $x($m) }}" x2="{{ $x($m) }}" y1="5" y2="17" stroke="{{ $m == $assignment->scheme->passMark->toFloat() ? 'var(--ink)' : 'var(--rule)' }}" />@endforeach
                                     @if ($apart !== null)<line x1="{{ $x($first) }}" x2="{{ $x($second) }}" y1="11" y2="11" stroke="{{ $standing === Standing::ToSettle ? 'var(--signal)' : 'var(--deep)' }}" stroke-width="3" />@endif
                                     @if ($first !== null)<circle cx="{{ $x($first) }}" cy="11" r="5.5" fill="var(--deep)" />@endif
                                     @if ($second !== null)<rect x="{{ $x($second) - 5 }}" y="6" width="10" height="10" fill="var(--sheet)" stroke="var(--ink)" stroke-width="2" />@endif
                                 </svg>
                             </td>
-                            <td class="num">{{ $apart === null ? '' : ($apart->isPositive() ? '+' : '').YoungHarbor\Core\Figures\Figure::plain($apart) }}</td>
+                            <td class="num">{{ $apart === null ? '' : ($apart->isPositive() ? '+' : '').Figure::shown($apart) }}</td>
                             <td class="num font-bold">{{ $script->settlement?->shownMark() }}</td>
                             <td><x-standing :standing="$standing" /></td>
                         </tr>

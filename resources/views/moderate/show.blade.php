@@ -32,16 +32,16 @@
                     <div class="sides">
                         @foreach ($sides as $mark)
                             @php
-                                $choice = $mark->isDone() ? ($mark->choices[$criterion->id()] ?? []) : [];
-                                $points = $choice === [] || ($choice['not_applicable'] ?? false) === true ? null : $criterion->points($choice);
+                                $set = $mark->isDone() ? $mark->choices->on($criterion->id()) : new YoungHarbor\Core\Rubric\CriterionMark;
+                                $points = $set->isEmpty() || $set->notApplicable ? null : $criterion->points($set);
                                 $level = $points && $criterion instanceof LevelCriterion ? $criterion->reached($points) : null;
-                                $words = $choice === [] ? '' : YoungHarbor\Core\Rubric\MarkForm::inWords($criterion, $choice);
+                                $words = $set->isEmpty() ? '' : YoungHarbor\Core\Rubric\MarkForm::inWords($criterion, $set);
                             @endphp
                             <div class="sheet px-4 py-3">
                                 @if ($criterion->kind() !== YoungHarbor\Core\Rubric\Kind::Comment)<b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $words === '' ? '' : ', '.$words }}</span>
-                                @elseif (($choice['comment'] ?? '') === '')<span class="quiet">nothing written</span>@endif
+                                @elseif ($set->comment === '')<span class="quiet">nothing written</span>@endif
                                 @if ($level)<p class="small quiet">{{ $level->descriptor }}</p>@endif
-                                @if (($choice['comment'] ?? '') !== '')<p class="mt-1 whitespace-pre-line">{{ $choice['comment'] }}</p>@endif
+                                @if ($set->comment !== '')<p class="mt-1 whitespace-pre-line">{{ $set->comment }}</p>@endif
                             </div>
                         @endforeach
                     </div>

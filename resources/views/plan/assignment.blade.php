@@ -1,6 +1,10 @@
 @php
     use App\Support\Clock;
     $a = $assignment;
+    $scheme = $a?->scheme ?? YoungHarbor\Core\Marking\Scheme::usual();
+    $screening = $a?->screening ?? YoungHarbor\Core\Screening\Settings::usual();
+    $feedbackOnly = $a?->release->feedbackOnly ?? false;
+    $twice = $scheme->wants(YoungHarbor\Core\Marking\Seat::Second);
     $rubricId = $a?->rubricVersion?->rubric->public_id;
     $options = ['' => 'Choose one'] + $rubrics->mapWithKeys(fn ($r) => [$r->public_id => $r->title.', version '.$r->latestVersion->number.($r->scope === App\Enums\RubricScope::Module ? '' : ' ('.$r->place().')')])->all();
     if ($a?->rubricVersion) {
@@ -30,8 +34,8 @@
             $length ? YoungHarbor\Core\Marks\LengthRule::fromArray($length)->sentence() : '',
             $a?->cap ? 'at most '.$plain($a->cap).' marks' : '',
         ])),
-        'settle' => ($a?->formative ?? false) ? 'feedback without a mark' : (($a?->second_marking ?? true) ? 'every script twice, blind; within '.$plain($a?->tolerance ?? '5').' marks '.['mean' => 'the mean', 'first' => 'the first mark', 'higher' => 'the higher mark'][$a?->settle_rule->value ?? 'mean'] : 'one mark a script'),
-        'screen' => 'passages of '.($a?->overlap_min_words ?? 8).' words; look from '.(float) ($a?->overlap_look ?? 20).' %, closely from '.(float) ($a?->overlap_look_closely ?? 30).' %'.(($a?->overlap_web ?? false) ? '; with the open web' : '').'; '.lcfirst(($a?->overlap_seen ?? App\Enums\OverlapSeen::Start)->label()),
+        'settle' => $feedbackOnly ? 'feedback without a mark' : ($twice ? 'every script twice, blind; within '.$plain($scheme->tolerance).' marks '.__('plan.rule.'.$scheme->rule->value) : 'one mark a script'),
+        'screen' => 'passages of '.$screening->minWords.' words; look from '.$plain($screening->look).' %, closely from '.$plain($screening->lookClosely).' %'.($screening->web ? '; with the open web' : '').'; '.lcfirst(__('screen.seen.'.$screening->seen->value)),
     ];
     // What students were told, or what work came in under, is fixed: the fields look it before anyone types.
     $told = $open ? 'Fixed: students were told.' : null;
@@ -122,11 +126,11 @@
                 <details class="fold" {{ $fold('formative', 'second_marking', 'tolerance', 'settle_rule', 'pass_mark', 'bands') }}>
                     <summary><b>How marks settle</b> <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
-                        <x-choice name="formative" :locked="$marked" label="Students get" :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']" :value="$a ? (int) $a->formative : 0" />
-                        <x-choice name="second_marking" :locked="$marked" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="$a ? (int) $a->second_marking : 1" />
-                        <x-field name="tolerance" :locked="$marked" label="Tolerance" inputmode="decimal" :value="$plain($a?->tolerance ?? '5')" hint="Marks no further apart than this settle by the rule." />
-                        <x-choice name="settle_rule" :locked="$marked" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$a?->settle_rule->value ?? 'mean'" />
-                        <x-field name="pass_mark" :locked="$marked" label="Pass line" inputmode="decimal" :value="$plain($a?->pass_mark ?? '40')" hint="Nothing settles by itself across it. It is held against the markers’ totals, before lateness and length come off." />
+                        <x-choice name="formative" :locked="$marked" label="Students get" :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']" :value="(int) $feedbackOnly" />
+                        <x-choice name="second_marking" :locked="$marked" label="Second marking" :options="['1' => 'Every script, blind', '0' => 'One mark a script']" :value="(int) $twice" />
+                        <x-field name="tolerance" :locked="$marked" label="Tolerance" inputmode="decimal" :value="$plain($scheme->tolerance)" hint="Marks no further apart than this settle by the rule." />
+                        <x-choice name="settle_rule" :locked="$marked" label="Within it" :options="['mean' => 'The mean of both', 'first' => 'The first mark stands', 'higher' => 'The higher mark']" :value="$scheme->rule->value" />
+                        <x-field name="pass_mark" :locked="$marked" label="Pass line" inputmode="decimal" :value="$plain($scheme->passMark)" hint="Nothing settles by itself across it. It is held against the markers’ totals, before lateness and length come off." />
                         <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
                         <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
                     </div>
@@ -134,39 +138,39 @@
                 <details class="fold" id="screening" {{ $fold('overlap_min_words', 'overlap_seen', 'overlap_look', 'overlap_look_closely') }}>
                     <summary><b>Screening</b> <span class="quiet small">{{ $inWords['screen'] }}</span></summary>
                     <div class="grid sm:grid-cols-2 gap-x-4">
-                        <x-field name="overlap_min_words" label="Shortest passage, words" inputmode="numeric" :value="$a?->overlap_min_words ?? 8" />
-                        <x-choice name="overlap_seen" label="Overlap report of a script" :options="collect(App\Enums\OverlapSeen::cases())->mapWithKeys(fn ($seen) => [$seen->value => $seen->label()])->all()" :value="$a?->overlap_seen->value ?? 'start'" />
-                        <x-field name="overlap_look" label="Look from, percent" inputmode="decimal" :value="(float) ($a?->overlap_look ?? 20)" />
-                        <x-field name="overlap_look_closely" label="Look closely from, percent" inputmode="decimal" :value="(float) ($a?->overlap_look_closely ?? 30)" hint="Lines for people to look at. They decide nothing." />
-                        @php($ticked = fn (string $name, bool $usual): bool => (bool) old($name, $errors->any() ? null : ($a?->{$name} ?? $usual)))
+                        <x-field name="overlap_min_words" label="Shortest passage, words" inputmode="numeric" :value="$screening->minWords" />
+                        <x-choice name="overlap_seen" label="Overlap report of a script" :options="collect(YoungHarbor\Core\Screening\ReportSeen::cases())->mapWithKeys(fn ($seen) => [$seen->value => __('screen.seen.'.$seen->value)])->all()" :value="$screening->seen->value" />
+                        <x-field name="overlap_look" label="Look from, percent" inputmode="decimal" :value="$plain($screening->look)" />
+                        <x-field name="overlap_look_closely" label="Look closely from, percent" inputmode="decimal" :value="$plain($screening->lookClosely)" hint="Lines for people to look at. They decide nothing." />
+                        @php($ticked = fn (string $name, bool $now): bool => (bool) old($name, $errors->any() ? null : $now))
                         <fieldset class="mb-3"><legend class="label">Left out of the share</legend>
                             <p class="hint mb-1">The brief and the templates always are. A reader of a report can turn each of these round, with a reason.</p>
-                            <label class="block py-1"><input type="checkbox" name="overlap_quotations" value="1" @checked($ticked('overlap_quotations', true))> Quotations</label>
-                            <label class="block py-1"><input type="checkbox" name="overlap_bibliography" value="1" @checked($ticked('overlap_bibliography', true))> The bibliography</label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_quotations" value="1" @checked($ticked('overlap_quotations', $screening->quotations))> Quotations</label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_bibliography" value="1" @checked($ticked('overlap_bibliography', $screening->bibliography))> The bibliography</label>
                         </fieldset>
                         <fieldset class="mb-3"><legend class="label">Where to look</legend>
                             <p class="hint mb-1">The other hand-ins of this assignment always.</p>
-                            <label class="block py-1"><input type="checkbox" name="overlap_module" value="1" @checked($ticked('overlap_module', true))> The module’s other assignments</label>
-                            <label class="block py-1"><input type="checkbox" name="overlap_archive" value="1" @checked($ticked('overlap_archive', true))> The archive of earlier cohorts</label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_module" value="1" @checked($ticked('overlap_module', $screening->module))> The module’s other assignments</label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_archive" value="1" @checked($ticked('overlap_archive', $screening->archive))> The archive of earlier cohorts</label>
                             @if (config('harbor.web.search') !== '')
-                                <label class="block py-1"><input type="checkbox" name="overlap_web" value="1" @checked($ticked('overlap_web', false))> The open web <span class="hint">Sequences of {{ YoungHarbor\Core\Overlap\Distinctive::LENGTH }} words go to the search service, never a whole text and never a name. Students are told where they hand in.</span></label>
+                                <label class="block py-1"><input type="checkbox" name="overlap_web" value="1" @checked($ticked('overlap_web', $screening->web))> The open web <span class="hint">Sequences of {{ YoungHarbor\Core\Overlap\Distinctive::LENGTH }} words go to the search service, never a whole text and never a name. Students are told where they hand in.</span></label>
                             @endif
                         </fieldset>
                         <div class="sm:col-span-2 mb-3">
-                            <label class="block py-1"><input type="checkbox" name="joins_archive" value="1" @checked($ticked('joins_archive', false))> Scripts of this assignment join the archive, for later cohorts to be compared with <span class="hint">Drafts never do. Students are told where they hand in.</span></label>
-                            <label class="block py-1"><input type="checkbox" name="overlap_students" value="1" @checked($ticked('overlap_students', false))> Students see the report of their own script after the due time <span class="hint">Their own words and pages of the open web; never what others wrote.</span></label>
+                            <label class="block py-1"><input type="checkbox" name="joins_archive" value="1" @checked($ticked('joins_archive', $screening->joinsArchive))> Scripts of this assignment join the archive, for later cohorts to be compared with <span class="hint">Drafts never do. Students are told where they hand in.</span></label>
+                            <label class="block py-1"><input type="checkbox" name="overlap_students" value="1" @checked($ticked('overlap_students', $screening->students))> Students see the report of their own script after the due time <span class="hint">Their own words and pages of the open web; never what others wrote.</span></label>
                         </div>
                     </div>
                 </details>
                 <details class="fold" id="writing" {{ $fold('writing_baseline', 'writing_alarm', 'writing_least_words') }}>
-                    <summary><b>Writing signals</b> <span class="quiet small">{{ $a?->writingBaseline ? "beside “{$a->writingBaseline->name}”; ".App\Support\WritingWords::alarm((float) $a->writing_alarm) : 'not measured' }}</span></summary>
+                    <summary><b>Writing signals</b> <span class="quiet small">{{ $a?->writingBaseline ? "beside “{$a->writingBaseline->name}”; ".App\Support\WritingWords::alarm($a->screening->alarm->toFloat()) : 'not measured' }}</span></summary>
                     <p class="hint mb-2">How the writing of a script compares with texts you trust. It says where to begin a talk, never who wrote what. Students are told where they hand in; markers see the signals of a script when they see its overlap report. <a href="{{ route('baselines.index', $module) }}">Baselines of this module</a></p>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-choice name="writing_baseline" label="Compared with" :options="['' => 'nothing: writing is not measured'] + $baselines->mapWithKeys(fn ($one) => [$one->public_id => $one->name.', '.$one->size.' texts'])->all()" :value="$a?->writingBaseline?->public_id ?? ''" />
-                        <x-field name="writing_alarm" label="Alarm" inputmode="decimal" :value="(float) ($a?->writing_alarm ?? 0.05)" hint="The share of honest scripts that you accept to be called unusual. 0.05: one in twenty." />
-                        <x-field name="writing_least_words" label="Fewest words" inputmode="numeric" :value="$a?->writing_least_words ?? 300" hint="Of shorter texts nothing is said." />
+                        <x-field name="writing_alarm" label="Alarm" inputmode="decimal" :value="$plain($screening->alarm)" hint="The share of honest scripts that you accept to be called unusual. 0.05: one in twenty." />
+                        <x-field name="writing_least_words" label="Fewest words" inputmode="numeric" :value="$screening->leastWords" hint="Of shorter texts nothing is said." />
                         @if (config('harbor.detector.address') !== '')
-                            <label class="block self-center"><input type="checkbox" name="writing_detector" value="1" @checked($ticked('writing_detector', false))> Ask the outside detector too <span class="hint">Texts leave this installation, without names. Students are told where they hand in. <a href="{{ route('detector.show', $module) }}">What leaves, what comes back</a></span></label>
+                            <label class="block self-center"><input type="checkbox" name="writing_detector" value="1" @checked($ticked('writing_detector', $screening->detector))> Ask the outside detector too <span class="hint">Texts leave this installation, without names. Students are told where they hand in. <a href="{{ route('detector.show', $module) }}">What leaves, what comes back</a></span></label>
                         @endif
                     </div>
                 </details>

@@ -8,7 +8,7 @@
             @csrf
             <div class="sheet max-w-3xl">
                 @foreach ($core->criteria as $criterion)
-                    <div class="criterion"><fieldset><x-mark-criterion :criterion="$criterion" :choice="$choices[$criterion->id()] ?? []" :prefix="'marks['.$criterion->id().']'" /></fieldset></div>
+                    <div class="criterion"><fieldset><x-mark-criterion :criterion="$criterion" :set="$marks->on($criterion->id())" :prefix="'marks['.$criterion->id().']'" /></fieldset></div>
                 @endforeach
                 <noscript><div class="p-4"><button class="button">Work it out</button></div></noscript>
             </div>

@@ -27,10 +27,10 @@
                         @foreach ($scripts as $script)
                             @php($standing = $standings[$script->code])
                             <tr>
-                                <td>@if ($standing === YoungHarbor\Core\Standing::Agreed)<input type="checkbox" form="some" name="scripts[]" value="{{ $script->code }}" aria-label="Choose {{ $script->code }}">@endif</td>
+                                <td>@if ($standing === YoungHarbor\Core\Marking\Standing::Agreed)<input type="checkbox" form="some" name="scripts[]" value="{{ $script->code }}" aria-label="Choose {{ $script->code }}">@endif</td>
                                 <td class="code">{{ $script->code }}</td>
-                                <td class="num font-bold">{{ $assignment->formative ? '' : ($finals[$script->code]->mark ?? '') }}</td>
-                                <td>{{ $assignment->formative ? 'feedback, no mark' : ($finals[$script->code]?->band->name ?? '') }}@if (in_array($script->code, $below, true))<br><span class="quiet small">agreed {{ $script->marked()->settlement->shownMark() }}, below the pass line after what came off</span>@endif</td>
+                                <td class="num font-bold">{{ $assignment->release->feedbackOnly ? '' : ($finals[$script->code]->mark ?? '') }}</td>
+                                <td>{{ $assignment->release->feedbackOnly ? 'feedback, no mark' : ($finals[$script->code]?->band->name ?? '') }}@if (in_array($script->code, $below, true))<br><span class="quiet small">agreed {{ $script->leadScript()->settlement->shownMark() }}, below the pass line after what came off</span>@endif</td>
                                 <td><x-standing :standing="$standing" />@if ($script->held_reason && ! $script->result)<br><span class="quiet small">{{ $script->held_reason }}</span>@endif</td>
                                 <td class="quiet small">@if ($script->result){{ $script->result->first_opened_at ? App\Support\Clock::shown($script->result->first_opened_at).($script->result->seconds_open >= 60 ? ', '.intdiv($script->result->seconds_open, 60).' min' : '') : 'not opened' }}@endif</td>
                                 <td class="num">

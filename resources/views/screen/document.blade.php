@@ -15,7 +15,7 @@
 <h1>Overlap report {{ $script->code }}</h1>
 <p class="quiet">{{ $assignment->title }} · {{ $assignment->module->fullTitle() }} · {{ config('harbor.institution') }}<br>Printed {{ Clock::shown(now()) }}</p>
 <p><b>{{ $figures->report->share() }} %</b> {{ OverlapWords::sum($figures) }} {{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</p>
-<p class="quiet">It shows where words of this text also stand. What that means, people decide: quoted and cited words are normal, and nearly every honest essay shares some. Lines to look at: from {{ (float) $assignment->overlap_look }} %, closely from {{ (float) $assignment->overlap_look_closely }} %. Passages of {{ $assignment->overlap_min_words }} words or more.@if ($report->web_failure) Open web: {{ $report->web_failure }}@endif</p>
+<p class="quiet">It shows where words of this text also stand. What that means, people decide: quoted and cited words are normal, and nearly every honest essay shares some. Lines to look at: from {{ $assignment->screening->look->toFloat() }} %, closely from {{ $assignment->screening->lookClosely->toFloat() }} %. Passages of {{ $assignment->screening->minWords }} words or more.@if ($report->web_failure) Open web: {{ $report->web_failure }}@endif</p>
 @foreach ($reading['hiding'] as $one)<p><b>{{ Str::ucfirst($one['kind']) }}</b>: {{ $one['note'] !== '' ? $one['note'] : $one['words'].' words, '.($one['times'] === 1 ? 'one place' : $one['times'].' places') }}@if ($one['example'] !== ''), such as “{{ $one['example'] }}”@endif</p>@endforeach
 <h2>Sources</h2>
 @if ($reading['sources'] === [])<p>None.</p>@else

@@ -14,7 +14,7 @@
     @include('screen.reading', ['student' => true])
     <div class="under grid lg:grid-cols-3 gap-6">
         <section class="panel"><h2 class="mb-1">What is normal</h2>
-            <p>Nearly every honest essay shares some words with others: quotations, titles, names of laws, phrases the subject always uses. Quotations you marked and your bibliography are {{ $assignment->overlap_quotations && $assignment->overlap_bibliography ? 'left out of the figure' : 'counted here, as your coordinator chose' }}. The figure is no verdict, and no mark follows from it: people read the passages.</p></section>
+            <p>Nearly every honest essay shares some words with others: quotations, titles, names of laws, phrases the subject always uses. Quotations you marked and your bibliography are {{ $assignment->screening->quotations && $assignment->screening->bibliography ? 'left out of the figure' : 'counted here, as your coordinator chose' }}. The figure is no verdict, and no mark follows from it: people read the passages.</p></section>
         <section class="panel">
             @if ($draft)
             <h2 class="mb-1">What to do about a passage</h2>
@@ -28,7 +28,7 @@
             @if ($draft)
                 <p class="signal font-bold mb-1">This is not handed in.</p>
                 <p class="mb-2">Nobody else sees a draft, and nothing is ever compared with it. {{ $left === 0 ? 'You have no check left.' : ($left === 1 ? 'You have one check left.' : "You have {$left} checks left.") }}</p>
-                <p class="quiet small">Looked at: what others have handed in so far{{ $assignment->overlap_archive ? ', texts of earlier years' : '' }}{{ $assignment->overlap_web ? ', the open web (a few words at a time, never your whole text)' : '' }}. Others may hand in after this.</p>
+                <p class="quiet small">Looked at: what others have handed in so far{{ $assignment->screening->archive ? ', texts of earlier years' : '' }}{{ $assignment->screening->web ? ', the open web (a few words at a time, never your whole text)' : '' }}. Others may hand in after this.</p>
                 @if ($draftCheck->failure)<p class="quiet small mt-1">Open web: {{ $draftCheck->failure }}</p>@endif
                 @foreach ($draftCheck->notes as $note)<p class="small mt-2">{{ $note }}</p>@endforeach
                 <p class="mt-3"><a class="button" hx-boost="false" href="{{ route('hand-in.show', $assignment) }}">Back to handing in</a></p>

@@ -3,7 +3,7 @@
     @include('screen.tabs', ['here' => 'overlap', 'overlap' => route('screen.index', $assignment), 'writing' => route('writing.index', $assignment)])
     <div class="flex flex-wrap items-baseline gap-x-6 gap-y-1 mb-3">
         <h2>Text that also stands elsewhere</h2>
-        <span class="quiet small">Passages of {{ $assignment->overlap_min_words }} words or more. Looked at: the other hand-ins{{ $assignment->overlap_module ? ', the module’s other assignments' : '' }}{{ $assignment->overlap_archive ? ', the archive' : '' }}{{ $assignment->overlap_web ? ', the open web' : '' }}. What a share means, people decide. <a href="{{ route('plan.edit', $assignment) }}#screening">Change</a> · <a href="{{ route('archive.index', $assignment->module) }}">Archive</a></span>
+        <span class="quiet small">Passages of {{ $assignment->screening->minWords }} words or more. Looked at: the other hand-ins{{ $assignment->screening->module ? ', the module’s other assignments' : '' }}{{ $assignment->screening->archive ? ', the archive' : '' }}{{ $assignment->screening->web ? ', the open web' : '' }}. What a share means, people decide. <a href="{{ route('plan.edit', $assignment) }}#screening">Change</a> · <a href="{{ route('archive.index', $assignment->module) }}">Archive</a></span>
     </div>
     @if ($counts['f_'] === 0)
         <x-empty title="Nothing to compare yet">Each hand-in is compared as it comes in.</x-empty>
@@ -43,7 +43,7 @@
         @include('screen.table')
         <x-pages :pages="$rows" />
         <div class="flex flex-wrap justify-between items-center gap-3 mt-3">
-            <span class="quiet small">Lines: look from {{ (float) $assignment->overlap_look }} %, look closely from {{ (float) $assignment->overlap_look_closely }} % (dashed). They say where to look, not what is found.</span>
+            <span class="quiet small">Lines: look from {{ $assignment->screening->look->toFloat() }} %, look closely from {{ $assignment->screening->lookClosely->toFloat() }} % (dashed). They say where to look, not what is found.</span>
             <div class="flex flex-wrap gap-3">
                 @if ($counts['s_waiting'] + $counts['s_running'] + $counts['s_web'] > 0)<form method="post" action="{{ route('screen.stop', $assignment) }}">@csrf<button class="button">Stop comparing</button></form>@endif
                 <form class="flex flex-wrap gap-3" method="post" action="{{ route('screen.rerun', $assignment) }}">@csrf

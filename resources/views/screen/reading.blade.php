@@ -37,7 +37,7 @@
             <a class="toggle" href="{{ $to(['hide' => $off ? array_values(array_diff($hide, [$one['letter']])) : [...$hide, $one['letter']], 'run' => 1]) }}" aria-label="{{ $off ? 'Show' : 'Hide' }} the marks of source {{ $one['letter'] }}">{{ $off ? 'show' : 'hide' }}</a>
         </span>
     @empty
-        <span class="quiet">No source shares a passage of {{ $assignment->overlap_min_words }} words or more with this text.</span>
+        <span class="quiet">No source shares a passage of {{ $assignment->screening->minWords }} words or more with this text.</span>
     @endforelse
 </div>
 <div class="reading" data-threads>
@@ -53,7 +53,7 @@
     <svg class="threads" aria-hidden="true"></svg>
     <section class="pane" aria-label="The source" tabindex="0" data-pane="there">
         @if ($current === null)
-            <div class="p-2"><h2>Nothing to compare</h2><p class="quiet mt-1">{{ $hide === [] ? 'No passage of '.$assignment->overlap_min_words.' words or more was found where this assignment looks. That says nothing about anywhere else.' : 'The marks of every source are hidden.' }}</p></div>
+            <div class="p-2"><h2>Nothing to compare</h2><p class="quiet mt-1">{{ $hide === [] ? 'No passage of '.$assignment->screening->minWords.' words or more was found where this assignment looks. That says nothing about anywhere else.' : 'The marks of every source are hidden.' }}</p></div>
         @elseif ($current['there'] === null)
             <div class="p-2">
                 <p class="mb-2"><b>{{ $source['letter'] }}</b> · {{ $source['label'] }}</p>

@@ -102,7 +102,7 @@
                     </table></div>
                     <form class="flex flex-wrap gap-2 items-end mt-3" method="post" action="{{ $post('screen.leave-out') }}">@csrf
                         <input type="hidden" name="what" value="short"><input type="hidden" name="reason" value="Short runs are often common wording">
-                        <label class="small">Leave out passages of fewer than <input class="input inline-block w-20" name="from" inputmode="numeric" value="{{ $made->shortest ?: $assignment->overlap_min_words }}"> words</label><button class="button">Do so</button>
+                        <label class="small">Leave out passages of fewer than <input class="input inline-block w-20" name="from" inputmode="numeric" value="{{ $made->shortest ?: $assignment->screening->minWords }}"> words</label><button class="button">Do so</button>
                     </form>
                     @if ($choices->isNotEmpty())
                         <h3 class="mt-5 mb-1 font-bold">Chosen on this report</h3>

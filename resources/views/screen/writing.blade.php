@@ -3,7 +3,7 @@
     use App\Support\WritingWords;
     use App\Support\Written;
     use YoungHarbor\Core\Writing\Conformal;
-    $alarm = (float) $assignment->writing_alarm;
+    $alarm = $assignment->screening->alarm->toFloat();
     $baseline = $assignment->writingBaseline;
     $measured = $counts['s_ready'];
     $width = 1180;

@@ -5,7 +5,7 @@
     $coordinates = auth()->user()->can('coordinate', $script);
     $signals = $report && $reading ? WritingWords::signals($report) : [];
     $questions = $reading ? implode("\n", WritingWords::questions($reading['turns'])) : '';
-    $alarm = (float) $assignment->writing_alarm;
+    $alarm = $assignment->screening->alarm->toFloat();
     $past = $reading && YoungHarbor\Core\Writing\Conformal::counted($report->at_least, $report->among)->isUnusual($alarm);
     $declared = $script->currentHandin?->declaration ?? [];
 @endphp

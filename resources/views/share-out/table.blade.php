@@ -18,7 +18,7 @@
                 <tr><td class="code">{{ $code }}</td><td>{{ $works->get($code)?->section }}</td>@if ($assignment->handin_by->isGroup())<td>{{ $works->get($code)?->group }}</td>@endif
                     @foreach ($parts as $part)
                         @php($entry = $row[$part->value] ?? null)
-                        @php($other = $row[$part === App\Enums\Part::First ? 'second' : 'first']['marker'] ?? null)
+                        @php($other = $row[$part === YoungHarbor\Core\Marking\Seat::First ? 'second' : 'first']['marker'] ?? null)
                         <td>
                             @if ($entry === null)<span class="quiet">none</span>
                             @elseif ($draft && ! $entry['fixed'])

@@ -49,12 +49,12 @@
                                             </svg></td>
                                             @foreach ($finished as $mark)
                                                 @php
-                                                    $choice = $mark->choices[$criterion->id()] ?? [];
+                                                    $set = $mark->choices->on($criterion->id());
                                                 @endphp
                                                 @php
                                                     $line = $mark->score()->line($criterion->id());
                                                 @endphp
-                                                <td class="align-top!"><b>{{ $line?->points === null ? '' : Figure::plain($line->points) }}</b> {{ MarkForm::inWords($criterion, $choice) }}@if (($choice['comment'] ?? '') !== '')<span class="quiet block" dir="auto">{{ $choice['comment'] }}</span>@endif</td>
+                                                <td class="align-top!"><b>{{ $line?->points === null ? '' : Figure::plain($line->points) }}</b> {{ MarkForm::inWords($criterion, $set) }}@if ($set->comment !== '')<span class="quiet block" dir="auto">{{ $set->comment }}</span>@endif</td>
                                             @endforeach
                                         </tr>
                                     @endforeach

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Attacks;
 
-use App\Enums\Part;
 use App\Models\User;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 use Tests\Feature\Addresses;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Every form of the application is sent what no form sends: lists where text is meant, bytes that are no text, dates with
@@ -42,7 +42,7 @@ final class HostileFormsTest extends TestCase
     {
         $this->module(2, 2);
         $assignment = $this->released();
-        $people = ['coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Part::First)->marker, 'student' => $this->students[0], 'admin' => User::factory()->create(['is_admin' => true])];
+        $people = ['coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Seat::First)->marker, 'student' => $this->students[0], 'admin' => User::factory()->create(['is_admin' => true])];
         $faults = [];
         $sent = 0;
         foreach (Routes::getRoutes() as $route) {
@@ -73,7 +73,7 @@ final class HostileFormsTest extends TestCase
     public function test_raw_json_that_is_none_of_a_page_is_answered_in_words(): void
     {
         $this->module(2, 1);
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker);
         foreach (['{', '[]', 'null', '"x"', '{"changes":"x"}', '{"changes":[1,2]}', '{"changes":[{"key":[],"now":{}}]}', '{"changes":{"a":1}}', '{"changes":[{"key":"mark:c1","was":[],"now":{"stop":["l1"]}}]}', "{\"changes\":[{\"key\":\"general_comment\",\"was\":\"\",\"now\":\"a\xED\xA0\x80b\"}]}", str_repeat('[', 600)] as $n => $body) {
             $answer = $this->call('PATCH', route('mark.sync', $mark), server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], content: $body);
@@ -84,7 +84,7 @@ final class HostileFormsTest extends TestCase
     public function test_one_broken_letter_does_not_refuse_a_whole_batch_of_changes(): void
     {
         $this->module(2, 1);
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker);
         // A lone surrogate, as a browser sends half of an emoji.
         $body = '{"changes":[{"key":"mark:c1","was":[],"now":{"stop":"l3"}},{"key":"general","was":"","now":"Well argued \ud83d."}]}';

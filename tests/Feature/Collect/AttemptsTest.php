@@ -7,7 +7,6 @@ namespace Tests\Feature\Collect;
 use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\HandInBy;
-use App\Enums\Part;
 use App\Extraction\Refusal;
 use App\Mail\HandedIn;
 use App\Models\AssignmentTemplate;
@@ -20,6 +19,7 @@ use Symfony\Component\Process\Process;
 use Tests\Files;
 use Tests\TestCase;
 use YoungHarbor\Core\Collect\WebLink;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Attempts and which of them counts, receipts, the declaration, links, and text that is typed.
@@ -145,7 +145,7 @@ final class AttemptsTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[1], [Files::upload(Files::document('A file in place of a link.', 'docx'), 'a.docx')]);
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('href="https://films.example/watch?v=4711" target="_blank" rel="noreferrer noopener"', false);
         $this->expectException(Refusal::class);
         app(TakeHandIn::class)($this->assignment(['title' => 'No links']), $this->students[0], [WebLink::of('https://films.example/', [])]);

@@ -9,7 +9,6 @@ use App\Actions\Collect\ChangeMember;
 use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\HandInBy;
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Mail\FromCoordinator;
 use App\Models\Assignment;
@@ -23,6 +22,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Tables\Delimited;
 
 /**
@@ -142,7 +142,7 @@ final class CohortTest extends TestCase
     public function test_a_tutor_who_left_no_longer_opens_the_scripts_they_had(): void
     {
         $this->module(2, 3);
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk();
         app(ChangeMember::class)(Membership::query()->where('user_id', $mark->marker_id)->sole(), null, true, $this->coordinator);
         foreach ([route('mark.desk', $mark), route('mark.file', [$mark, 'docx']), route('screen.show', $mark->script), route('moderate.show', $mark->script), route('mark.index', $mark->script->assignment)] as $address) {

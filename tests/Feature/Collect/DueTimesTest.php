@@ -10,7 +10,6 @@ use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\SaveAssignment;
 use App\Enums\HandInBy;
-use App\Enums\Part;
 use App\Mail\ExtensionGiven;
 use App\Models\Allowance;
 use App\Models\LogbookLine;
@@ -19,6 +18,7 @@ use App\Models\Script;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * When each student's work is due: for everyone, by what they are always allowed, by an extension, in a group.
@@ -162,7 +162,7 @@ final class DueTimesTest extends TestCase
     {
         $this->module(2, 3);
         app(ChangeAllowance::class)($this->member0(), 2, 0, 'Plan.', $this->coordinator);
-        $assignment = $this->assignment(['due_at' => now()->addDay(), 'closes_at' => now()->addDays(9), 'late_rule' => self::RULE, 'overlap_seen' => 'start']);
+        $assignment = $this->assignment(['due_at' => now()->addDay(), 'closes_at' => now()->addDays(9), 'late_rule' => self::RULE]);
         app(ChangeExtension::class)($this->script($assignment, 1), now()->addDays(4), 'Ill.', $this->coordinator);
         Carbon::setTestNow(now()->addDay()->addHour());
         foreach ($this->students as $n => $student) {
@@ -172,7 +172,7 @@ final class DueTimesTest extends TestCase
         $this->shareOut($assignment);
         $seen = [];
         foreach (Script::query()->where('assignment_id', $assignment->id)->get() as $script) {
-            $mark = $this->markOf($script, Part::First);
+            $mark = $this->markOf($script, Seat::First);
             $this->finishBoth($script);
             foreach ([route('mark.desk', $mark), route('mark.index', $assignment), route('moderate.index', $assignment), route('moderate.show', $script), route('screen.show', $script)] as $address) {
                 $page = strip_tags((string) $this->actingAs($mark->marker)->get($address)->assertOk()->getContent());

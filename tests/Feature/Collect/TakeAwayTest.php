@@ -6,7 +6,6 @@ namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
-use App\Enums\Part;
 use App\Extraction\FileKind;
 use App\Models\LogbookLine;
 use App\Models\Mark;
@@ -16,6 +15,7 @@ use Tests\Files;
 use Tests\PlantedFiles;
 use Tests\TestCase;
 use YoungHarbor\Core\Collect\WebLink;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Tables\Delimited;
 use ZipArchive;
 
@@ -57,7 +57,7 @@ final class TakeAwayTest extends TestCase
             $this->search($entries);
         }
         $this->get(route('collect.zip', $assignment))->assertForbidden();
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         foreach (['docx', 'odt', 'html', 'pdf'] as $kind) {
             $file = $this->actingAs($mark->marker)->get(route('mark.file', [$mark, $kind]))->assertOk()->assertHeader('Content-Disposition', "attachment; filename={$two}.{$kind}");
             $this->search(["{$two}.{$kind}" => $file->streamedContent()]);

@@ -7,7 +7,6 @@ namespace Tests\Feature\Mark;
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
 use Illuminate\Http\UploadedFile;
@@ -15,6 +14,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 use Tests\Files;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class AttachmentTest extends TestCase
 {
@@ -25,7 +25,7 @@ final class AttachmentTest extends TestCase
     {
         $this->module();
 
-        return $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        return $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
     }
 
     public function test_a_recording_is_kept_on_its_criterion_with_what_is_said_in_writing_and_taken_away_again(): void
@@ -36,7 +36,7 @@ final class AttachmentTest extends TestCase
         $kept = MarkAttachment::query()->sole();
         self::assertSame(['voice', 'c1', 'audio/webm', '12.5'], [$kept->kind, $kept->criterion, $kept->mime, $kept->seconds]);
         $this->get(route('attachments.show', $kept))->assertOk()->assertHeader('Content-Type', 'audio/webm');
-        $this->actingAs($this->markOf($mark->script, Part::Second)->marker)->get(route('attachments.show', $kept))->assertForbidden();
+        $this->actingAs($this->markOf($mark->script, Seat::Second)->marker)->get(route('attachments.show', $kept))->assertForbidden();
         $this->actingAs($mark->marker)->delete(route('attachments.destroy', $kept))->assertRedirect(route('mark.desk', $mark));
         self::assertFalse(Storage::exists($kept->path));
     }
@@ -79,13 +79,13 @@ final class AttachmentTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[0], [new UploadedFile($path, 'essay.pdf', null, null, true)]);
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertDontSee('id="pages"', false);
         $this->get(route('mark.pages', [$mark, 1]))->assertNotFound();
         app(PrepareForMarkers::class)($mark->handin);
         $this->get(route('mark.desk', $mark))->assertOk()->assertSee('id="pages"', false);
         $pages = $this->get(route('mark.pages', [$mark, 1]))->assertOk()->assertHeader('Content-Type', 'application/pdf');
         self::assertStringStartsWith('%PDF', $pages->streamedContent());
-        $this->actingAs($this->markOf($mark->script, Part::Second)->marker)->get(route('mark.pages', [$mark, 1]))->assertForbidden();
+        $this->actingAs($this->markOf($mark->script, Seat::Second)->marker)->get(route('mark.pages', [$mark, 1]))->assertForbidden();
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Mark;
 
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\BankComment;
 use App\Models\BankSet;
@@ -13,6 +12,7 @@ use App\Models\User;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class BankTest extends TestCase
 {
@@ -40,7 +40,7 @@ final class BankTest extends TestCase
     {
         $kept = $this->keep();
         self::assertSame([$this->module->id, 'Comments of the team'], [$kept->set->module_id, $kept->set->title]);
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('Name who made it, and for whom.');
         $this->keep();
         self::assertSame(1, BankComment::query()->count(), 'the same words are kept once');
@@ -71,7 +71,7 @@ final class BankTest extends TestCase
     public function test_how_often_a_comment_is_used_is_counted_and_what_was_written_stays_when_it_goes(): void
     {
         $kept = $this->keep();
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker)->patchJson(route('mark.sync', $mark), ['changes' => [['key' => 'note:'.Str::uuid()->toString(), 'was' => null, 'now' => ['body' => $kept->text, 'bank' => $kept->public_id, 'anchor' => ['exact' => 'Essay', 'start' => 0, 'end' => 5]]]]])->assertOk();
         $this->post(route('bank.comments.used', $kept))->assertNoContent();
         self::assertSame(2, $kept->refresh()->used);

@@ -6,8 +6,6 @@ namespace Tests\Feature\Mark;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Screen\CompareHandin;
-use App\Enums\OverlapSeen;
-use App\Enums\Part;
 use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
@@ -16,6 +14,8 @@ use App\Support\ScriptText;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * What a marker has at hand on the desk, and what not.
@@ -33,7 +33,7 @@ final class DeskPageTest extends TestCase
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
 
-        return $this->markOf($this->script($assignment), Part::First);
+        return $this->markOf($this->script($assignment), Seat::First);
     }
 
     public function test_text_from_right_to_left_keeps_its_direction_and_its_places(): void
@@ -52,13 +52,13 @@ final class DeskPageTest extends TestCase
 
     public function test_what_screening_found_is_at_hand_only_when_the_assignment_lets_markers_see_it(): void
     {
-        $mark = $this->deskOf($this->prose(60, 3), ['overlap_seen' => OverlapSeen::After]);
+        $mark = $this->deskOf($this->prose(60, 3), ['screening' => Screening::fromArray(['seen' => 'after'])]);
         app(CompareHandin::class)($mark->handin);
         $overlap = route('screen.show', $mark->script);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertDontSee($overlap);
         $this->finish($mark, 'l2', 'l2');
         $this->get(route('mark.desk', $mark))->assertSee($overlap);
-        Assignment::query()->update(['overlap_seen' => OverlapSeen::Never]);
+        $this->screenOtherwise(Assignment::query()->sole(), ['seen' => 'never']);
         $this->get(route('mark.desk', $mark->fresh() ?? $mark))->assertDontSee($overlap);
     }
 
@@ -66,7 +66,7 @@ final class DeskPageTest extends TestCase
     {
         $mark = $this->deskOf('An essay.', ['brief' => 'Write about salt, and about who carried it.']);
         LevelNote::query()->create(['assignment_id' => $mark->assignment_id, 'criterion' => 'c1', 'text' => 'High: an objection is met.', 'saved_by' => $this->coordinator->id]);
-        $second = $this->markOf($mark->script, Part::Second);
+        $second = $this->markOf($mark->script, Seat::Second);
         MarkComment::query()->create(['mark_id' => $second->id, 'kind' => 'fix', 'body' => 'Of the second marker alone.', 'anchor' => ['exact' => 'essay', 'prefix' => '', 'suffix' => '', 'start' => 3, 'end' => 8, 'version' => '']]);
         $page = $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk();
         $page->assertSee('who carried it')->assertSee('High: an objection is met.')->assertSee('2 words')->assertDontSee('Of the second marker alone.');
@@ -81,9 +81,9 @@ final class DeskPageTest extends TestCase
     {
         $mark = $this->deskOf('An essay.');
         $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['own_points' => '6.5', 'own_reason' => ''])->assertSessionHasErrors('refused');
-        self::assertSame([], $mark->refresh()->choices);
+        self::assertSame([], $mark->refresh()->choices->toArray());
         $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l2', 'own_points' => '6.5', 'own_reason' => 'Between, nearer to the middle.', 'comment' => 'Good.'])->assertSessionHasNoErrors();
-        self::assertSame(['points' => '6.5', 'reason' => 'Between, nearer to the middle.', 'comment' => 'Good.'], $mark->refresh()->choices['c1']);
+        self::assertSame(['points' => '6.5', 'reason' => 'Between, nearer to the middle.', 'comment' => 'Good.'], $mark->refresh()->choices->on('c1')->toArray());
         $this->put(route('mark.choose', [$mark, 'c1']), ['own_points' => '10.5', 'own_reason' => 'Too good.'])->assertSessionHasErrors('refused');
         $this->get(route('mark.desk', $mark))->assertSee('6.5 points, set by hand')->assertSee('6.5 of 10 × 60 %');
     }

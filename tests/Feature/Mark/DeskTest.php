@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Mark;
 
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\Settlement;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class DeskTest extends TestCase
 {
@@ -16,7 +16,7 @@ final class DeskTest extends TestCase
     {
         $this->module();
 
-        return $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        return $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
     }
 
     public function test_choices_and_comments_are_saved_as_they_are_made_and_the_total_is_live(): void
@@ -37,7 +37,7 @@ final class DeskTest extends TestCase
         $this->put(route('mark.comment', $mark), ['general_comment' => "Two\nlines."], $htmx)->assertOk();
 
         $mark->refresh();
-        self::assertSame(['between' => ['l2', 'l3'], 'points' => '7.5', 'comment' => 'Nearly.'], $mark->choices['c1']);
+        self::assertSame(['between' => ['l2', 'l3'], 'points' => '7.5', 'comment' => 'Nearly.'], $mark->choices->on('c1')->toArray());
         self::assertSame("Two\nlines.", $mark->general_comment);
         $this->get(route('mark.desk', $mark))->assertSee('7.5 of 10 × 60 %')->assertSee('Nearly.');
         $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => '', 'comment' => ''], $htmx)
@@ -49,7 +49,7 @@ final class DeskTest extends TestCase
         $mark = $this->desk();
         $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l3'])
             ->assertRedirect(route('mark.desk', $mark));
-        self::assertSame('l3', $mark->refresh()->choices['c1']['level']);
+        self::assertSame('l3', $mark->refresh()->choices->on('c1')->level);
     }
 
     public function test_done_needs_every_criterion_and_names_what_is_missing(): void
@@ -74,17 +74,17 @@ final class DeskTest extends TestCase
         $this->post(route('mark.done', $mark))->assertRedirect();
         self::assertSame('50.0', $mark->refresh()->shownTotal());
 
-        $this->finish($this->markOf($script, Part::Second), 'l2', 'l2');
+        $this->finish($this->markOf($script, Seat::Second), 'l2', 'l2');
         $this->post(route('mark.reopen', $mark))
             ->assertSessionHasErrors(['refused' => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.']);
         $this->get(route('mark.desk', $mark))->assertOk()->assertDontSee('Open it again')->assertSee('moderation has begun');
-        self::assertSame('50.0000', Settlement::query()->sole()->mark);
+        self::assertSame('50', Settlement::query()->sole()->mark);
     }
 
     public function test_a_desk_opens_for_its_marker_alone_and_a_mark_is_never_found_by_another_address(): void
     {
         $mark = $this->desk();
-        $other = $this->markOf($mark->script, Part::Second);
+        $other = $this->markOf($mark->script, Seat::Second);
         $this->actingAs($other->marker)->get(route('mark.desk', $mark))
             ->assertForbidden()
             ->assertSee('This script is with another marker');
@@ -98,7 +98,7 @@ final class DeskTest extends TestCase
     {
         $mark = $this->desk();
         $this->finish($mark, 'l3', 'l3');
-        $second = $this->markOf($mark->script, Part::Second);
+        $second = $this->markOf($mark->script, Seat::Second);
         $this->actingAs($second->marker)->get(route('moderate.show', $mark->script))
             ->assertForbidden()
             ->assertSee('You will see both marks when both are done');
@@ -127,7 +127,7 @@ final class DeskTest extends TestCase
     public function test_after_release_a_mark_no_longer_changes(): void
     {
         $this->module();
-        $mark = $this->markOf($this->script($this->released()), Part::First);
+        $mark = $this->markOf($this->script($this->released()), Seat::First);
         $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l1'], ['HX-Request' => 'true'])
             ->assertStatus(422)
             ->assertSee('has been released; its marks no longer change');
@@ -139,7 +139,7 @@ final class DeskTest extends TestCase
     {
         $mark = $this->desk();
         $this->expectException(\Illuminate\Database\UniqueConstraintViolationException::class);
-        DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(['script_id', 'assignment_id', 'part', 'rubric_version_id', 'handin_id'])->map(fn (object $row) => (array) $row)->sole(),
+        DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(['script_id', 'assignment_id', 'seat', 'counts', 'rubric_version_id', 'work_id'])->map(fn (object $row) => (array) $row)->sole(),
             'public_id' => (new Mark)->newUniqueId(), 'marker_id' => $this->coordinator->id, 'choices' => '{}', 'general_comment' => '']);
     }
 }

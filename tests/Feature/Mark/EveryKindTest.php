@@ -8,11 +8,11 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Release\ReleaseResults;
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\Result;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Rubric\Draft;
 
 /**
@@ -27,12 +27,12 @@ final class EveryKindTest extends TestCase
         $this->module(1, 1);
         $rubric = app(AddRubric::class)(Draft::of($document), $this->coordinator, $this->module);
         $version = app(MakeRubricReady::class)($rubric, 1, $this->coordinator);
-        $assignment = $this->assignment(['rubric_version_id' => $version->id, 'second_marking' => false]);
+        $assignment = $this->assignment(['rubric_version_id' => $version->id, 'scheme' => $this->oneMark()]);
         app(TakeHandIn::class)($assignment, $this->students[0], 'The walk. '.$this->prose(60, 1));
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
 
-        return $this->markOf($this->script($assignment), Part::First);
+        return $this->markOf($this->script($assignment), Seat::First);
     }
 
     /** @param  array<string, mixed>  $form */

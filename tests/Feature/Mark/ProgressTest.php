@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Mark\SaveChoice;
-use App\Enums\Part;
 use App\Mail\FromCoordinator;
 use App\Models\LogbookLine;
 use App\Models\Mark;
@@ -17,6 +16,7 @@ use Illuminate\Support\Facades\Mail;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 use YoungHarbor\Core\Allocation\Pace;
+use YoungHarbor\Core\Marking\Seat;
 
 final class ProgressTest extends TestCase
 {
@@ -45,7 +45,7 @@ final class ProgressTest extends TestCase
     public function test_given_begun_done_and_the_median_of_minutes_at_the_desk(): void
     {
         $this->module(2, 6);
-        $assignment = $this->sharedOut($this->assignment(['second_marking' => false, 'promised_on' => now()->addDays(9)->toDateString()]));
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark(), 'promised_on' => now()->addDays(9)->toDateString()]));
         $mine = Mark::query()->where('marker_id', $this->tutors[0]->id)->orderBy('id')->get();
         foreach ([300, 1260, 480] as $n => $seconds) {
             $n < 2 ? $this->finish($mine[$n], 'l2', 'l2') : app(SaveChoice::class)($mine[$n], 'c1', ['level' => 'l1']);
@@ -61,7 +61,7 @@ final class ProgressTest extends TestCase
     {
         Mail::fake();
         $this->module(2, 4);
-        $assignment = $this->sharedOut($this->assignment(['second_marking' => false, 'promised_on' => now()->addDays(9)->toDateString()]));
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark(), 'promised_on' => now()->addDays(9)->toDateString()]));
         foreach (Mark::query()->where('marker_id', $this->tutors[0]->id)->get() as $mark) {
             $this->finish($mark, 'l2', 'l2');
         }
@@ -111,7 +111,7 @@ final class ProgressTest extends TestCase
         app(\App\Actions\Collect\TakeHandIn::class)($assignment, $this->students[0], 'The second one, better.');
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('attempt 2 of 2')->assertSee('The second one, better.')->assertDontSee('The first attempt of mine.');
         $this->get(route('mark.desk', [$mark, 'attempt' => 1]))->assertOk()->assertSee('The first attempt of mine.')->assertSee('which does not count');
         $this->get(route('mark.desk', [$mark, 'attempt' => 7]))->assertNotFound();
@@ -124,14 +124,14 @@ final class ProgressTest extends TestCase
         app(\App\Actions\Collect\TakeHandIn::class)($assignment, $this->students[0], 'An essay.', [['label' => 'Who helped', 'answer' => "Nobody. {$this->students[0]->name}"]]);
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('Who helped')->assertSee('Nobody.')->assertDontSee($this->students[0]->name);
     }
 
     public function test_the_last_ten_on_a_criterion_are_at_hand(): void
     {
         $this->module(1, 13);
-        $this->sharedOut($this->assignment(['second_marking' => false]));
+        $this->sharedOut($this->assignment(['scheme' => $this->oneMark()]));
         $mine = Mark::query()->orderBy('id')->get();
         foreach ($mine->slice(0, 12) as $n => $mark) {
             Carbon::setTestNow(now()->addMinutes(5));
@@ -147,7 +147,7 @@ final class ProgressTest extends TestCase
     public function test_keys_are_changed_switched_off_and_never_two_the_same(): void
     {
         $this->module();
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($mark->marker)->putJson(route('mark.settings'), ['keys' => ['comment' => 'x', 'next' => 'x']])->assertStatus(422)->assertJsonPath('message', 'Two commands have the same key: x. Nothing was changed.');
         $this->putJson(route('mark.settings'), ['keys' => ['comment' => 'x', 'next' => '', 'none' => 'q'], 'side' => 500])->assertNoContent();
         self::assertSame(['x', '', 'p'], [\App\Support\DeskKeys::of($mark->marker->refresh())['comment'], \App\Support\DeskKeys::of($mark->marker)['next'], \App\Support\DeskKeys::of($mark->marker)['previous']]);

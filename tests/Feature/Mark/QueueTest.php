@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Mark\SaveChoice;
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Support\DeskQueue;
 use Tests\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Seat;
 
 final class QueueTest extends TestCase
 {
@@ -57,7 +57,7 @@ final class QueueTest extends TestCase
     public function test_a_choice_the_criterion_cannot_have_changes_nothing(): void
     {
         $this->module();
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         app(SaveChoice::class)($mark, 'c1', ['level' => 'l2']);
         foreach ([
             ['c1', ['level' => 'l9']], ['c1', ['between' => ['l1', 'l3'], 'points' => '5']],
@@ -70,16 +70,16 @@ final class QueueTest extends TestCase
                 self::assertNotSame([], $e->faults);
             }
         }
-        self::assertSame(['c1' => ['level' => 'l2']], $mark->refresh()->choices);
+        self::assertSame(['c1' => ['level' => 'l2']], $mark->refresh()->choices->toArray());
     }
 
     public function test_comments_are_kept_letter_for_letter(): void
     {
         $this->module();
-        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $comment = "  Indented, with “quotes”, <b>tags</b> & an emoji 🐚\n\nand a second paragraph.  ";
         $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['stop' => '', 'comment' => $comment]);
-        self::assertSame($comment, $mark->refresh()->choices['c1']['comment']);
+        self::assertSame($comment, $mark->refresh()->choices->on('c1')->comment);
         $this->get(route('mark.desk', $mark))
             ->assertSee('&lt;b&gt;tags&lt;/b&gt; &amp; an emoji 🐚', false)
             ->assertDontSee('<b>tags</b>', false);
@@ -91,7 +91,7 @@ final class QueueTest extends TestCase
     {
         $this->module();
         $assignment = $this->sharedOut($this->assignment());
-        $this->finish($this->markOf($this->script($assignment), Part::First), 'l2', 'l2');
+        $this->finish($this->markOf($this->script($assignment), Seat::First), 'l2', 'l2');
         $this->actingAs($this->coordinator)->get(route('mark.index', $assignment))
             ->assertOk()
             ->assertSee('How far is everyone')

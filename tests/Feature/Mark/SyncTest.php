@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Release\ReleaseResults;
-use App\Enums\Part;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use App\Support\ScriptText;
@@ -13,6 +12,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * What the page of the desk and the server tell each other.
@@ -25,7 +25,7 @@ final class SyncTest extends TestCase
     {
         parent::setUp();
         $this->module();
-        $this->mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Part::First);
+        $this->mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         $this->actingAs($this->mark->marker);
     }
 
@@ -74,10 +74,10 @@ final class SyncTest extends TestCase
             ['key' => 'general', 'was' => '', 'now' => "Two\nlines, and a space "], ['key' => 'private', 'was' => '', 'now' => 'Ask Lin.'],
         ])->assertOk()->assertJsonPath('outcomes.mark:c1.state', 'saved')->assertSee('45.0');
         $this->mark->refresh();
-        self::assertSame(['between' => ['l2', 'l3'], 'points' => '7.5', 'comment' => ' Nearly, '], $this->mark->choices['c1']);
+        self::assertSame(['between' => ['l2', 'l3'], 'points' => '7.5', 'comment' => ' Nearly, '], $this->mark->choices->on('c1')->toArray());
         self::assertSame(["Two\nlines, and a space ", 'Ask Lin.'], [$this->mark->general_comment, $this->mark->private_note]);
         $this->send([['key' => 'mark:c1', 'was' => ['stop' => 'l2~l3'], 'now' => []]])->assertJsonPath('outcomes.mark:c1.state', 'saved');
-        self::assertSame(['comment' => ' Nearly, '], $this->mark->refresh()->choices['c1']);
+        self::assertSame(['comment' => ' Nearly, '], $this->mark->refresh()->choices->on('c1')->toArray());
     }
 
     public function test_the_same_change_sent_twice_is_the_same(): void
@@ -97,7 +97,7 @@ final class SyncTest extends TestCase
             ->assertJsonPath('outcomes.mark:c1', ['state' => 'clash', 'theirs' => ['stop' => 'l3'], 'words' => 'High'])
             ->assertJsonPath('outcomes.general', ['state' => 'clash', 'theirs' => 'From the first tab.'])
             ->assertJsonPath('outcomes.mark:c2.state', 'saved');
-        self::assertSame([['level' => 'l3'], ['level' => 'l2']], array_values($this->mark->refresh()->choices));
+        self::assertSame([['level' => 'l3'], ['level' => 'l2']], array_values($this->mark->refresh()->choices->toArray()));
         // Whoever has seen the other version may put theirs in its place.
         $this->send([['key' => 'general', 'was' => 'From the first tab.', 'now' => "From the first tab.\n\nFrom the second."]])->assertJsonPath('outcomes.general.state', 'saved');
     }
@@ -127,7 +127,7 @@ final class SyncTest extends TestCase
     {
         $this->finish($this->mark, 'l2', 'l2');
         $this->send([['key' => 'general', 'was' => '', 'now' => 'Late.']])->assertStatus(409)->assertJsonPath('message', 'This mark is done. Open it again to change it; what you wrote last was not saved.');
-        $second = $this->markOf($this->mark->script, Part::Second);
+        $second = $this->markOf($this->mark->script, Seat::Second);
         $this->finish($second, 'l2', 'l2');
         app(ReleaseResults::class)($this->mark->script->assignment, null, $this->coordinator);
         $this->send([['key' => 'general', 'was' => '', 'now' => 'Later.']])->assertStatus(409)->assertSee('has been released');
@@ -176,7 +176,7 @@ final class SyncTest extends TestCase
             $this->send([['key' => "note:{$id}", 'was' => null, 'now' => ['body' => 'x', 'anchor' => $anchor]]])->assertJsonPath("outcomes.note:{$id}.state", 'refused');
         }
         $this->send([['key' => "note:{$id}", 'was' => null, 'now' => ['body' => 'x', 'anchor' => ['page' => 2, 'file' => 1, 'shape' => 'freehand', 'points' => [[1, 1], [2.125, 3], [4, 9]]]]]])->assertJsonPath("outcomes.note:{$id}.state", 'saved');
-        $other = $this->markOf($this->mark->script, Part::Second);
+        $other = $this->markOf($this->mark->script, Seat::Second);
         $this->actingAs($other->marker)->patchJson(route('mark.sync', $other), ['changes' => [['key' => "note:{$id}", 'was' => null, 'now' => ['body' => 'mine', 'anchor' => ['page' => 2, 'file' => 1, 'shape' => 'point', 'points' => [[1, 1]]]]]]])
             ->assertJsonPath("outcomes.note:{$id}.why", 'Belongs to another script.');
     }

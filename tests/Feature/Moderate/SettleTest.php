@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Moderate;
 
-use App\Enums\Part;
 use App\Models\MarkComment;
 use App\Models\Proposal;
 use App\Models\Script;
 use App\Models\Settlement;
 use Tests\TestCase;
-use YoungHarbor\Core\Standing;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SettledBy;
+use YoungHarbor\Core\Marking\Standing;
 
 final class SettleTest extends TestCase
 {
     private function marked(string $first, string $second, string $tolerance = '5'): Script
     {
         $this->module();
-        $script = $this->script($this->sharedOut($this->assignment(['tolerance' => $tolerance])));
-        $this->finish($this->markOf($script, Part::First), $first, 'l2');
-        $this->finish($this->markOf($script, Part::Second), $second, 'l2');
+        $script = $this->script($this->sharedOut($this->assignment(['scheme' => $this->scheme(['tolerance' => $tolerance])])));
+        $this->finish($this->markOf($script, Seat::First), $first, 'l2');
+        $this->finish($this->markOf($script, Seat::Second), $second, 'l2');
 
         return $script->refresh();
     }
@@ -27,23 +28,23 @@ final class SettleTest extends TestCase
     public function test_equal_marks_settle_by_the_rule(): void
     {
         $script = $this->marked('l2', 'l2');
-        self::assertSame([Standing::Agreed, 'rule', '50.0000'], [$script->standing(), $script->settlement?->how, $script->settlement?->mark]);
+        self::assertSame([Standing::Agreed, SettledBy::Rule, '50'], [$script->standing, $script->settlement?->settled_by, $script->settlement?->mark]);
     }
 
     public function test_marks_too_far_apart_wait_for_their_markers_who_propose_and_accept(): void
     {
         // 60 × 10/10 + 40 × 5/10 = 80 against 60 × 5/10 + 20 = 50.
         $script = $this->marked('l3', 'l2');
-        $first = $this->markOf($script, Part::First)->marker;
-        $second = $this->markOf($script, Part::Second)->marker;
-        self::assertSame(Standing::ToSettle, $script->standing());
+        $first = $this->markOf($script, Seat::First)->marker;
+        $second = $this->markOf($script, Seat::Second)->marker;
+        self::assertSame(Standing::ToSettle, $script->standing);
         $this->actingAs($first)->get(route('moderate.show', $script))
             ->assertOk()
             ->assertSee('30 apart, more than the tolerance of 5')
             ->assertSee('80.0')
             ->assertSee('50.0')
             ->assertSee('The script')->assertSee(substr((string) $script->currentHandin?->html, 0, 60), false)
-            ->assertSee(route('mark.desk', $this->markOf($script, Part::First)));
+            ->assertSee(route('mark.desk', $this->markOf($script, Seat::First)));
 
         $this->post(route('moderate.propose', $script), ['mark' => '62,55', 'reason' => 'A reason that is long enough.'])
             ->assertSessionHasErrors('mark');
@@ -62,7 +63,7 @@ final class SettleTest extends TestCase
             ->assertSessionHas('said');
 
         $settlement = Settlement::query()->sole();
-        self::assertSame(['66.0000', 'agreed'], [$settlement->mark, $settlement->how]);
+        self::assertSame(['66', SettledBy::Agreement], [$settlement->mark, $settlement->settled_by]);
         self::assertContains('Closer to your mark, I think.', array_column($settlement->working, 'how'));
         $this->post(route('moderate.propose', $script), ['mark' => '70', 'reason' => 'Once more with feeling.'])
             ->assertSessionHasErrors(['refused' => 'This script is settled already.']);
@@ -72,7 +73,7 @@ final class SettleTest extends TestCase
     {
         // 20 and 50: within 40 of each other, and the pass line at 40 lies between.
         $script = $this->marked('l1', 'l2', '40');
-        self::assertSame(Standing::ToSettle, $script->standing());
+        self::assertSame(Standing::ToSettle, $script->standing);
         $this->actingAs($this->coordinator)->get(route('moderate.show', $script))
             ->assertSee('on different sides of the pass line at 40')
             ->assertDontSee('Propose it');
@@ -89,9 +90,9 @@ final class SettleTest extends TestCase
     public function test_one_mark_a_script_is_agreed_when_it_is_done(): void
     {
         $this->module();
-        $script = $this->script($this->sharedOut($this->assignment(['second_marking' => false])));
-        $this->finish($this->markOf($script, Part::First), 'l3', 'l1');
-        self::assertSame(['single', '60.0000'], [$script->refresh()->settlement?->how, $script->settlement?->mark]);
+        $script = $this->script($this->sharedOut($this->assignment(['scheme' => $this->oneMark()])));
+        $this->finish($this->markOf($script, Seat::First), 'l3', 'l1');
+        self::assertSame([SettledBy::OnlyMark, '60'], [$script->refresh()->settlement?->settled_by, $script->settlement?->mark]);
     }
 
     public function test_a_look_at_a_name_before_release_is_shown_where_the_script_is_moderated(): void
@@ -110,15 +111,15 @@ final class SettleTest extends TestCase
     {
         $this->module();
         $script = $this->script($this->sharedOut($this->assignment()));
-        foreach (Part::cases() as $part) {
-            if ($part->counts()) {
+        foreach ([Seat::First, Seat::Second] as $part) {
+            if ($script->mark($part) !== null) {
                 $mark = $this->markOf($script, $part);
                 MarkComment::query()->create(['mark_id' => $mark->id, 'kind' => 'question', 'criterion' => 'c2', 'body' => "Asked by the {$part->value}.", 'anchor' => ['exact' => 'Essay', 'prefix' => '', 'suffix' => '', 'start' => 0, 'end' => 5, 'version' => '']]);
             }
         }
-        $this->finish($this->markOf($script, Part::First), 'l3', 'l3');
+        $this->finish($this->markOf($script, Seat::First), 'l3', 'l3');
         $this->actingAs($this->coordinator)->get(route('moderate.show', $script))->assertOk()->assertSee('Asked by the first.')->assertDontSee('Asked by the second.');
-        $second = $this->markOf($script, Part::Second);
+        $second = $this->markOf($script, Seat::Second);
         $this->actingAs($second->marker)->get(route('moderate.show', $script))->assertForbidden();
         $this->finish($second, 'l1', 'l1');
         $this->get(route('moderate.show', $script))->assertOk()->assertSeeInOrder(['Asked by the first.', 'Asked by the second.']);

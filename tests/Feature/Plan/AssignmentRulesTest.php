@@ -6,7 +6,6 @@ namespace Tests\Feature\Plan;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
-use App\Enums\Part;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\GradeScale;
@@ -21,6 +20,9 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Storage;
 use Tests\Files;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Release\Settings as Release;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * What an assignment asks and costs: files, lateness, length, cap, bands, templates; copies of it.
@@ -41,7 +43,7 @@ final class AssignmentRulesTest extends TestCase
     {
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module(1, 2);
-        $assignment = $this->assignment(['second_marking' => false, 'due_at' => now()->addDay(), 'closes_at' => now()->addDays(5),
+        $assignment = $this->assignment(['scheme' => $this->oneMark(), 'due_at' => now()->addDay(), 'closes_at' => now()->addDays(5),
             'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 0, 'floor' => '0'], 'length_rule' => ['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10]]);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('5 marks off for each started day')->assertSee('100 words; beyond 10 % more 2 marks off');
         app(TakeHandIn::class)($assignment, $this->students[0], 'In time. '.$this->prose(80, 1));
@@ -63,7 +65,7 @@ final class AssignmentRulesTest extends TestCase
     {
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module(1, 2);
-        $assignment = $this->assignment(['second_marking' => false, 'length_rule' => ['limit' => 40, 'amount' => '2', 'step' => 10, 'grace' => 0, 'quotations' => false]]);
+        $assignment = $this->assignment(['scheme' => $this->oneMark(), 'length_rule' => ['limit' => 40, 'amount' => '2', 'step' => 10, 'grace' => 0, 'quotations' => false]]);
         $white = '<p>Brine. '.$this->prose(38, 3).'</p><p style="color:#ffffff">'.$this->prose(30, 1).'</p>';
         $handin = app(TakeHandIn::class)($assignment, $this->students[0], Files::upload("<html><body>{$white}</body></html>", 'essay.html'));
         self::assertSame([69, 30], [$handin->words, $handin->hidden_words]);
@@ -85,7 +87,7 @@ final class AssignmentRulesTest extends TestCase
     {
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module(1, 2);
-        $assignment = $this->assignment(['second_marking' => false, 'handin_kinds' => ['pdf', 'typed'], 'length_rule' => ['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10, 'bibliography' => false]]);
+        $assignment = $this->assignment(['scheme' => $this->oneMark(), 'handin_kinds' => ['pdf', 'typed'], 'length_rule' => ['limit' => 100, 'amount' => '2', 'step' => 10, 'grace' => 10, 'bibliography' => false]]);
         $page = $this->actingAs($this->coordinator)->get(route('plan.edit', $assignment))->assertSee('Fixed: students can see it.')->assertSee('Fixed: students were told that late work costs nothing.')->assertSee('Can be dropped: empty it.')->assertDontSee('Fixed: work has come in.');
         self::assertSame(1, preg_match('/<input [^>]*name="over_amount"[^>]*readonly/', (string) $page->getContent()));
         self::assertSame(1, preg_match('/<select [^>]*id="f-late_per"\s+disabled/', (string) $page->getContent()));
@@ -166,7 +168,7 @@ final class AssignmentRulesTest extends TestCase
     {
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module(1, 1);
-        $assignment = $this->assignment(['formative' => true, 'second_marking' => false]);
+        $assignment = $this->assignment(['release' => Release::fromArray(['feedback_only' => true]), 'scheme' => $this->oneMark()]);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('feedback on this, and no mark');
         app(TakeHandIn::class)($assignment, $this->students[0], 'A draft. '.$this->prose(60, 1));
         Carbon::setTestNow(now()->addDays(2));
@@ -184,8 +186,8 @@ final class AssignmentRulesTest extends TestCase
     public function test_a_report_seen_late_does_not_colour_the_mark(): void
     {
         $this->module(2, 1);
-        $assignment = $this->sharedOut($this->assignment(['overlap_seen' => 'after']));
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $assignment = $this->sharedOut($this->assignment(['screening' => Screening::fromArray(['seen' => 'after'])]));
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('screen.show', $mark->script))->assertForbidden();
         $this->finish($mark, 'l2', 'l2');
         $this->get(route('screen.show', $mark->script))->assertOk();
@@ -205,14 +207,14 @@ final class AssignmentRulesTest extends TestCase
     {
         Storage::put('templates/t', 'cover sheet');
         $this->module(1, 2);
-        $assignment = $this->assignment(['cap' => '40', 'tolerance' => '3.5']);
+        $assignment = $this->assignment(['cap' => '40', 'scheme' => $this->scheme(['tolerance' => '3.5'])]);
         $assignment->templates()->create(['name' => 'cover.docx', 'path' => 'templates/t', 'bytes' => 11, 'sha256' => hash('sha256', 'cover sheet'), 'text' => 'cover sheet']);
         $next = Module::factory()->create();
         $this->actingAs($this->coordinator)->post(route('plan.copy', $assignment), ['module' => $next->public_id])->assertForbidden();
         Membership::query()->create(['module_id' => $next->id, 'user_id' => $this->coordinator->id, 'role' => Role::Coordinator]);
         $this->actingAs($this->coordinator->fresh() ?? $this->coordinator)->post(route('plan.copy', $assignment), ['module' => $next->public_id])->assertRedirect();
         $copy = Assignment::query()->where('module_id', $next->id)->sole();
-        self::assertSame(['Salt', '40.00', '3.50', $assignment->rubric_version_id, null, null, null, 0], [$copy->title, $copy->cap, $copy->tolerance, $copy->rubric_version_id, $copy->due_at, $copy->published_at, $copy->promised_on, $copy->scripts()->count()]);
+        self::assertSame(['Salt', '40.00', '3.5', $assignment->rubric_version_id, null, null, null, 0], [$copy->title, $copy->cap, (string) $copy->scheme->tolerance, $copy->rubric_version_id, $copy->due_at, $copy->published_at, $copy->promised_on, $copy->scripts()->count()]);
         self::assertNotSame($assignment->public_id, $copy->public_id);
         self::assertNotSame('templates/t', $copy->templates()->sole()->path);
         self::assertSame('cover sheet', Storage::get($copy->templates()->sole()->path));

@@ -6,7 +6,6 @@ namespace Tests\Feature\Plan;
 
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Plan\EditRubric;
-use App\Enums\Part;
 use App\Enums\RubricState;
 use App\Mail\RubricChanged;
 use App\Models\Assignment;
@@ -14,6 +13,7 @@ use App\Models\LogbookLine;
 use App\Models\Rubric;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Rubric\Draft;
 
 /**
@@ -30,8 +30,8 @@ final class NewerRubricTest extends TestCase
         $this->module(2, 3);
         $this->assignment = $this->sharedOut($this->assignment());
         $this->finishBoth($this->script($this->assignment, 0));
-        $this->finish($this->markOf($this->script($this->assignment, 1), Part::First), 'l2', 'l2');
-        app(SaveChoice::class)($this->markOf($this->script($this->assignment, 1), Part::Second), 'c1', ['level' => 'l3']);
+        $this->finish($this->markOf($this->script($this->assignment, 1), Seat::First), 'l2', 'l2');
+        app(SaveChoice::class)($this->markOf($this->script($this->assignment, 1), Seat::Second), 'c1', ['level' => 'l3']);
         $rubric = $this->assignment->rubricVersion?->rubric;
         self::assertInstanceOf(Rubric::class, $rubric);
         $this->actingAs($this->coordinator)->post(route('rubrics.state', $rubric), ['state' => RubricState::WorkingCopy->value]);
@@ -48,9 +48,9 @@ final class NewerRubricTest extends TestCase
     }
 
     /** @return array{int, string|null} the version a mark is made with, and its total */
-    private function stands(int $student, Part $part): array
+    private function stands(int $student, Seat $seat): array
     {
-        $mark = $this->markOf($this->script($this->assignment, $student), $part);
+        $mark = $this->markOf($this->script($this->assignment, $student), $seat);
 
         return [$mark->rubricVersion->number, $mark->shownTotal()];
     }
@@ -72,14 +72,14 @@ final class NewerRubricTest extends TestCase
     {
         $this->begun();
         $this->choose('keep');
-        self::assertSame([[1, '50.0'], [1, '50.0'], [1, null], [2, null]], [$this->stands(0, Part::First), $this->stands(1, Part::First), $this->stands(1, Part::Second), $this->stands(2, Part::First)]);
+        self::assertSame([[1, '50.0'], [1, '50.0'], [1, null], [2, null]], [$this->stands(0, Seat::First), $this->stands(1, Seat::First), $this->stands(1, Seat::Second), $this->stands(2, Seat::First)]);
     }
 
     public function test_moving_works_totals_out_anew_and_writes_each_in_the_logbook(): void
     {
         $this->begun();
         $this->choose('move');
-        self::assertSame([[1, '50.0'], [2, '60.0'], [2, null]], [$this->stands(0, Part::First), $this->stands(1, Part::First), $this->stands(2, Part::First)]);
+        self::assertSame([[1, '50.0'], [2, '60.0'], [2, null]], [$this->stands(0, Seat::First), $this->stands(1, Seat::First), $this->stands(2, Seat::First)]);
         $line = LogbookLine::query()->where('action', 'moved a first mark to a newer rubric')->sole();
         self::assertSame([$this->script($this->assignment, 1)->code, '50.0', '60.0'], [$line->subject, $line->details['before'], $line->details['after']]);
     }
@@ -88,11 +88,11 @@ final class NewerRubricTest extends TestCase
     {
         $this->begun();
         $this->choose('remark');
-        self::assertSame([2, null], $this->stands(1, Part::First));
-        $mark = $this->markOf($this->script($this->assignment, 1), Part::First);
-        self::assertSame('l2', $mark->choices['c1']['level']);
-        self::assertSame('Comment of the first marker.', $mark->choices['c1']['comment']);
-        self::assertSame([1, '50.0'], $this->stands(0, Part::First));
+        self::assertSame([2, null], $this->stands(1, Seat::First));
+        $mark = $this->markOf($this->script($this->assignment, 1), Seat::First);
+        self::assertSame('l2', $mark->choices->on('c1')->level);
+        self::assertSame('Comment of the first marker.', $mark->choices->on('c1')->comment);
+        self::assertSame([1, '50.0'], $this->stands(0, Seat::First));
         $this->post(route('plan.rubric.update', $this->assignment), ['marks' => 'move', 'to' => 2])->assertSessionHasErrors('refused');
     }
 }

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Release;
 
-use App\Enums\Part;
 use App\Mail\ResultReleased;
 use App\Models\Result;
 use Illuminate\Support\Facades\Mail;
 use LogicException;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class ReleaseTest extends TestCase
 {
@@ -21,7 +21,7 @@ final class ReleaseTest extends TestCase
         $ready = $this->script($assignment, 0);
         $waiting = $this->script($assignment, 1);
         $this->finishBoth($ready);
-        $this->finish($this->markOf($waiting, Part::First), 'l2', 'l2');
+        $this->finish($this->markOf($waiting, Seat::First), 'l2', 'l2');
         $this->actingAs($this->coordinator)->get(route('release.index', $assignment))->assertOk()
             ->assertSee('1 script has no finished first mark')
             ->assertSee('1 script has no finished second mark')
@@ -115,7 +115,7 @@ final class ReleaseTest extends TestCase
     {
         $this->module();
         $assignment = $this->released();
-        $mark = $this->markOf($this->script($assignment), Part::First);
+        $mark = $this->markOf($this->script($assignment), Seat::First);
         $this->actingAs($mark->marker)->get(route('mark.index', $assignment))->assertDontSee($this->students[0]->name);
         $this->actingAs($this->coordinator)->post(route('release.reveal', $assignment))->assertSessionHasErrors('sure');
         $this->post(route('release.reveal', $assignment), ['sure' => '1'])->assertSessionHas('said');

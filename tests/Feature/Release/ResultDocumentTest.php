@@ -7,10 +7,10 @@ namespace Tests\Feature\Release;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Release\ReleaseResults;
-use App\Enums\Part;
 use App\Models\Result;
 use App\Models\Script;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class ResultDocumentTest extends TestCase
 {
@@ -19,7 +19,7 @@ final class ResultDocumentTest extends TestCase
         $this->module(2, 1);
         $assignment = $this->sharedOut($this->assignment());
         $script = $this->script($assignment);
-        foreach ([Part::First, Part::Second] as $part) {
+        foreach ([Seat::First, Seat::Second] as $part) {
             $mark = $this->markOf($script, $part);
             app(SaveChoice::class)($mark, 'c1', ['between' => ['l2', 'l3'], 'points' => '7.5']);
             app(SaveChoice::class)($mark, 'c2', ['level' => 'l3', 'comment' => 'Well chosen.']);

@@ -17,6 +17,7 @@ use App\Models\Script;
 use Illuminate\Support\Facades\DB;
 use Tests\Files;
 use Tests\TestCase;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * The archive of earlier cohorts: what joins it, what never does, and how a text is taken out.
@@ -37,7 +38,7 @@ final class ArchiveTest extends TestCase
     {
         $this->module(1, 3);
         $this->actingAs($this->coordinator);
-        $kept = $this->assignment(['joins_archive' => true]);
+        $kept = $this->assignment(['screening' => Screening::fromArray(['joins_archive' => true])]);
         app(TakeHandIn::class)($kept, $this->students[0], $this->prose(40, 1));
         app(TakeHandIn::class)($this->assignment(), $this->students[1], $this->prose(40, 2));
         app(CompareDraft::class)(app(CheckDraft::class)($kept, $this->students[2], [$this->prose(40, 3)]));
@@ -45,14 +46,14 @@ final class ArchiveTest extends TestCase
         // A later attempt takes the place of the one before.
         app(TakeHandIn::class)($kept, $this->students[0], $this->prose(40, 4));
         self::assertSame([1, $this->script($kept)->current_handin_id], [$this->archived(), OverlapSource::query()->where('kind', SourceKind::Archive)->sole()->handin_id]);
-        app(SaveAssignment::class)($this->module, $kept, ['joins_archive' => false], $kept->refresh()->lock_version);
+        app(SaveAssignment::class)($this->module, $kept, ['screening' => Screening::fromArray(['joins_archive' => false])], $kept->refresh()->lock_version);
         self::assertSame([0, 0], [$this->archived(), DB::table('overlap_prints')->where('shelf', 0)->count()]);
     }
 
     public function test_another_module_s_archive_is_found_and_named_without_code_or_name(): void
     {
         $this->module(1, 2);
-        $first = $this->assignment(['joins_archive' => true, 'title' => 'Tides of last year']);
+        $first = $this->assignment(['screening' => Screening::fromArray(['joins_archive' => true]), 'title' => 'Tides of last year']);
         app(TakeHandIn::class)($first, $this->students[0], $this->prose(40, 1));
         $code = $this->script($first)->code;
         $before = $this->students[0];
@@ -62,7 +63,7 @@ final class ArchiveTest extends TestCase
         app(TakeHandIn::class)($second, $this->students[0], $this->prose(40, 1).' '.$this->prose(20, 9));
         self::assertSame(40, $this->report($this->script($second))->matched);
         $this->actingAs($this->coordinator)->get(route('screen.show', $this->script($second)))->assertSee('Tides of last year')->assertSee('archive, an earlier cohort')->assertDontSee($code)->assertDontSee($before->name);
-        $second->update(['overlap_archive' => false]);
+        $this->screenOtherwise($second, ['archive' => false]);
         $this->post(route('screen.rerun', $second), ['which' => 'all']);
         self::assertSame(0, $this->report($this->script($second))->matched);
     }

@@ -162,7 +162,7 @@ final class ReadingTest extends TestCase
         self::assertSame([20, ['bibliography' => 29]], [$this->report($script)->matched, $this->report($script)->left_out]);
         $this->post(route('screen.leave-out', $script), ['what' => 'bibliography', 'leave_out' => '0', 'reason' => 'To see it']);
         self::assertSame($this->report($script)->words, $this->report($script)->counted);
-        $assignment->update(['overlap_quotations' => false]);
+        $this->screenOtherwise($assignment, ['quotations' => false]);
         $this->get(route('screen.show', $script))->assertSee('none are left out.');
     }
 
@@ -208,7 +208,7 @@ final class ReadingTest extends TestCase
         foreach ($this->work->scripts()->pluck('code') as $code) {
             $this->actingAs($this->coordinator)->get(route('screen.show', $this->script($other, 3)))->assertOk()->assertDontSee($code);
         }
-        $other->update(['overlap_module' => false]);
+        $this->screenOtherwise($other, ['module' => false]);
         app(\App\Actions\Screen\RerunScreening::class)($other, 'all');
         self::assertSame([], $labels(3));
         self::assertSame('37.5', $this->report($script)->share, 'and that the first report learnt of it changes nothing it had');

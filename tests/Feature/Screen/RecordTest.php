@@ -11,6 +11,7 @@ use App\Models\Assignment;
 use App\Models\ConversationEntry;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * What people make of a report: the conversation record, a result held back, and what students see.
@@ -104,7 +105,7 @@ final class RecordTest extends TestCase
         foreach (['hand-in.show', 'assignments.show'] as $route) {
             $this->followingRedirects()->get(route($route, $this->work))->assertDontSee('Between us.');
         }
-        $this->work->update(['overlap_students' => true]);
+        $this->screenOtherwise($this->work, ['students' => true]);
         $this->get(route('screen.own', $script))->assertOk()->assertDontSee('Between us.')->assertDontSee('Conversation record');
         $this->get(route('screen.own-record', $script))->assertForbidden();
         $this->actingAs($this->coordinator)->post(route('screen.record', $script), ['found' => 'nothing', 'why' => 'Thank you for the talk.', 'questions' => 'None.', 'student_sees' => '1']);
@@ -116,7 +117,7 @@ final class RecordTest extends TestCase
     public function test_students_see_their_own_report_after_the_due_time_only_and_never_what_others_wrote(): void
     {
         $this->module(1, 2);
-        $this->work = $this->assignment(['overlap_students' => true]);
+        $this->work = $this->assignment(['screening' => Screening::fromArray(['students' => true])]);
         foreach ([0, 1] as $n) {
             app(TakeHandIn::class)($this->work, $this->students[$n], $this->prose(30, 3).' '.($n === 0 ? 'My own last words.' : 'Secretly the other one wrote quite otherwise.'));
         }
@@ -131,7 +132,7 @@ final class RecordTest extends TestCase
         $this->get(route('screen.own', [$script, 'whole' => '1']))->assertDontSee('Secretly');
         $this->actingAs($this->students[1])->get(route('screen.own', $script))->assertForbidden();
         $this->actingAs($this->coordinator)->get(route('screen.own', $script))->assertForbidden();
-        $this->work->update(['overlap_students' => false]);
+        $this->screenOtherwise($this->work, ['students' => false]);
         $this->actingAs($this->students[0])->get(route('screen.own', $script))->assertForbidden();
     }
 }

@@ -24,6 +24,7 @@ use RuntimeException;
 use Tests\Files;
 use Tests\TestCase;
 use YoungHarbor\Core\Overlap\Prints;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * Screening a cohort: what is compared with what, how far it is, what stops and restarts it.
@@ -179,14 +180,10 @@ final class ScreenTest extends TestCase
         $report = $this->report($this->script($assignment));
         OverlapReport::updated(function (OverlapReport $changed) use ($assignment): void {
             if ($changed->wasChanged('to_compare') && $changed->to_compare > 0) {
-                Assignment::query()->whereKey($assignment->id)->update(['overlap_min_words' => 35]);
+                $this->screenOtherwise($assignment->refresh(), ['min_words' => 35]);
             }
         });
-        try {
-            self::assertTrue(app(Compare::class)($report->handin), 'once more');
-        } finally {
-            OverlapReport::flushEventListeners();
-        }
+        self::assertTrue(app(Compare::class)($report->handin), 'once more');
         self::assertSame(ReportState::Waiting, $report->refresh()->state);
         self::assertFalse(app(Compare::class)($report->handin->refresh()));
         self::assertSame([ReportState::Ready, 0], [$report->refresh()->state, $report->matched]);
@@ -196,13 +193,13 @@ final class ScreenTest extends TestCase
     {
         $assignment = $this->two();
         $report = $this->report($this->script($assignment));
-        $save = fn (array $fields) => app(SaveAssignment::class)($this->module, $assignment, $fields, $assignment->refresh()->lock_version);
+        $save = fn (array $fields) => app(SaveAssignment::class)($this->module, $assignment, ['screening' => $assignment->refresh()->screening->with($fields)], $assignment->lock_version);
         $this->actingAs($this->coordinator);
-        $save(['overlap_min_words' => 31]);
+        $save(['min_words' => 31]);
         self::assertSame(0, $report->refresh()->matched);
-        $save(['overlap_min_words' => 8]);
+        $save(['min_words' => 8]);
         self::assertSame(30, $report->refresh()->matched);
-        $save(['overlap_look' => '61', 'overlap_look_closely' => '70']);
+        $save(['look' => '61', 'look_closely' => '70']);
         $this->get(route('screen.index', $assignment))->assertSee('look from 61 %, look closely from 70 %')->assertDontSee('>look closely<', false);
         $this->get(route('screen.index', [$assignment, 'show' => 'look']))->assertSee('No script is like that.');
     }
@@ -258,7 +255,7 @@ final class ScreenTest extends TestCase
         $random = fn (int $count): array => array_map(fn () => 'w'.mt_rand(1, 5000), range(1, $count));
         [$page, $copied] = [$random(120), $random(30)];
         $this->module();
-        $assignment = $this->assignment(['overlap_archive' => true]);
+        $assignment = $this->assignment(['screening' => Screening::fromArray(['archive' => true])]);
         app(TakeHandIn::class)($assignment, $this->students[0], implode(' ', [...$random(200), ...$page, ...$random(50), ...$copied, ...$random(100)]));
         $index = app(DatabaseIndex::class);
         $copy = 0;
@@ -336,12 +333,12 @@ final class ScreenTest extends TestCase
             $this->post(route('screen.record', $script), ['found' => 'note', 'why' => 'x', 'hold' => '1'])->assertForbidden(); // to hold is the coordinator's
         }
         $own = $assignment->scripts()->with('marks')->get()->first($mine);
-        $assignment->update(['overlap_seen' => 'after']);
+        $this->screenOtherwise($assignment, ['seen' => 'after']);
         $mark = $own->marks->firstWhere('marker_id', $this->tutors[0]->id);
         $this->get(route('screen.show', $own))->assertForbidden(); // a share does not colour a mark that is open
         $mark->forceFill(['done_at' => now()])->save();
         $this->get(route('screen.show', $own))->assertOk();
-        $assignment->update(['overlap_seen' => 'never']);
+        $this->screenOtherwise($assignment, ['seen' => 'never']);
         foreach (['screen.show', 'screen.pdf'] as $route) {
             $this->get(route($route, $own))->assertForbidden();
         }

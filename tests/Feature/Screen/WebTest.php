@@ -21,6 +21,7 @@ use Illuminate\Http\Client\Request;
 use Illuminate\Support\Facades\Http;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * The open web: what goes out, what comes back, and what is made of answers that do not come.
@@ -45,7 +46,7 @@ final class WebTest extends TestCase
     {
         Http::fake($answers);
         $this->module(1, 2);
-        $this->work = $this->assignment(['overlap_web' => true]);
+        $this->work = $this->assignment(['screening' => Screening::fromArray(['web' => true])]);
         app(TakeHandIn::class)($this->work, $this->students[0], $text !== '' ? $text : $this->prose(60, 1).' '.self::PAGE.' '.$this->prose(60, 2));
 
         return $this->script($this->work);
@@ -82,7 +83,7 @@ final class WebTest extends TestCase
     {
         Http::fake(self::web());
         $this->module(1, 1);
-        $this->work = $this->assignment(['overlap_web' => true]);
+        $this->work = $this->assignment(['screening' => Screening::fromArray(['web' => true])]);
         $student = $this->students[0];
         app(TakeHandIn::class)($this->work, $student, "{$student->name} wrote this. ".$this->prose(200, 4)." Thanks to {$student->name}, {$student->number}.");
         $asked = Http::recorded(fn (Request $request) => str_contains($request->url(), '/search'))->map(fn (array $pair) => (string) $pair[0]['q']);
@@ -209,7 +210,7 @@ final class WebTest extends TestCase
     {
         Http::fake(self::web());
         $this->module(1, 2);
-        $this->work = $this->assignment(['overlap_web' => true]);
+        $this->work = $this->assignment(['screening' => Screening::fromArray(['web' => true])]);
         $draft = app(CheckDraft::class)($this->work, $this->students[0], [$this->prose(40, 1).' '.self::PAGE]);
         app(CompareDraft::class)($draft);
         $this->actingAs($this->students[0])->get(route('drafts.show', $draft))->assertOk()->assertSee('The island &amp; its sheds', false)->assertSee('open the page')->assertSee('29 of');

@@ -21,6 +21,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Http;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
+use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
  * Writing signals in the application, on the made-up essays of the demo: what is said of a script, to whom, and what is
@@ -98,7 +99,7 @@ final class WritingTest extends TestCase
         $this->actingAs($marker)->get(route('writing.show', $script))->assertOk()->assertDontSee('My aunt Brigid')->assertDontSee($this->students[0]->name);
         $this->get(route('writing.index', $assignment))->assertForbidden();
         $this->get(route('baselines.show', $this->baseline))->assertForbidden();
-        $assignment->update(['overlap_seen' => 'after']);
+        $this->screenOtherwise($assignment, ['seen' => 'after']);
         $this->get(route('writing.show', $script))->assertForbidden();
         $this->actingAs($this->students[0])->get(route('writing.show', $script))->assertForbidden();
     }
@@ -133,7 +134,7 @@ final class WritingTest extends TestCase
 
     public function test_what_is_being_marked_never_joins_its_own_baseline(): void
     {
-        $assignment = $this->measured(['joins_archive' => true]);
+        $assignment = $this->measured(['screening' => Screening::fromArray(['joins_archive' => true])]);
         $this->actingAs($this->coordinator)->get(route('baselines.show', $this->baseline))->assertDontSee('From the archive');
         $this->post(route('baselines.add', $this->baseline), ['archive' => "{$assignment->title}\n{$this->module->code}, ".now()->year])->assertSessionHas('said', '0 added.');
         $this->post(route('baselines.add', $this->baseline), ['title' => 'By mistake', 'texts' => [UploadedFile::fake()->createWithContent('a.md', $this->essay('lifeboat'))]]);
@@ -149,7 +150,7 @@ final class WritingTest extends TestCase
             $this->actingAs($this->coordinator)->put(route('plan.update', $assignment), $form($bad))->assertSessionHasErrors(array_key_first($bad));
         }
         $this->put(route('plan.update', $assignment), $form(['writing_least_words' => '600']))->assertSessionHasNoErrors();
-        self::assertSame(['0.100', WritingState::Nothing], [$assignment->refresh()->writing_alarm, $this->report($this->script($assignment))->state]);
+        self::assertSame(['0.1', WritingState::Nothing], [(string) $assignment->refresh()->screening->alarm, $this->report($this->script($assignment))->state]);
         $this->put(route('plan.update', $assignment), $form(['writing_baseline' => $other->public_id]))->assertSessionHasNoErrors();
         $this->get(route('writing.index', $assignment))->assertSee('The baseline is too small for this alarm');
         $this->put(route('plan.update', $assignment), $form(['writing_baseline' => '']))->assertSessionHasNoErrors();
@@ -178,7 +179,7 @@ final class WritingTest extends TestCase
     {
         config(['harbor.detector.address' => 'http://127.0.0.1:9/judge']);
         Http::fake(['*' => Http::response(['detector' => 'Sim', 'simulated' => true, 'score' => 0.81, 'stated' => ['false_alarm_rate' => 0.08, 'miss_rate' => 0.31, 'measured_on' => 'nothing']])]);
-        $assignment = $this->measured(['writing_detector' => true]);
+        $assignment = $this->measured(['screening' => Screening::fromArray(['detector' => true])]);
         Http::assertSentCount(2);
         Http::assertSent(fn (Request $request) => array_keys($request->data()) === ['text', 'language'] && ! str_contains($request->body(), (string) $this->students[0]->name) && ! str_contains($request->body(), $this->script($assignment)->code));
         $this->actingAs($this->coordinator)->get(route('writing.show', $this->script($assignment)))->assertSee('An outside detector (simulated)')->assertSee('wrongly names 8 of 100 honest texts')->assertSee('misses 31 of 100')->assertSee('Of 2 honest scripts it would name fewer than 1');
@@ -195,7 +196,7 @@ final class WritingTest extends TestCase
         Http::fake(['*' => Http::response(['score' => 0.1, 'stated' => ['false_alarm_rate' => 0.1, 'miss_rate' => 0.1]])]);
         $assignment = $this->measured();
         $this->travel(1)->hours();
-        app(SaveAssignment::class)($this->module, $assignment, ['writing_detector' => true], $assignment->refresh()->lock_version);
+        app(SaveAssignment::class)($this->module, $assignment, ['screening' => $assignment->refresh()->screening->with(['detector' => true])], $assignment->lock_version);
         Http::assertNothingSent();
         app(TakeHandIn::class)($assignment->refresh(), $this->students[2], $this->essay('kelp'));
         Http::assertSentCount(1);
@@ -232,7 +233,7 @@ final class WritingTest extends TestCase
             'down' => Http::response('Down', 503), 'slow' => fn () => throw new ConnectionException('timed out'), 'page' => Http::response('<html>Cookies</html>', 200, ['Content-Type' => 'text/html']),
             'nonsense' => Http::response(['score' => 'very']), 'rates' => Http::response(['score' => 0.9]), default => Http::response(['score' => 0.9, 'why' => str_repeat('x', 70_000)]),
         }]);
-        $assignment = $this->measured(['writing_detector' => true]);
+        $assignment = $this->measured(['screening' => Screening::fromArray(['detector' => true])]);
         self::assertSame([WritingState::Ready, WebState::Failed], [$this->report($this->script($assignment))->state, $this->report($this->script($assignment))->detector_state]);
         $this->actingAs($this->coordinator)->get(route('writing.show', $this->script($assignment)))->assertSee('It gave no answer')->assertSee($why)->assertSee('it is the most unusual');
     }

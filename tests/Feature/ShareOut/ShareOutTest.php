@@ -6,7 +6,6 @@ namespace Tests\Feature\ShareOut;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Mark\SaveChoice;
-use App\Enums\Part;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\Conflict;
@@ -15,6 +14,7 @@ use App\Models\Mark;
 use App\Models\Membership;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 
 final class ShareOutTest extends TestCase
 {
@@ -56,7 +56,7 @@ final class ShareOutTest extends TestCase
         $plan = $this->draft();
         $this->post(route('share-out.apply', $plan), ['seen' => 1])->assertSessionHas('said', '10 marks are given out.');
         foreach ($plan->entries as $entry) {
-            self::assertSame($entry['marker'], Mark::query()->where('part', $entry['part'])->whereHas('script', fn ($query) => $query->where('code', $entry['script']))->sole()->marker->public_id);
+            self::assertSame($entry['marker'], Mark::query()->where('seat', $entry['part'])->whereHas('script', fn ($query) => $query->where('code', $entry['script']))->sole()->marker->public_id);
         }
         $this->post(route('share-out.apply', $plan), ['seen' => 1])->assertSessionHasErrors('refused');
         $line = LogbookLine::query()->where('action', 'shared out scripts')->sole();
@@ -67,7 +67,7 @@ final class ShareOutTest extends TestCase
 
     public function test_agreed_shares_and_sections_are_kept_and_remembered(): void
     {
-        $assignment = $this->handedIn(3, 6, ['second_marking' => false]);
+        $assignment = $this->handedIn(3, 6, ['scheme' => $this->oneMark()]);
         foreach ($this->students as $n => $student) {
             Membership::query()->where('user_id', $student->id)->update(['section' => $n < 3 ? 'A' : 'B']);
         }
@@ -83,7 +83,7 @@ final class ShareOutTest extends TestCase
 
     public function test_a_conflict_is_never_matched_and_a_move_by_hand_does_not_say_why_not(): void
     {
-        $assignment = $this->handedIn(3, 6, ['second_marking' => false]);
+        $assignment = $this->handedIn(3, 6, ['scheme' => $this->oneMark()]);
         $own = $this->script($assignment, 4);
         $this->actingAs($this->coordinator)->post(route('conflicts.store', $this->module), ['marker' => $this->membership($this->tutors[0])->public_id, 'student' => $this->membership($this->students[4])->public_id, 'reason' => 'Cousins.'])->assertSessionHasNoErrors();
         for ($seed = 1; $seed < 12; $seed++) {
@@ -115,7 +115,7 @@ final class ShareOutTest extends TestCase
             ->assertOk()->assertSee('1 move by hand')->assertSee($third->name);
         $this->post(route('share-out.apply', $plan), ['seen' => 1])->assertSessionHasErrors(['refused' => 'Someone moved a script in this plan after you had looked at it. Look at it once more, then give it out.']);
         $this->post(route('share-out.apply', $plan), ['seen' => 2])->assertSessionHasNoErrors();
-        self::assertSame($third->id, $this->markOf($assignment->scripts()->where('code', $entry['script'])->sole(), Part::from($entry['part']))->marker_id);
+        self::assertSame($third->id, $this->markOf($assignment->scripts()->where('code', $entry['script'])->sole(), Seat::from($entry['part']))->marker_id);
         $this->post(route('share-out.move', $plan), ['script' => $entry['script'], 'part' => 'first', 'to' => $third->public_id])->assertSessionHasErrors('refused');
     }
 
@@ -135,7 +135,7 @@ final class ShareOutTest extends TestCase
     public function test_when_someone_falls_ill_only_what_they_have_not_begun_moves(): void
     {
         $this->module(3, 9);
-        $assignment = $this->sharedOut($this->assignment(['second_marking' => false]));
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark()]));
         [$ill, $second, $third] = $this->tutors;
         $theirs = Mark::query()->where('marker_id', $ill->id)->get();
         app(SaveChoice::class)($theirs[0], 'c1', ['level' => 'l2']);
@@ -155,7 +155,7 @@ final class ShareOutTest extends TestCase
     public function test_a_conflict_recorded_later_moves_what_is_not_begun(): void
     {
         $this->module(3, 6);
-        $assignment = $this->sharedOut($this->assignment(['second_marking' => false]));
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark()]));
         [$mark, $other] = [Mark::query()->where('marker_id', $this->tutors[0]->id)->orderBy('id')->firstOrFail(), Mark::query()->where('marker_id', $this->tutors[0]->id)->orderByDesc('id')->firstOrFail()];
         app(SaveChoice::class)($other, 'c1', ['level' => 'l2']);
         foreach ([$mark, $other] as $each) {
@@ -172,9 +172,9 @@ final class ShareOutTest extends TestCase
     {
         $this->module(3, 4);
         $assignment = $this->sharedOut($this->assignment());
-        $mark = Mark::query()->where('part', 'first')->orderBy('id')->firstOrFail();
+        $mark = Mark::query()->where('seat', 'first')->orderBy('id')->firstOrFail();
         $code = $mark->script->code;
-        $second = $this->markOf($mark->script, Part::Second);
+        $second = $this->markOf($mark->script, Seat::Second);
         $third = collect($this->tutors)->first(fn ($tutor) => ! in_array($tutor->id, [$mark->marker_id, $second->marker_id], true));
         $ask = fn (array $change = []) => $this->post(route('share-out.hand-over', $assignment), ['script' => $code, 'part' => 'first', 'to' => $third->public_id, 'reason' => 'On sick leave until January.', ...$change]);
         $this->actingAs($this->coordinator);
@@ -186,9 +186,9 @@ final class ShareOutTest extends TestCase
         $ask()->assertSessionHas('said');
         $this->get(route('share-out.index', $assignment))->assertSee($code); // the page that says so
 
-        $new = $this->markOf($mark->script, Part::First);
-        self::assertSame([$third->id, [], null], [$new->marker_id, $new->choices, $new->begun_at]);
-        self::assertSame(['handed over', 'Half-way through.'], [$mark->refresh()->part->value, $mark->choices['c1']['comment']]);
+        $new = $this->markOf($mark->script, Seat::First);
+        self::assertSame([$third->id, [], null], [$new->marker_id, $new->choices->toArray(), $new->begun_at]);
+        self::assertSame(['handed over', 'Half-way through.'], [$mark->refresh()->isHandedOver() ? 'handed over' : '', $mark->choices->on('c1')->comment]);
         self::assertSame(2, $mark->script->marks()->count());
         $line = LogbookLine::query()->where('action', 'handed a begun first mark over')->sole();
         self::assertSame([$code, 'On sick leave until January.'], [$line->subject, $line->details['reason']]);
@@ -198,7 +198,7 @@ final class ShareOutTest extends TestCase
         $this->actingAs($third)->get(route('mark.desk', $new))->assertOk()->assertDontSee('Half-way through.');
         $this->finish($new, 'l3', 'l3');
         $this->finish($second, 'l3', 'l3');
-        self::assertSame('100.0000', $mark->script->settlement()->sole()->mark, 'what was begun counts for nothing');
+        self::assertSame('100', $mark->script->settlement()->sole()->mark, 'what was begun counts for nothing');
         $this->actingAs($this->coordinator)->get(route('moderate.show', $mark->script))->assertOk()->assertSee('Handed a begun first mark over')->assertDontSee('Half-way through.');
         $ask()->assertSessionHasErrors('refused');
     }
@@ -206,7 +206,7 @@ final class ShareOutTest extends TestCase
     public function test_evening_out_moves_what_is_not_begun_between_those_who_go_on(): void
     {
         $this->module(2, 6);
-        $assignment = $this->sharedOut($this->assignment(['second_marking' => false]));
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark()]));
         $new = $this->member(\App\Enums\Role::Tutor);
         $this->actingAs($this->coordinator)->post(route('share-out.plan', $assignment), $this->asked([...$this->tutors, $new]));
         self::assertNotContains($new->public_id, array_column($this->draft()->entries, 'marker'));

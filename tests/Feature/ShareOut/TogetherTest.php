@@ -6,7 +6,6 @@ namespace Tests\Feature\ShareOut;
 
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
-use App\Enums\Part;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
 use App\Models\LevelNote;
@@ -20,6 +19,7 @@ use App\Support\DeskQueue;
 use App\Support\Progress;
 use App\Support\ScriptText;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Text\TextAnchor;
 
 final class TogetherTest extends TestCase
@@ -39,7 +39,7 @@ final class TogetherTest extends TestCase
 
     private function together(User $marker): Mark
     {
-        return Mark::query()->where('part', Part::Together)->where('marker_id', $marker->id)->sole();
+        return Mark::query()->where('seat', Seat::Together)->where('marker_id', $marker->id)->sole();
     }
 
     private function done(User $marker, string $level): void
@@ -64,7 +64,7 @@ final class TogetherTest extends TestCase
         $this->done($this->tutors[1], 'l1');
         self::assertSame(0, Settlement::query()->count());
         $this->finishBoth($this->script);
-        self::assertSame('50.0000', Settlement::query()->sole()->mark);
+        self::assertSame('50', Settlement::query()->sole()->mark);
         self::assertCount(2, $this->script->refresh()->marks);
         $this->actingAs($this->tutors[0])->post(route('mark.reopen', $this->together($this->tutors[0])))->assertSessionHasNoErrors();
         self::assertSame(1, Settlement::query()->count(), 'opening it again undoes no settlement');
@@ -89,9 +89,9 @@ final class TogetherTest extends TestCase
         $this->post(route('together.store', $this->work), ['scripts' => ['GULL-001', 'b', 'c', 'd', 'e', 'f', 'g']])->assertSessionHasErrors('refused');
         $other = $this->script($this->work, 1)->code;
         $this->post(route('together.store', $this->work), ['scripts' => [$this->script->code, $other]])->assertSessionHasNoErrors();
-        self::assertSame(4, Mark::query()->where('part', Part::Together)->count());
+        self::assertSame(4, Mark::query()->where('seat', Seat::Together)->count());
         $this->post(route('together.store', $this->work), ['scripts' => [$this->script->code]]);
-        self::assertSame(2, Mark::query()->where('part', Part::Together)->count());
+        self::assertSame(2, Mark::query()->where('seat', Seat::Together)->count());
     }
 
     public function test_what_the_levels_mean_is_kept_for_all_and_two_writers_lose_nothing(): void
@@ -105,7 +105,7 @@ final class TogetherTest extends TestCase
 
     public function test_a_marker_begins_from_the_mark_they_made_together_and_types_nothing_twice(): void
     {
-        $own = $this->markOf($this->script, Part::First);
+        $own = $this->markOf($this->script, Seat::First);
         $marker = $own->marker;
         $this->done($marker, 'l3');
         $together = $this->together($marker);
@@ -113,14 +113,14 @@ final class TogetherTest extends TestCase
         $this->actingAs($marker)->get(route('mark.desk', $own))->assertOk()->assertSee('Begin from that mark');
         $this->post(route('mark.together', $own))->assertSessionHas('said');
         $own->refresh();
-        self::assertSame($together->refresh()->choices, $own->choices);
+        self::assertEquals($together->refresh()->choices, $own->choices);
         self::assertNull($own->done_at, 'it is begun, not done');
         self::assertSame(['Here it turns.'], $own->comments()->pluck('body')->all());
         self::assertSame(1, $together->comments()->count());
         // Begun once, it is not written over.
         $this->post(route('mark.together', $own))->assertSessionHasErrors('refused');
         $this->get(route('mark.desk', $own))->assertDontSee('Begin from that mark');
-        $second = $this->markOf($this->script, Part::Second);
+        $second = $this->markOf($this->script, Seat::Second);
         $this->actingAs($second->marker)->post(route('mark.together', $second))->assertSessionHasErrors('refused');
     }
 
@@ -139,7 +139,7 @@ final class TogetherTest extends TestCase
         $marker = $this->tutors[0];
         $left = $this->together($marker);
         self::assertSame($left->id, app(DeskQueue::class)->resume($this->work, $marker)?->id);
-        $own = $this->markOf($this->script, Part::First);
+        $own = $this->markOf($this->script, Seat::First);
         Mark::counting()->where('marker_id', $marker->id)->update(['done_at' => now(), 'total' => '50']);
         self::assertStringContainsString('1 script to mark', (string) $this->actingAs($marker)->get(route('today'))->getContent());
         Result::query()->create(['script_id' => $this->script->id, 'document' => [], 'mark' => '50', 'band' => 'Third', 'released_by' => $this->coordinator->id, 'released_at' => now()]);

@@ -12,7 +12,6 @@ use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SetAside;
 use App\Actions\Mark\SyncDesk;
 use App\Actions\Mark\TakeUpTogether;
-use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\BankComment;
@@ -63,7 +62,7 @@ final class DeskController extends Controller
             'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
             'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
-            'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->handin_id ? $files : [], $attempt->id !== $mark->handin_id),
+            'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [], $attempt->id !== $mark->work_id),
         ]);
     }
 
@@ -73,7 +72,7 @@ final class DeskController extends Controller
         $request->validate(['stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'], 'own_points' => ['nullable', 'string', 'max:20'], 'own_reason' => ['nullable', 'string', 'max:500'], 'comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'done' => ['nullable', 'array'], 'partly' => ['nullable', 'array']]);
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
         try {
-            $saved = $save($mark, $criterion, MarkForm::choice($found, $request->only(['stop', 'points', 'own_points', 'own_reason', 'comment', 'done', 'partly', 'none', 'na'])));
+            $saved = $save($mark, $criterion, MarkForm::mark($found, $request->only(['stop', 'points', 'own_points', 'own_reason', 'comment', 'done', 'partly', 'none', 'na'])));
         } catch (InvalidInput $e) {
             throw new Refused(implode('; ', array_map(fn (Fault $fault) => (string) $fault, $e->faults)).'. Nothing was changed.');
         }
@@ -147,12 +146,12 @@ final class DeskController extends Controller
     {
         $this->authorize('open', $mark);
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
-        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)->where('part', '!=', Part::HandedOver)->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
+        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)->whereNull('handed_over_at')->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
             ->whereRaw('JSON_CONTAINS_PATH(choices, "one", ?)', ['$."'.addcslashes($criterion, '"\\').'"'])->with('script:id,code')->orderByRaw('COALESCE(touched_at, updated_at) DESC')->limit(self::LATELY)->get();
 
         return view('mark.lately', ['criterion' => $found, 'lines' => $marks->map(fn (Mark $one) => [
             'mark' => $one, 'points' => ($points = $one->score()->line($criterion)?->points) === null ? '' : Figure::plain($points),
-            'words' => MarkForm::inWords($found, $one->choices[$criterion] ?? []), 'comment' => $one->choices[$criterion]['comment'] ?? '',
+            'words' => MarkForm::inWords($found, $one->choices->on($criterion)), 'comment' => $one->choices->on($criterion)->comment,
         ])]);
     }
 

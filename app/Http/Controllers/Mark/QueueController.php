@@ -13,6 +13,7 @@ use App\Support\Progress;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * A marker's own scripts in an assignment; for the coordinator also how far every marker is.
@@ -36,7 +37,7 @@ final class QueueController extends Controller
             'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter, 'sections' => array_keys($queue->sections($assignment->id, $person->id)), 'coordinates' => $coordinates,
             'flagged' => $queue->queue($assignment->id, $person->id, ['show' => 'flagged'])->count(), 'next' => $queue->resume($assignment, $person),
             'progress' => $coordinates ? $progress->of($assignment) : collect(),
-            'together' => Mark::query()->where('assignment_id', $assignment->id)->where('part', 'together')->exists(),
+            'together' => Mark::query()->where('assignment_id', $assignment->id)->where('seat', Seat::Together)->exists(),
         ]);
     }
 

@@ -6,17 +6,19 @@ namespace App\Http\Controllers\Moderate;
 
 use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\ProposeMark;
-use App\Enums\Part;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Policies\AssignmentPolicy;
+use App\Wording\Settling;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use YoungHarbor\Core\Standing;
+use YoungHarbor\Core\Marking\OpenMark;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Standing;
 
 /**
  * Two marks a script: which settled by the rule, which the markers have to settle, and where they do.
@@ -32,17 +34,25 @@ final class ModerateController extends Controller
             ->with(['marks.rubricVersion', 'marks.marker:id,name', 'settlement', 'result'])->get()
             // A marker never learns anything of the other mark before both are in.
             ->filter(fn (Script $script) => $all || $script->marks->every(fn (Mark $mark) => $mark->isDone()))
-            ->sortBy(fn (Script $script) => [$script->standing() === Standing::ToSettle ? 0 : 1, $script->code])->values();
+            ->sortBy(fn (Script $script) => [$script->standing === Standing::ToSettle ? 0 : 1, $script->code])->values();
 
-        return view('moderate.index', ['assignment' => $assignment, 'scripts' => $scripts, 'all' => $all, 'toSettle' => $scripts->filter(fn (Script $script) => $script->standing() === Standing::ToSettle)]);
+        return view('moderate.index', ['assignment' => $assignment, 'scripts' => $scripts, 'all' => $all, 'toSettle' => $scripts->filter(fn (Script $script) => $script->standing === Standing::ToSettle)]);
+    }
+
+    /** Why the rule leaves a script to its markers; null when it does not. */
+    private function whyOpen(Script $script): ?string
+    {
+        $outcome = $script->panel()->settle($script->assignment->scheme);
+
+        return $outcome instanceof OpenMark ? Settling::why($outcome) : null;
     }
 
     public function show(Request $request, Script $script): View
     {
         $this->authorize('viewModeration', $script);
         $script->load(['marks.marker:id,name', 'marks.rubricVersion', 'marks.comments' => fn ($query) => $query->whereNull('gone_at')->orderBy('id'), 'settlement', 'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id')]);
-        $first = $script->mark(Part::First);
-        $second = $script->mark(Part::Second);
+        $first = $script->mark(Seat::First);
+        $second = $script->mark(Seat::Second);
         $both = $first?->isDone() && $second?->isDone();
 
         return view('moderate.show', [
@@ -50,7 +60,7 @@ final class ModerateController extends Controller
             // What was marked, which a later attempt does not replace.
             'read' => ($first ?? $second)?->handin()->with('files')->first() ?? $script->currentHandin ?? abort(404),
             'rubric' => $first?->rubricVersion->toCore(),
-            'why' => $both ? $script->assignment->settlement()->obstacle($first->exactTotal(), $second->exactTotal()) : null,
+            'why' => $both ? $this->whyOpen($script) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
             'open' => $script->proposals->firstWhere('state', 'open'),
             'handed' => LogbookLine::query()->where('assignment_id', $script->assignment_id)->where('action', 'like', 'handed a begun % mark over')->where('subject', $script->code)->orderBy('number')->get(),

@@ -13,6 +13,7 @@ use YoungHarbor\Core\Formats\CaseRubric;
 use YoungHarbor\Core\Formats\RubricCsv;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\DraftChanges;
 use YoungHarbor\Core\Rubric\MarkForm;
@@ -34,25 +35,25 @@ final class RubricPagesController extends Controller
             return view('plan.rubric-try', ['rubric' => $rubric, 'faults' => $core]);
         }
         $form = $request->input('marks');
-        $choices = [];
+        $marks = CriterionMarks::usual();
         $refused = [];
         foreach ($core->criteria as $criterion) {
             $part = is_array($form) && is_array($form[$criterion->id()] ?? null) ? $form[$criterion->id()] : [];
             try {
-                $choice = MarkForm::choice($criterion, $part);
-                Scorer::score($core, [$criterion->id() => array_diff_key($choice, ['not_applicable' => true])]);
-                $choices[$criterion->id()] = $choice;
+                $mark = MarkForm::mark($criterion, $part);
+                $criterion->points($mark);
+                $marks = $marks->with($criterion->id(), $mark);
             } catch (InvalidInput $e) {
                 $refused[] = $criterion->title().': '.$e->faults[0]->what;
             }
         }
         try {
-            $score = Scorer::score($core, $choices);
+            $score = Scorer::score($core, $marks);
         } catch (InvalidInput $e) {
             $refused[] = ucfirst($e->faults[0]->what);
             $score = Scorer::score($core, []);
         }
-        $data = ['rubric' => $rubric, 'core' => $core, 'choices' => $choices, 'score' => $score, 'working' => ScoreWorking::of($score, $core->weighting, $core->decimals), 'refused' => $refused];
+        $data = ['rubric' => $rubric, 'core' => $core, 'marks' => $marks, 'score' => $score, 'working' => ScoreWorking::of($score, $core->weighting, $core->decimals), 'refused' => $refused];
 
         return view($request->header('HX-Request') === null ? 'plan.rubric-try' : 'plan.rubric-tried', $data);
     }

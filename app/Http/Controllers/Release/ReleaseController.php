@@ -13,9 +13,10 @@ use App\Models\Script;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Release\ReadyCheck;
-use YoungHarbor\Core\Standing;
 
 /**
  * The ready check, releasing results, holding one back, and revealing names.
@@ -26,15 +27,15 @@ final class ReleaseController extends Controller
     {
         $this->authorize('coordinate', $assignment);
         $scripts = $assignment->scripts()->with(['marks', 'settlement', 'result', 'currentHandin:id,script_id,words,hidden_words,quoted_words,bibliography_words,due_at,received_at', 'lead.marks', 'lead.settlement'])->orderBy('code')->get();
-        $standings = $scripts->mapWithKeys(fn (Script $script) => [$script->code => $script->standing()])->all();
+        $standings = $scripts->mapWithKeys(fn (Script $script) => [$script->code => $script->standing])->all();
         $decimals = $assignment->rubricVersion?->toCore()->decimals ?? 1;
-        $finals = $scripts->filter(fn (Script $script) => $script->marked()->settlement !== null)
+        $finals = $scripts->filter(fn (Script $script) => $script->leadScript()->settlement !== null)
             ->mapWithKeys(fn (Script $script) => [$script->code => $script->setRelation('assignment', $assignment)->finalMark($decimals)]);
 
         return view('release.index', [
-            'assignment' => $assignment, 'check' => ReadyCheck::of($standings, $assignment->second_marking), 'scripts' => $scripts,
+            'assignment' => $assignment, 'check' => ReadyCheck::of($standings, $assignment->scheme->wants(Seat::Second)), 'scripts' => $scripts,
             'standings' => $standings, 'finals' => $finals,
-            'below' => $assignment->formative ? [] : $finals->filter(fn (FinalMark $final, string $code) => $assignment->settlement()->losesThePass($scripts->firstWhere('code', $code)?->marked()->settlement?->toCore()->mark ?? $final->mark, $final->mark))->keys()->all(),
+            'below' => $assignment->release->feedbackOnly ? [] : $finals->filter(fn (FinalMark $final, string $code) => $assignment->scheme->losesThePass($scripts->firstWhere('code', $code)?->leadScript()->settlement?->toCore()->mark ?? $final->mark, $final->mark))->keys()->all(),
             'ready' => $scripts->filter(fn (Script $script) => $standings[$script->code] === Standing::Agreed),
             'unopened' => $scripts->filter(fn (Script $script) => $script->result !== null && $script->result->first_opened_at === null)->count(),
         ]);

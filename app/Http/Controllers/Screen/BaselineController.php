@@ -35,7 +35,7 @@ final class BaselineController extends Controller
     {
         $this->authorize('coordinate', $module);
 
-        return view('screen.detector', ['module' => $module, 'assignments' => Assignment::query()->where('module_id', $module->id)->where('writing_detector', true)->whereNotNull('writing_baseline_id')->orderBy('due_at')->get()]);
+        return view('screen.detector', ['module' => $module, 'assignments' => Assignment::query()->where('module_id', $module->id)->whereNotNull('writing_detector_since')->whereNotNull('writing_baseline_id')->orderBy('due_at')->get()]);
     }
 
     public function store(Request $request, Module $module, ChangeBaseline $change): RedirectResponse

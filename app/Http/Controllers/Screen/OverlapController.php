@@ -49,7 +49,7 @@ final class OverlapController extends Controller
     public function own(Request $request, Script $script, OverlapReading $reading): View
     {
         $this->authorize('viewOwnOverlap', $script);
-        $report = $script->marked()->currentHandin?->report;
+        $report = $script->leadScript()->currentHandin?->report;
 
         return view('screen.own', [
             'assignment' => $script->assignment, 'script' => $script, 'asked' => $this->asked($request),

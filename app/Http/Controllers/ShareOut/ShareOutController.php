@@ -9,7 +9,6 @@ use App\Actions\ShareOut\HandOver;
 use App\Actions\ShareOut\LookAtName;
 use App\Actions\ShareOut\MoveInPlan;
 use App\Actions\ShareOut\WorkOutPlan;
-use App\Enums\Part;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\AllocationPlan;
@@ -29,6 +28,7 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Sharing scripts out: agree who marks how much, look at a plan, move scripts about in it, give them out.
@@ -52,7 +52,7 @@ final class ShareOutController extends Controller
             'sections' => Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')->distinct()->orderBy('section')->pluck('section')->all(),
             'seed' => $draft->seed ?? random_int(1, 9999),
             'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')
-                ->where(fn ($query) => $query->whereDoesntHave('marks', fn ($marks) => $marks->where('part', Part::First))->when($assignment->second_marking, fn ($query) => $query->orWhereDoesntHave('marks', fn ($marks) => $marks->where('part', Part::Second))))->count(),
+                ->where(fn ($query) => $query->whereDoesntHave('marks', fn ($marks) => $marks->where('seat', Seat::First))->when($assignment->scheme->wants(Seat::Second), fn ($query) => $query->orWhereDoesntHave('marks', fn ($marks) => $marks->where('seat', Seat::Second))))->count(),
             'conflicts' => Conflict::query()->where('module_id', $assignment->module_id)->count(),
             'unknown' => $draft === null ? 0 : $this->planning->scripts($assignment)->pluck('code')->diff(array_column($draft->entries, 'script'))->count(),
             'toCheck' => NamesToCheck::of($assignment), ...$this->standing($request, $assignment, $draft),
@@ -85,7 +85,7 @@ final class ShareOutController extends Controller
     public function move(Request $request, AllocationPlan $plan, MoveInPlan $move): View|RedirectResponse
     {
         $this->authorize('coordinate', $plan->assignment);
-        $fields = $request->validate(['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in([Part::First->value, Part::Second->value])], 'to' => ['required', 'string']], ['script.required' => 'Write the code of the script that moves.', 'to.required' => 'Choose who gets it.']);
+        $fields = $request->validate(['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in([Seat::First->value, Seat::Second->value])], 'to' => ['required', 'string']], ['script.required' => 'Write the code of the script that moves.', 'to.required' => 'Choose who gets it.']);
         $moved = $move($plan, mb_strtoupper(trim($fields['script'])), $fields['part'], $fields['to']);
         if ($request->header('HX-Request') === null) {
             return redirect()->route('share-out.index', [$plan->assignment, ...$request->only(['with', 'page'])]);
@@ -123,11 +123,11 @@ final class ShareOutController extends Controller
         $this->authorize('coordinate', $assignment);
         $people = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->keyBy('public_id');
         $fields = $request->validate(
-            ['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Part::COUNTING)], 'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300']],
+            ['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Seat::countingKeys())], 'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300']],
             ['to.*' => 'Choose who takes it over.', 'reason.*' => 'Say in a few words why; it is written in the logbook.'],
         );
         $to = $people->get($fields['to']) ?? abort(404);
-        $handOver($assignment, $fields['script'], Part::from($fields['part']), $to, trim($fields['reason']), $this->person($request));
+        $handOver($assignment, $fields['script'], Seat::from($fields['part']), $to, trim($fields['reason']), $this->person($request));
 
         return redirect()->route('share-out.index', $assignment)->with('said', "{$fields['script']} is with {$to->name} now. What was begun is kept, and counts for nothing.");
     }

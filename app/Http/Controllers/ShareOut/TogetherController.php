@@ -6,7 +6,6 @@ namespace App\Http\Controllers\ShareOut;
 
 use App\Actions\ShareOut\PickTogether;
 use App\Actions\ShareOut\SaveLevelNotes;
-use App\Enums\Part;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\LevelNote;
@@ -19,6 +18,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Rubric\Criterion;
 
 /**
@@ -35,7 +35,7 @@ final class TogetherController extends Controller
     {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
-        $marks = Mark::query()->where('part', Part::Together)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
+        $marks = Mark::query()->where('seat', Seat::Together)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
             ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()->sortBy(fn (Mark $mark) => [$mark->script->code, InOrder::key($mark->marker->name)])->values();
         $own = $marks->where('marker_id', $person->id);
         $coordinates = $person->coordinates($assignment->module_id);

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Marking;
+
+/**
+ * Why a panel does not settle by the rule.
+ */
+enum WhyOpen: string
+{
+    /** Wanted marks are not done yet. */
+    case MarksMissing = 'marks-missing';
+
+    case BeyondTolerance = 'beyond-tolerance';
+
+    /** Of the marks the rule uses some pass and some fail. */
+    case AcrossPassLine = 'across-pass-line';
+
+    /** The rule needs marks in seats that this script does not have. */
+    case RuleNeedsMore = 'rule-needs-more';
+
+    /** Whoever decides has to say why the mark crosses the pass line. */
+    case ReasonMissing = 'reason-missing';
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // Where one script is.
+    'standing' => [
+        'expected' => 'not handed in',
+        'handed-in' => 'handed in',
+        'with-marker' => 'with marker',
+        'marked-once' => 'marked once',
+        'with-second-marker' => 'with second marker',
+        'to-settle' => 'to settle',
+        'agreed' => 'agreed',
+        'released' => 'released',
+        'held' => 'held',
+    ],
+    // What a mark is on a script, as its desk names it.
+    'seat' => [
+        'first' => 'first mark',
+        'second' => 'second mark',
+        'third' => 'third mark',
+        'moderator' => 'moderator\'s mark',
+        'peer' => 'a peer\'s mark',
+        'own-rating' => 'own rating',
+        'trial' => 'trial script',
+        'together' => 'together, counts for nothing',
+    ],
+];
