@@ -5,44 +5,38 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Exceptions\LogbookBroken;
-use App\Models\Assignment;
 use App\Models\LogbookLine;
-use App\Models\Module;
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use LogicException;
 use YoungHarbor\Core\Logbook\Chain;
 use YoungHarbor\Core\Logbook\Head;
+use YoungHarbor\Core\Logbook\HeadKey;
 
 /**
  * The chained audit log: who did what to which mark when.
  *
  * Lines carry script codes or people, never both, since reading the logbook must not reveal whose script is whose.
- * The head (how many lines, the last hash, sealed with the key) is also kept in a file outside the database, so that
- * lines cut off the end show too.
+ * The head (how many lines, the last hash, signed) is also kept outside the database, so that lines cut off the end
+ * show too.
  */
 final class Logbook
 {
     private bool $isSealing = false;
 
-    /** @var list<int> numbers of lines written here that no head was sealed for yet */
+    /** @var list<int> numbers of lines written here that no head was signed for yet */
     private array $open = [];
 
     public function __construct(
-        private readonly Chain $chain,
-        private readonly string $headFile,
+        private readonly HeadKey $key,
+        private readonly HeadStore $heads,
     ) {
     }
 
-    /**
-     * Writes a line inside the transaction that makes the change, so that both stand or neither does.
-     *
-     * @param  string  $action  what was done, as a verb phrase in the past tense
-     * @param  string  $subject  to what, without names while they are hidden
-     * @param  array<string, scalar|null|array<array-key, scalar|null>>  $details
-     */
-    public function write(string $action, string $subject, array $details = [], ?Module $module = null, ?Assignment $assignment = null, ?User $actor = null): void
+    /** Writes a line inside the transaction that makes the change, so that both stand or neither does. */
+    public function write(Entry $entry): void
     {
         if (DB::transactionLevel() === 0) {
             throw new LogicException('The logbook is written in the transaction of the change it records.');
@@ -54,41 +48,57 @@ final class Logbook
         }
         $this->refuseBroken((int) $last->count);
         $number = (int) $last->count + 1;
-        $line = [
-            'at' => now('UTC')->format('Y-m-d H:i:s.u'),
-            'actor_id' => $actor->id ?? Auth::id(),
-            'module_id' => $module->id ?? $assignment?->module_id,
-            'assignment_id' => $assignment?->id,
-            'action' => $action,
-            'subject' => mb_substr($subject, 0, 255),
-            'details' => $details,
+        $actor = $entry->by ?? Auth::user();
+        $texts = array_map(fn (string $text) => ['salt' => Str::random(32), 'text' => $text], $entry->texts);
+        $content = [
+            'at' => now('UTC')->format('Y-m-d H:i:s.u'), 'actor' => $actor instanceof User ? $actor->public_id : null,
+            'module' => $entry->module?->public_id, 'assignment' => $entry->assignment?->public_id, 'event' => $entry->event->value,
+            'subject_kind' => $entry->subject?->kind, 'subject' => $entry->subject?->key, 'details' => $entry->details,
+            'texts' => array_map(fn (array $text) => Chain::commitment($text['salt'], $text['text']), $texts),
         ];
-        $hash = $this->chain->hash($last->hash, $number, $line);
-        LogbookLine::query()->create(['number' => $number, 'hash' => $hash, ...$line]);
+        $hash = Chain::link($last->hash, $number, Chain::contentHash($content));
+        LogbookLine::query()->create(['number' => $number, 'hash' => $hash, ...$content]);
+        foreach ($texts as $field => $text) {
+            DB::table('logbook_texts')->insert(['number' => $number, 'field' => $field, ...$text]);
+        }
         DB::table('logbook_head')->where('id', 1)->update(['count' => $number, 'hash' => $hash]);
         $this->open[] = $number;
-        DB::afterCommit(fn () => $this->keepHead($number, $hash));
+        DB::afterCommit(function () use ($number, $hash): void {
+            $this->open = [];
+            $this->heads->advance($this->key->sign($number, $hash));
+        });
     }
 
-    /** Takes the sealed head away, to where it can be looked at, so that the next line seals the logbook anew. */
+    public function head(): ?Head
+    {
+        return $this->heads->head();
+    }
+
+    /** With which anyone can check the head, in hexadecimal. */
+    public function publicKey(): string
+    {
+        return $this->key->publicKey();
+    }
+
+    /** Takes the signed head away, to where it can be looked at, so that the next line signs the logbook anew. */
     public function setAsideHead(): ?Head
     {
-        $head = $this->head();
-        is_file($this->headFile) && rename($this->headFile, $this->headFile.'.before-'.now('UTC')->format('Ymd-His'));
+        $head = $this->heads->head();
+        $this->heads->setAside();
         $this->isSealing = true;
 
         return $head;
     }
 
     /**
-     * The line that the head was sealed with must stand where it stood: the database may be ahead of the head, never
+     * The line that the head was signed with must stand where it stood: the database may be ahead of the head, never
      * behind it or beside it.
      *
      * @throws LogbookBroken
      */
     private function refuseBroken(int $count): void
     {
-        $head = $this->head();
+        $head = $this->heads->head();
         if ($count === 0) { // what was written here before was rolled back
             $this->open = [];
         }
@@ -97,43 +107,15 @@ final class Logbook
             return;
         }
         if ($head === null) {
-            throw new LogbookBroken("The head of the logbook is missing from {$this->headFile}, while the database has {$count} lines.");
+            throw new LogbookBroken("The head of the logbook is missing from {$this->heads->place()}, while the database has {$count} lines.");
         }
-        if (! hash_equals($this->chain->seal($head->count, $head->hash), $head->seal)) {
-            throw new LogbookBroken('The head of the logbook has been altered, or was sealed with another key.');
+        if (! $head->isSignedBy($this->key->publicKey())) {
+            throw new LogbookBroken('The head of the logbook has been altered, or was signed with another key.');
         }
         // A locking read, because it sees what others have committed since this transaction first looked.
         $there = $head->count === 0 ? Chain::BEGINNING : DB::table('logbook_lines')->where('number', $head->count)->sharedLock()->value('hash');
         if ($head->count > $count || $there !== $head->hash) {
-            throw new LogbookBroken("The logbook in the database stands at line {$count}, and line {$head->count} is not the one its head was sealed with.");
+            throw new LogbookBroken("The logbook in the database stands at line {$count}, and line {$head->count} is not the one its head was signed with.");
         }
-    }
-
-    public function head(): ?Head
-    {
-        $stored = is_file($this->headFile) ? json_decode((string) file_get_contents($this->headFile), true) : null;
-
-        return is_array($stored) && is_int($stored['count'] ?? null) && is_string($stored['hash'] ?? null) && is_string($stored['seal'] ?? null)
-            ? new Head($stored['count'], $stored['hash'], $stored['seal'])
-            : null;
-    }
-
-    /** Two commits may come here in either order: the head never goes back. */
-    private function keepHead(int $count, string $hash): void
-    {
-        if (! is_dir(dirname($this->headFile))) {
-            mkdir(dirname($this->headFile), 0700, true);
-        }
-        $this->open = [];
-        $lock = fopen($this->headFile.'.lock', 'c');
-        if ($lock === false || ! flock($lock, LOCK_EX)) {
-            throw new LogicException('The logbook head cannot be locked.');
-        }
-        if (($this->head()->count ?? 0) < $count) {
-            $new = $this->headFile.'.new';
-            file_put_contents($new, json_encode(['count' => $count, 'hash' => $hash, 'seal' => $this->chain->seal($count, $hash)], JSON_THROW_ON_ERROR));
-            rename($new, $this->headFile);
-        }
-        fclose($lock);
     }
 }

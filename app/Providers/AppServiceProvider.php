@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Logbook\FileHeadStore;
+use App\Logbook\HeadStore;
 use App\Logbook\Logbook;
 use App\Models\User;
 use App\Screening\DatabaseIndex;
@@ -13,27 +15,24 @@ use App\Screening\Web\HttpWebSearch;
 use App\Screening\Web\WebSearch;
 use App\Support\Receipts;
 use Illuminate\Cache\RateLimiting\Limit;
-use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use YoungHarbor\Core\Logbook\Chain;
+use YoungHarbor\Core\Logbook\HeadKey;
 use YoungHarbor\Core\Overlap\SourceIndex;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(Chain::class, fn () => new Chain(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')));
+        $this->app->singleton(HeadKey::class, fn () => new HeadKey(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')));
+        $this->app->singleton(HeadStore::class, fn () => new FileHeadStore(config('harbor.files').'/logbook/head.json'));
         $this->app->singleton(Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')));
         $this->app->bind(SourceIndex::class, DatabaseIndex::class);
         $this->app->bind(WebSearch::class, HttpWebSearch::class);
         $this->app->bind(Detector::class, HttpDetector::class);
-        $this->app->singleton(Logbook::class, fn (Application $app) => new Logbook(
-            $app->make(Chain::class),
-            config('harbor.files').'/logbook/head.json',
-        ));
+        $this->app->singleton(Logbook::class);
     }
 
     public function boot(): void

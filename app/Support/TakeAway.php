@@ -6,7 +6,9 @@ namespace App\Support;
 
 use App\Extraction\Child;
 use App\Extraction\CopyKind;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\HandinFile;
@@ -42,7 +44,7 @@ final class TakeAway
     {
         $name = Str::slug("{$assignment->module->code} {$assignment->title}").'-scripts.zip';
         $scripts->whereNull('lead_id')->whereNotNull('current_handin_id');
-        DB::transaction(fn () => $this->logbook->write('took scripts away', $assignment->title, ['scripts' => (clone $scripts)->count()], null, $assignment, $by));
+        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::ScriptsTaken)->on($assignment)->with(scripts: (clone $scripts)->count())->by($by)));
 
         return new StreamedResponse(function () use ($scripts): void {
             $folder = sys_get_temp_dir().'/'.Str::uuid()->toString();

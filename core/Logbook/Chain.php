@@ -5,78 +5,73 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Logbook;
 
 /**
- * Chains lines of the logbook: each carries a keyed hash over itself and the hash before it, so that a line altered,
- * removed, added or moved by someone without the key shows.
+ * Chains lines of the logbook: each carries the SHA-256 (FIPS 180-4) over the hash before it, its number and the hash of
+ * its content, so that a line altered, removed, added or moved changes every hash after it. Only the last hash has to be
+ * signed ({@see HeadKey}); and an excerpt can be verified anywhere, the lines that are not in it standing as the hashes
+ * of their content.
  *
- * HMAC-SHA-256 (RFC 2104) over the JSON of the line with its keys sorted.
+ * Free text is not part of a line's content, only a commitment to it: the text can be erased, and the line holds.
  */
-final readonly class Chain
+final class Chain
 {
     /** What stands before the first line. */
     public const BEGINNING = '0000000000000000000000000000000000000000000000000000000000000000';
 
-    public function __construct(#[\SensitiveParameter] private string $key)
-    {
-    }
-
     /**
-     * @param  array<string, mixed>  $line
+     * @param  array<string, mixed>  $content  as JSON with its keys sorted, so that their order does not matter
      */
-    public function hash(string $previous, int $number, array $line): string
+    public static function contentHash(array $content): string
     {
-        return hash_hmac('sha256', $previous."\n".$number."\n".self::canonical($line), $this->key);
+        return hash('sha256', json_encode(self::sorted($content), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
     }
 
-    /** Seals how many lines there are and the last hash, to be kept apart from the lines. */
-    public function seal(int $count, string $hash): string
+    /** The hash of a line, from the one before it. */
+    public static function link(string $previous, int $number, string $contentHash): string
     {
-        return hash_hmac('sha256', "head\n{$count}\n{$hash}", $this->key);
+        return hash('sha256', "{$previous}\n{$number}\n{$contentHash}");
+    }
+
+    /** What stands in a line for a free text; the salt keeps anyone from guessing a text that was erased. */
+    public static function commitment(string $salt, string $text): string
+    {
+        return hash('sha256', "{$salt}\n{$text}");
     }
 
     /**
      * Walks the lines in order.
      *
-     * @param  iterable<array{number: int, hash: string, line: array<string, mixed>}>  $lines
+     * @param  iterable<ChainedLine>  $lines
      * @param  Head|null  $head  as kept apart; null when it is missing
+     * @param  string  $publicKey  the published one, in hexadecimal
      */
-    public function verify(iterable $lines, ?Head $head): Verification
+    public static function verify(iterable $lines, ?Head $head, string $publicKey): Verification
     {
         $faults = [];
         $previous = self::BEGINNING;
         $count = 0;
         $atHead = $head !== null && $head->count === 0 ? self::BEGINNING : null;
-        foreach ($lines as ['number' => $number, 'hash' => $hash, 'line' => $line]) {
+        foreach ($lines as $line) {
             $count++;
-            if ($number !== $count) {
-                $faults[] = "line {$count} is missing (line {$number} stands in its place)";
-                $count = $number;
-            } elseif (! hash_equals($this->hash($previous, $number, $line), $hash)) {
-                $faults[] = "line {$number} is not as it was written, or not where it was written";
+            if ($line->number !== $count) {
+                $faults[] = new ChainFault(WhyBroken::LineMissing, $count, $line->number);
+                $count = $line->number;
+            } elseif ($line->contentHash() === null || ! hash_equals(self::link($previous, $line->number, $line->contentHash()), $line->hash)) {
+                $faults[] = new ChainFault(WhyBroken::NotAsWritten, $line->number);
             }
-            $previous = $hash;
-            if ($head !== null && $number === $head->count) {
-                $atHead = $hash;
+            $previous = $line->hash;
+            if ($head !== null && $line->number === $head->count) {
+                $atHead = $line->hash;
             }
         }
-        if ($head === null) {
-            $faults[] = 'the head kept outside the database is missing';
-        } elseif (! hash_equals($this->seal($head->count, $head->hash), $head->seal)) {
-            $faults[] = 'the head kept outside the database has been altered';
-        } elseif ($head->count > $count) {
-            $faults[] = "the last lines are missing: the logbook has {$count}, its head says {$head->count}";
-        } elseif ($atHead !== $head->hash) {
-            $faults[] = "line {$head->count} is not the one its head was sealed with";
-        }
+        $fault = match (true) {
+            $head === null => new ChainFault(WhyBroken::HeadMissing, $count),
+            ! $head->isSignedBy($publicKey) => new ChainFault(WhyBroken::HeadAltered, $head->count),
+            $head->count > $count => new ChainFault(WhyBroken::EndMissing, $count, $head->count),
+            $atHead !== $head->hash => new ChainFault(WhyBroken::NotTheSignedLine, $head->count),
+            default => null,
+        };
 
-        return new Verification($count, $faults);
-    }
-
-    /**
-     * @param  array<array-key, mixed>  $value
-     */
-    private static function canonical(array $value): string
-    {
-        return json_encode(self::sorted($value), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
+        return new Verification($count, $fault === null ? $faults : [...$faults, $fault]);
     }
 
     private static function sorted(mixed $value): mixed

@@ -10,7 +10,7 @@ namespace YoungHarbor\Core\Logbook;
 final readonly class Verification
 {
     /**
-     * @param  list<string>  $faults
+     * @param  list<ChainFault>  $faults
      */
     public function __construct(
         public int $lines,

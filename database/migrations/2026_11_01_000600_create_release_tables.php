@@ -26,17 +26,28 @@ return new class extends Migration
             $table->timestamps();
         });
         Schema::create('logbook_lines', function (Blueprint $table): void {
+            // No foreign keys: whom and what a line names is known by random ids, and may be erased.
             $table->unsignedBigInteger('number')->primary();
             $table->dateTime('at', 6);
-            $table->foreignId('actor_id')->nullable()->constrained('users')->restrictOnDelete();
-            $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete();
-            $table->foreignId('assignment_id')->nullable()->constrained()->restrictOnDelete();
-            $table->string('action', 60);
-            $table->string('subject', 255);
+            $table->uuid('actor')->nullable();
+            $table->uuid('module')->nullable();
+            $table->uuid('assignment')->nullable();
+            $table->string('event', 60);
+            $table->string('subject_kind', 20)->nullable();
+            $table->string('subject', 60)->nullable()->comment('a script\'s code, or a random id');
             $table->json('details');
+            $table->json('texts')->comment('a commitment to each free text, by field');
             $table->char('hash', 64);
-            $table->index(['module_id', 'number']);
-            $table->index(['assignment_id', 'number']);
+            $table->index(['module', 'number']);
+            $table->index(['assignment', 'event', 'subject']);
+        });
+        Schema::create('logbook_texts', function (Blueprint $table): void {
+            $table->unsignedBigInteger('number');
+            $table->string('field', 40);
+            $table->char('salt', 32)->nullable();
+            $table->mediumText('text')->nullable()->comment('null once erased');
+            $table->primary(['number', 'field']);
+            $table->foreign('number')->references('number')->on('logbook_lines')->restrictOnDelete();
         });
         Schema::create('logbook_head', function (Blueprint $table): void {
             $table->unsignedTinyInteger('id')->primary();

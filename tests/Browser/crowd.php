@@ -11,6 +11,7 @@ declare(strict_types=1);
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
 use App\Enums\Role;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Membership;
@@ -81,7 +82,7 @@ echo json_encode([
     'filesWhole' => $handins->filter(fn (Handin $handin) => hash('sha256', (string) Storage::get($handin->files[0]->path)) === $handin->files[0]->sha256)->count(),
     'sums' => $handins->map(fn (Handin $handin) => $handin->sha256)->unique()->count(),
     'counts' => Cohort::of($assignment, [])->counts(),
-    'lines' => DB::table('logbook_lines')->where('assignment_id', $assignment->id)->where('action', 'handed in')->count(),
+    'lines' => DB::table('logbook_lines')->where('assignment_id', $assignment->id)->where('event', LogEvent::HandedIn)->count(),
     // Each waits with the worker or is with the sink.
     'mails' => DB::table('jobs')->where('payload', 'like', '%HandedIn%')->count() + count(array_filter(glob(config('harbor.mail').'/*.eml') ?: [], fn (string $path) => str_contains((string) file_get_contents($path), "Receipt: {$assignment->title}"))),
     'left' => count(Storage::files('uploads')),

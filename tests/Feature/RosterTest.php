@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Actions\Collect\ChangeMember;
 use App\Enums\HandInBy;
 use App\Enums\Role;
+use App\Logbook\LogEvent;
 use App\Mail\Welcome;
 use App\Models\LogbookLine;
 use App\Models\Membership;
@@ -41,7 +42,7 @@ final class RosterTest extends TestCase
         self::assertSame(3, Script::query()->where('assignment_id', $assignment->id)->whereNotNull('due_at')->count(), 'and each has a place in what is open');
         Mail::assertQueued(Welcome::class, 3);
         self::assertFalse(Storage::exists($import->path), 'the file is not kept');
-        self::assertSame(['added' => 3, 'changed' => 0, 'left' => 0], array_intersect_key(LogbookLine::query()->where('action', 'applied a roster')->sole()->details, ['added' => 1, 'changed' => 1, 'left' => 1]));
+        self::assertSame(['added' => 3, 'changed' => 0, 'left' => 0], array_intersect_key(LogbookLine::query()->where('event', LogEvent::RosterApplied)->sole()->details, ['added' => 1, 'changed' => 1, 'left' => 1]));
         $this->apply($import, 'x')->assertSessionHasErrors('refused');
         $this->get(route('rosters.show', $import))->assertRedirect(route('people.index', $this->module));
 

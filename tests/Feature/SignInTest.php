@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Actions\Account\ChangePassword;
 use App\Enums\Role;
+use App\Logbook\LogEvent;
 use App\Mail\NewPassword;
 use App\Mail\Welcome;
 use App\Models\LogbookLine;
@@ -170,14 +171,14 @@ final class SignInTest extends TestCase
         $this->post(route('sign-in.store'), ['email' => $user->email, 'password' => 'low-water-mark']);
         $this->get(route('today'))->assertOk();
         // On another device.
-        app(ChangePassword::class)($user, 'four pans of brine', 'changed the password');
+        app(ChangePassword::class)($user, 'four pans of brine', LogEvent::PasswordChanged);
         $this->app['auth']->forgetGuards();
         $this->get(route('today'))->assertRedirect(route('sign-in'));
 
         $this->post(route('sign-in.store'), ['email' => $user->email, 'password' => 'four pans of brine']);
         $this->put(route('account.password'), ['current_password' => 'four pans of brine', 'password' => 'five pans of brine', 'password_confirmation' => 'five pans of brine'])->assertSessionHas('said');
         $this->get(route('today'))->assertOk();
-        self::assertSame(['changed the password', 'signed in', 'changed the password'], LogbookLine::query()->orderByDesc('number')->limit(3)->pluck('action')->all());
+        self::assertSame([LogEvent::PasswordChanged, LogEvent::SignedIn, LogEvent::PasswordChanged], LogbookLine::query()->orderByDesc('number')->limit(3)->get()->pluck('event')->all());
     }
 
     public function test_a_forgotten_password_is_replaced_by_a_link_that_works_once_and_tells_nobody_who_has_an_account(): void
@@ -253,7 +254,7 @@ final class SignInTest extends TestCase
         $admin = User::query()->where('email', 'office@merrow.example')->sole();
         self::assertTrue($admin->is_admin);
         Mail::assertQueued(Welcome::class, fn (Welcome $mail) => str_contains($mail->render(), 'there is an account for you'));
-        self::assertSame('was made an administrator by a command', LogbookLine::query()->sole()->action);
+        self::assertSame(LogEvent::AdministratorMade, LogbookLine::query()->sole()->event);
         $this->artisan('harbor:administrator', ['mail' => 'office@merrow.example'])->assertSuccessful();
         self::assertSame(1, LogbookLine::query()->count(), 'nothing to do the second time');
         $this->artisan('harbor:administrator', ['mail' => 'no address'])->assertFailed();

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Account;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -19,13 +21,13 @@ final class ChangePassword
     }
 
     /**
-     * @param  string  $how  as the logbook says it
+     * @param  LogEvent  $how  which of the ways of choosing one it was
      */
-    public function __invoke(User $user, #[\SensitiveParameter] string $password, string $how): void
+    public function __invoke(User $user, #[\SensitiveParameter] string $password, LogEvent $how): void
     {
         DB::transaction(function () use ($user, $password, $how): void {
             $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'joined_at' => $user->joined_at ?? now()])->save();
-            $this->logbook->write($how, 'account', [], null, null, $user);
+            $this->logbook->write(Entry::of($how)->by($user));
         });
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Enums\Role;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\AddedToModule;
 use App\Mail\Welcome;
 use App\Models\Assignment;
@@ -48,7 +50,7 @@ final class AddPeople
                 }
             }
             if ($done['added'] + $done['back'] > 0) {
-                $this->logbook->write('added people to the module', $module->fullTitle(), ['role' => $role->value, 'added' => $done['added'], 'back' => $done['back']], $module);
+                $this->logbook->write(Entry::of(LogEvent::PeopleAdded)->on($module)->with(role: $role, added: $done['added'], back: $done['back']));
             }
             if ($role === Role::Student) {
                 Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()

@@ -6,7 +6,9 @@ namespace App\Actions\Collect;
 
 use App\Enums\Role;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\Welcome;
 use App\Models\Assignment;
 use App\Models\Membership;
@@ -62,9 +64,10 @@ final class ApplyRoster
             Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment->setRelation('module', $module)));
             $this->groups($stored, $comparison);
             $stored->update(['applied_at' => now()]);
-            $this->logbook->write('applied a roster', $stored->file_name, [
-                'added' => count($comparison->added), 'changed' => count($comparison->changed), 'back' => count($comparison->back), 'left' => count($comparison->left), 'lines left out' => count($comparison->faults), 'sha256' => hash_file('sha256', Storage::path($stored->path)),
-            ], $module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::RosterApplied)->on($module)->by($by)->saying(file: $stored->file_name)->with(
+                added: count($comparison->added), changed: count($comparison->changed), back: count($comparison->back), left: count($comparison->left),
+                lines_left_out: count($comparison->faults), sha256: (string) hash_file('sha256', Storage::path($stored->path)),
+            ));
             DB::afterCommit(function () use ($added, $module, $stored): void {
                 foreach (array_chunk($added, self::CHUNK) as $some) {
                     User::query()->whereIn('id', $some)->get()->each(fn (User $user) => Mail::to($user->email)->queue(new Welcome($user, $module)));
@@ -172,6 +175,6 @@ final class ApplyRoster
                 $groups[(int) $id] = $named[$email];
             }
         }
-        ($this->setGroups)($assignment, $groups, ['by' => 'roster']);
+        ($this->setGroups)($assignment, $groups, 'roster');
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Allowance;
 use App\Models\Assignment;
 use App\Models\Membership;
@@ -42,7 +44,7 @@ final class ChangeAllowance
                 Allowance::query()->create(['module_id' => $member->module_id, 'student_id' => $member->user_id, 'extra_days' => $days, 'extra_percent' => $percent, 'reason' => $reason, 'given_by' => $by->id]);
             }
             // The reason stays on the student's page: it can be about someone's health.
-            $this->logbook->write($days > 0 || $percent > 0 ? 'gave a standing allowance' : 'ended a standing allowance', $member->user->name, ['extra days' => $days, 'extra percent' => $percent], $member->module, null, $by);
+            $this->logbook->write(Entry::of($days > 0 || $percent > 0 ? LogEvent::AllowanceGiven : LogEvent::AllowanceEnded)->on($member->user)->in($member->module)->with(extra_days: $days, extra_percent: $percent)->by($by));
             Assignment::query()->where('module_id', $member->module_id)->whereNotNull('due_at')->whereNotNull('published_at')->with('module.closureDays')->get()->each(fn (Assignment $assignment) => ($this->setDueTimes)($assignment));
         });
     }

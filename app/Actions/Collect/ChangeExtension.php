@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\ExtensionGiven;
 use App\Models\Assignment;
 use App\Models\Extension;
@@ -53,7 +55,7 @@ final class ChangeExtension
                 $this->refuseIfUsed($script, $before);
             }
             // The reason stays on the student's page: it can be about someone's health.
-            $this->logbook->write($due === null ? 'took an extension back' : 'gave an extension', $script->student->name, $due === null ? [] : ['due' => Clock::shown($due)], null, $assignment, $by);
+            $this->logbook->write(Entry::of($due === null ? LogEvent::ExtensionTakenBack : LogEvent::ExtensionGiven)->on($script->student)->in($assignment)->with(due: $due?->copy()->utc()->format('Y-m-d H:i:s'))->by($by));
         });
     }
 

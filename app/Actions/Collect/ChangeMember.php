@@ -6,7 +6,9 @@ namespace App\Actions\Collect;
 
 use App\Enums\Role;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Membership;
 use App\Models\Script;
@@ -43,7 +45,7 @@ final class ChangeMember
                 Assignment::query()->where('module_id', $stored->module_id)->whereNotNull('published_at')->get()->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment));
             }
             if ($changed !== []) {
-                $this->logbook->write('changed a person in the module', $stored->user->name, ['changed' => array_keys($changed), 'section' => $section], $stored->module, null, $by);
+                $this->logbook->write(Entry::of(LogEvent::PersonChanged)->on($stored->user)->in($stored->module)->with(changed: array_keys($changed))->saying(section: $section)->by($by));
             }
         });
     }

@@ -7,7 +7,9 @@ namespace App\Actions\Collect;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Jobs\ReadDraft;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
 use App\Models\Script;
@@ -41,7 +43,7 @@ final class CheckDraft
             $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
             $this->refuse($assignment, $student);
             $draft = DraftCheck::query()->create(['script_id' => $script->id, 'student_id' => $student->id, 'words' => 0, 'text' => '', 'notes' => [], 'files' => $files])->refresh();
-            $this->logbook->write('had a draft checked', $assignment->title, ['left' => self::left($assignment, $student)], null, $assignment, $student);
+            $this->logbook->write(Entry::of(LogEvent::DraftChecked)->on($assignment)->with(left: self::left($assignment, $student))->by($student));
             ReadDraft::dispatch($draft->id, $student->id)->afterCommit();
 
             return $draft;

@@ -7,7 +7,9 @@ namespace App\Actions\Collect;
 use App\Events\CountingAttemptChanged;
 use App\Events\HandinRead;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Handin;
 use App\Models\Script;
 use App\Models\User;
@@ -44,7 +46,7 @@ final class ChooseAttempt
                 $attempt->read_at === null || HandinRead::dispatch($attempt->setRelation('script', $each));
             }
             CountingAttemptChanged::dispatch(array_values($group->modelKeys()));
-            $this->logbook->write('chose which attempt counts', $script->assignment->title, ['attempt' => $handin->attempt], null, $script->assignment, $student);
+            $this->logbook->write(Entry::of(LogEvent::AttemptChosen)->on($script->assignment)->with(attempt: $handin->attempt)->by($student));
         });
     }
 }

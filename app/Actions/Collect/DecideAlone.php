@@ -10,7 +10,9 @@ use App\Extraction\Findings;
 use App\Extraction\HtmlTree;
 use App\Jobs\CompareHandin;
 use App\Jobs\PrepareHandin;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\OverlapReport;
@@ -54,7 +56,7 @@ final class DecideAlone
                 throw new Refused("A marker has begun {$script->code}, and its comments stand at their places in the text, so nothing in it is hidden any more.");
             }
             $hide ? $this->hide($script, $handin, $by) : $handin->update(['alone' => self::LEFT, 'alone_by' => $by->id]);
-            $this->logbook->write($hide ? 'hid a family name that stood alone' : 'left a family name that stands alone', $script->code, [], null, $script->assignment, $by);
+            $this->logbook->write(Entry::of($hide ? LogEvent::NameHidden : LogEvent::NameLeft)->on($script)->by($by));
         });
     }
 

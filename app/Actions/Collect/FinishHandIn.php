@@ -8,7 +8,9 @@ use App\Events\CountingAttemptChanged;
 use App\Events\HandinRead;
 use App\Extraction\Refusal;
 use App\Jobs\ReadHandin;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\CouldNotBeRead;
 use App\Models\Handin;
 use App\Models\HandinFile;
@@ -102,7 +104,7 @@ final class FinishHandIn
             }
             CountingAttemptChanged::dispatch(array_values($handins->pluck('script_id')->all()));
             $first = $handins->first();
-            $first === null || $this->logbook->write('could not read what was handed in', $first->script->assignment->title, ['attempt' => $first->attempt, 'sha256' => $first->sha256], null, $first->script->assignment);
+            $first === null || $this->logbook->write(Entry::of(LogEvent::CouldNotBeRead)->on($first->script->assignment)->with(attempt: $first->attempt, sha256: $first->sha256));
         });
     }
 

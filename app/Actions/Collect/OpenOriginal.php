@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Handin;
 use App\Models\HandinFile;
 use App\Models\Script;
@@ -33,7 +35,7 @@ final class OpenOriginal
             $handin = $script->currentHandin;
             $file = $handin instanceof Handin ? $handin->files->firstWhere('position', $number) : null;
             throw_if($file === null, new Refused('There is no such file.', 'original_reason'));
-            $this->logbook->write('opened an original', $script->student->name, ['file' => $number, 'reason' => $reason], null, $script->assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::OriginalOpened)->on($script->student)->in($script->assignment)->with(file: $number)->because($reason)->by($by));
 
             return $file;
         });

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\ClosureDay;
 use App\Models\Module;
@@ -31,7 +33,7 @@ final class SaveClosureDays
             Module::query()->lockForUpdate()->findOrFail($module->id);
             ClosureDay::query()->where('module_id', $module->id)->delete();
             ClosureDay::query()->insert(array_map(fn (string $day, string $name) => ['module_id' => $module->id, 'day' => $day, 'name' => $name], array_keys($days), $days));
-            $this->logbook->write('set the closure days', $module->fullTitle(), ['days' => array_keys($days)], $module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::ClosureDaysSet)->on($module)->with(days: array_keys($days))->by($by));
             Assignment::query()->where('module_id', $module->id)->whereNotNull('due_at')->whereNotNull('published_at')->with('module.closureDays')->get()->each(fn (Assignment $assignment) => ($this->setDueTimes)($assignment));
         });
     }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Script;
 use Illuminate\Support\Collection;
@@ -25,13 +27,14 @@ final class SetGroups
 
     /**
      * @param  array<int, string>  $groups  group by student id; students not named are in none
-     * @param  array<string, int|string>  $how  how they were made, for the logbook
+     * @param  string  $how  how they were made: list, roster or random
+     * @param  int|null  $seed  of random ones, and how many were asked for in each
      *
      * @throws Refused
      */
-    public function __invoke(Assignment $assignment, array $groups, array $how): void
+    public function __invoke(Assignment $assignment, array $groups, string $how, ?int $seed = null, ?int $size = null): void
     {
-        DB::transaction(function () use ($assignment, $groups, $how): void {
+        DB::transaction(function () use ($assignment, $groups, $how, $seed, $size): void {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             if (! $stored->handin_by->isGroup()) {
                 throw new Refused('Each student hands in alone here. Change that under Plan first.');
@@ -47,7 +50,7 @@ final class SetGroups
             }
             ($this->leads)($stored);
             ($this->setDueTimes)($stored);
-            $this->logbook->write('set the groups', $stored->title, ['groups' => count(array_unique($groups)), 'students' => count($groups), ...$how], null, $stored);
+            $this->logbook->write(Entry::of(LogEvent::GroupsSet)->on($stored)->with(groups: count(array_unique($groups)), students: count($groups), form: $how, seed: $seed, size: $size));
         });
     }
 

@@ -8,7 +8,9 @@ use App\Events\CountingAttemptChanged;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Jobs\ReadHandin;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\HandedIn;
 use App\Models\Assignment;
 use App\Models\Handin;
@@ -91,7 +93,9 @@ final class TakeHandIn
                 TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)->delete();
                 assert($own instanceof Handin);
                 // A line about a person carries no script code.
-                $this->logbook->write('handed in', $assignment->title, ['attempt' => $own->attempt, 'files' => count($work), 'sha256' => $own->sha256, 'late' => $own->late] + ($mates === [] ? [] : ['for' => count($mates) + 1]), null, $assignment, $student);
+                $this->logbook->write(Entry::of(LogEvent::HandedIn)->on($assignment)->with(
+                    attempt: $own->attempt, files: count($work), sha256: $own->sha256, late: $own->late, members: $mates === [] ? null : count($mates) + 1,
+                )->by($student));
 
                 ReadHandin::dispatch($ids, $student->id)->afterCommit();
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Script;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +34,7 @@ final class WaiveLateness
             throw_if($reason !== null && $stored->currentHandin?->late !== true, new Refused('Nothing late came in here, so there is nothing to waive.', 'waiver'));
             throw_if($reason === null && $stored->waived_at === null, new Refused('Lateness is not waived here.', 'waiver'));
             $stored->update(['waived_reason' => $reason, 'waived_by' => $reason === null ? null : $by->id, 'waived_at' => $reason === null ? null : now()]);
-            $this->logbook->write($reason === null ? 'took back that lateness was waived' : 'waived lateness', $stored->student->name, [], null, $stored->assignment, $by);
+            $this->logbook->write(Entry::of($reason === null ? LogEvent::WaiverTakenBack : LogEvent::LatenessWaived)->on($stored->student)->in($stored->assignment)->by($by));
         });
     }
 }

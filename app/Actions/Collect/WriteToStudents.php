@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\FromCoordinator;
 use App\Models\Assignment;
 use App\Models\Message;
@@ -40,7 +42,7 @@ final class WriteToStudents
                     Mail::to($script->student->email)->queue((new FromCoordinator(Placeholders::fill($subject, $values), Placeholders::fill($body, $values), $by->name, $by->email))->afterCommit());
                 }
             }
-            $this->logbook->write('wrote to students', $assignment->title, ['subject' => $subject, 'to' => $message->shown, 'students' => count($students)], null, $assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::StudentsWrittenTo)->on($assignment)->with(students: count($students))->saying(title: $subject, to: $message->shown)->by($by));
 
             return $message;
         });

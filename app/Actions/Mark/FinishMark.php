@@ -6,7 +6,9 @@ namespace App\Actions\Mark;
 
 use App\Actions\Moderate\SettleByRule;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Mark;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -41,7 +43,7 @@ final class FinishMark
                 $stored->done_at = Carbon::now();
                 $stored->aside_reason = null;
             });
-            $this->logbook->write("finished a {$done->seat->value} mark", $done->script->code, ['total' => $done->shownTotal()], null, $done->script->assignment);
+            $this->logbook->write(Entry::of(LogEvent::MarkFinished)->on($done->script)->with(seat: $done->seat, total: $done->shownTotal()));
             if ($done->counts) {
                 ($this->settle)($done->script->refresh());
                 ($this->standings)([$done->script_id]);

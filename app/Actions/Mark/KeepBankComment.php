@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Mark;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\Module;
@@ -47,7 +49,7 @@ final class KeepBankComment
     {
         DB::transaction(function () use ($comment, $by): void {
             $comment->delete();
-            $this->log('deleted a comment of the team’s bank', $comment, $by);
+            $this->log(LogEvent::BankCommentDeleted, $comment, $by);
         });
     }
 
@@ -55,14 +57,14 @@ final class KeepBankComment
     {
         DB::transaction(function () use ($comment, $by): void {
             $comment->restore();
-            $this->log('brought back a comment of the team’s bank', $comment, $by);
+            $this->log(LogEvent::BankCommentBack, $comment, $by);
         });
     }
 
-    private function log(string $action, BankComment $comment, User $by): void
+    private function log(LogEvent $event, BankComment $comment, User $by): void
     {
         $module = $comment->set->module;
-        $module === null || $this->logbook->write($action, $comment->set->title, ['label' => $comment->label], $module, null, $by);
+        $module === null || $this->logbook->write(Entry::of($event)->in($module)->saying(title: $comment->set->title, label: $comment->label)->by($by));
     }
 
     public function make(?Module $module, string $title, User $by): BankSet

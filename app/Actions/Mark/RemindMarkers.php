@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Mark;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\FromCoordinator;
 use App\Models\Assignment;
 use App\Models\Mark;
@@ -53,7 +55,7 @@ final class RemindMarkers
                     'promised' => Clock::day($assignment->promised_on), 'link' => route('mark.index', $assignment),
                 ]), $by->name, $by->email))->afterCommit());
             }
-            $this->logbook->write('reminded markers', $assignment->title, ['markers' => $people->count()], null, $assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::MarkersReminded)->on($assignment)->with(markers: $people->count())->by($by));
 
             return $people->count();
         });

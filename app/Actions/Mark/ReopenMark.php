@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Mark;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Mark;
 use App\Models\Script;
 use Illuminate\Support\Facades\DB;
@@ -50,7 +52,7 @@ final class ReopenMark
             $stored->counts && $script->settlement()->delete();
             $stored->forceFill(['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1])->save();
             ($this->standings)([$script->id]);
-            $this->logbook->write("opened a {$stored->seat->value} mark again", $script->code, ['before' => $before], null, $script->assignment);
+            $this->logbook->write(Entry::of(LogEvent::MarkReopened)->on($script)->with(seat: $stored->seat, before: $before));
         });
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Mark;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use Illuminate\Support\Facades\DB;
@@ -49,7 +51,7 @@ final class TakeUpTogether
                     MarkComment::query()->create(['mark_id' => $stored->id, ...$comment->only(['kind', 'criterion', 'body', 'anchor', 'bank_comment_id'])]);
                 }
             });
-            $this->logbook->write("began a {$mark->seat->value} mark from the one made together", $mark->script->code, [], null, $mark->script->assignment);
+            $this->logbook->write(Entry::of(LogEvent::MarkBegunFromTogether)->on($mark->script)->with(seat: $mark->seat));
         });
     }
 }

@@ -6,7 +6,9 @@ namespace App\Actions\Moderate;
 
 use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Proposal;
 use App\Models\Script;
 use App\Models\Settlement;
@@ -41,7 +43,7 @@ final class AcceptProposal
             $settled = $stored->panel()->agreed(BigDecimal::of($proposal->mark)->stripTrailingZeros(), $proposal->reason);
             Settlement::keep($stored, $settled, $proposal);
             $proposal->update(['state' => 'accepted', 'accepted_by' => $marker->id]);
-            $this->logbook->write('accepted an agreed mark', $stored->code, ['mark' => Figure::shown($settled->mark)], null, $stored->assignment);
+            $this->logbook->write(Entry::of(LogEvent::ProposalAccepted)->on($stored)->with(mark: Figure::shown($settled->mark))->by($marker));
             ($this->standings)([$stored->id]);
         });
     }

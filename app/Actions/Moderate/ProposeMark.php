@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Moderate;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Proposal;
 use App\Models\Script;
 use App\Models\User;
@@ -36,7 +38,7 @@ final class ProposeMark
             $stored = OpenScript::lock($script);
             $stored->proposals()->where('state', 'open')->update(['state' => 'replaced']);
             Proposal::query()->create(['script_id' => $stored->id, 'proposed_by' => $marker->id, 'mark' => (string) $value, 'reason' => $reason]);
-            $this->logbook->write('proposed an agreed mark', $stored->code, ['mark' => Figure::plain(BigDecimal::of($value)), 'reason' => $reason], null, $stored->assignment);
+            $this->logbook->write(Entry::of(LogEvent::MarkProposed)->on($stored)->with(mark: Figure::plain(BigDecimal::of($value)))->because($reason)->by($marker));
         });
     }
 }

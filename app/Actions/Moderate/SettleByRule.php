@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Moderate;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Script;
 use App\Models\Settlement;
-use App\Wording\Settling;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Marking\OpenMark;
 use YoungHarbor\Core\Marking\WhyOpen;
@@ -28,11 +29,13 @@ final class SettleByRule
         $script->load(['marks.rubricVersion', 'assignment']);
         $settled = $script->panel()->settle($script->assignment->scheme);
         if ($settled instanceof OpenMark) {
-            $settled->why === WhyOpen::MarksMissing || $this->logbook->write('left to the markers to settle', $script->code, ['why' => Settling::why($settled)], null, $script->assignment);
+            $settled->why === WhyOpen::MarksMissing || $this->logbook->write(Entry::of(LogEvent::LeftToMarkers)->on($script)->with(
+                why: $settled->why, size: $settled->apart === null ? null : Figure::shown($settled->apart->toBigRational()),
+            ));
 
             return;
         }
         Settlement::keep($script, $settled);
-        $this->logbook->write('settled by the rule', $script->code, ['mark' => Figure::shown($settled->mark)], null, $script->assignment);
+        $this->logbook->write(Entry::of(LogEvent::SettledByRule)->on($script)->with(mark: Figure::shown($settled->mark)));
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Plan;
 
 use App\Enums\RubricScope;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Module;
 use App\Models\Rubric;
 use App\Models\User;
@@ -34,7 +36,7 @@ final class AddRubric
                 'module_id' => $module?->id, 'owner_id' => $user->id, 'saved_by' => $user->id,
                 'title' => $title === '' ? 'Rubric without a title' : $title, 'document' => $draft->document, 'provenance' => mb_substr($provenance, 0, 300),
             ])->refresh();
-            $this->logbook->write('added a rubric', $rubric->title, $provenance === '' ? [] : ['from' => $provenance], $module);
+            $this->logbook->write(Entry::of(LogEvent::RubricAdded)->on($rubric)->in($module)->saying(made_from: $provenance));
 
             return $rubric;
         });

@@ -7,7 +7,9 @@ namespace App\Actions\Plan;
 use App\Actions\Moderate\SettleByRule;
 use App\Enums\Role;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\RubricChanged;
 use App\Models\Assignment;
 use App\Models\Mark;
@@ -59,7 +61,7 @@ final class ChangeAssignmentRubric
                 $this->script($script, $to, $choice, $counts);
             }
             $stored->forceFill(['rubric_version_id' => $to->id, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write('gave an assignment a newer rubric', $stored->title, ['from' => $from->number, 'to' => $to->number, 'marks' => $choice, ...$counts], null, $stored);
+            $this->logbook->write(Entry::of(LogEvent::NewerRubricGiven)->on($stored)->with(from: $from->number, to: $to->number, marks: $choice, changed: $counts['changed'], left: $counts['kept'], open_again: $counts['opened']));
             if ($stored->isOpen()) {
                 foreach ($stored->module->members()->where('role', Role::Student)->with('user')->get() as $member) {
                     Mail::to($member->user->email)->queue((new RubricChanged($stored, $member->user))->afterCommit());
@@ -108,9 +110,9 @@ final class ChangeAssignmentRubric
         $mark->setRelation('rubricVersion', $to);
         if ($isTouched) {
             $counts['changed']++;
-            $this->logbook->write("moved a {$mark->seat->value} mark to a newer rubric", $script->code, [
-                'version' => $to->number, 'before' => $before, 'after' => $stays ? $mark->shownTotal() : null, 'without a place' => $carried->lost, 'open again' => $before !== null && ! $stays,
-            ], null, $script->assignment);
+            $this->logbook->write(Entry::of(LogEvent::MarkMoved)->on($script)->with(
+                seat: $mark->seat, version: $to->number, before: $before, after: $stays ? $mark->shownTotal() : null, open_again: $before !== null && ! $stays,
+            )->saying(lost: implode(', ', $carried->lost)));
         }
     }
 }

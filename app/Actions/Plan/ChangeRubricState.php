@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Plan;
 
 use App\Enums\RubricState;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Rubric;
 use Illuminate\Support\Facades\DB;
 
@@ -26,7 +28,7 @@ final class ChangeRubricState
                 return;
             }
             $stored->forceFill(['state' => $state, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write($state === RubricState::Retired ? 'retired a rubric' : 'opened a rubric for changes', $stored->title, [], $stored->module);
+            $this->logbook->write(Entry::of($state === RubricState::Retired ? LogEvent::RubricRetired : LogEvent::RubricOpened)->on($stored));
         });
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
@@ -35,7 +37,7 @@ final class CopyAssignment
                 Storage::copy($template->path, $path);
                 $copy->templates()->create(['name' => $template->name, 'path' => $path, 'bytes' => $template->bytes, 'sha256' => $template->sha256, 'text' => $template->text]);
             }
-            $this->logbook->write('made an assignment', $copy->title, ['copied from' => "{$assignment->title}, {$assignment->module->code}"], $module, $copy);
+            $this->logbook->write(Entry::of(LogEvent::AssignmentMade)->on($copy->setRelation('module', $module))->saying(copied_from: "{$assignment->title}, {$assignment->module->code}"));
 
             return $copy->refresh();
         });

@@ -6,7 +6,9 @@ namespace App\Actions\Plan;
 
 use App\Enums\RubricState;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Rubric;
 use App\Models\RubricVersion;
 use App\Models\User;
@@ -45,7 +47,7 @@ final class MakeRubricReady
                 'created_at' => now(),
             ]);
             $stored->forceFill(['state' => RubricState::Ready, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write('made a rubric ready', $stored->title, ['version' => $version->number, 'hash' => $version->hash], $stored->module);
+            $this->logbook->write(Entry::of(LogEvent::RubricReady)->on($stored)->with(version: $version->number, hash: $version->hash));
 
             return $version;
         });

@@ -6,7 +6,9 @@ namespace App\Actions\Plan;
 
 use App\Actions\Collect\ExpectScripts;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use Illuminate\Support\Facades\DB;
 
@@ -42,7 +44,7 @@ final class OpenAssignment
             // Without a time of its own it opens now: that is what extra time counts from.
             $stored->forceFill(['published_at' => now(), 'opens_at' => $stored->opens_at ?? now()->startOfMinute(), 'lock_version' => $stored->lock_version + 1])->save();
             $expected = ($this->expectScripts)($stored);
-            $this->logbook->write('opened an assignment to students', $stored->title, ['students' => $expected], null, $stored);
+            $this->logbook->write(Entry::of(LogEvent::AssignmentOpened)->on($stored)->with(students: $expected));
         });
     }
 }

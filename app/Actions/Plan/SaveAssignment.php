@@ -12,7 +12,9 @@ use App\Actions\Screen\StoreScreenings;
 use App\Actions\Screen\WorkOutBaseline;
 use App\Exceptions\Refused;
 use App\Jobs\RecountReports;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
@@ -44,7 +46,7 @@ final class SaveAssignment
         return DB::transaction(function () use ($module, $assignment, $fields, $seen): Assignment {
             if ($assignment === null) {
                 $made = Assignment::query()->create(['module_id' => $module->id, 'writing_detector_since' => ($fields['screening'] ?? Screening::usual())->detector ? now() : null, ...$fields])->refresh();
-                $this->logbook->write('made an assignment', $made->title, [], $module, $made);
+                $this->logbook->write(Entry::of(LogEvent::AssignmentMade)->on($made));
 
                 return $made;
             }
@@ -65,13 +67,13 @@ final class SaveAssignment
                 if (in_array('handin_by', $changed, true)) {
                     ($this->leads)($stored);
                 }
-                $details = ['changed' => $this->fields($changed, $before, $stored)];
+                $entry = Entry::of(LogEvent::AssignmentChanged)->on($stored)->with(changed: $this->fields($changed, $before, $stored));
                 if (array_intersect($changed, ['due_at', 'opens_at', 'closes_at', 'handin_by']) !== [] && $stored->isPublished()) {
                     // Who joined after it had closed has a place when it opens once more.
                     in_array('closes_at', $changed, true) && ($this->expectScripts)($stored);
-                    $details['no longer late'] = ($this->setDueTimes)($stored);
+                    $entry->with(late_no_more: ($this->setDueTimes)($stored));
                 }
-                $this->logbook->write('changed an assignment', $stored->title, $details, $module, $stored);
+                $this->logbook->write($entry);
                 $this->screenAgain($before, $stored);
             }
 

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Plan;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\GradeScale;
 use App\Models\Module;
 use App\Models\User;
@@ -42,7 +44,7 @@ final class SaveGradeScale
             }
             $before = $stored->exists ? $stored->document : null;
             $stored->fill(['name' => $name, 'document' => $document, 'saved_by' => $user->id, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write($before === null ? 'made grade bands' : 'changed grade bands', $name, ['bands' => json_encode($document, JSON_THROW_ON_ERROR)], $module);
+            $this->logbook->write(Entry::of($before === null ? LogEvent::BandsMade : LogEvent::BandsChanged)->in($module)->saying(title: $name, document: json_encode($document, JSON_THROW_ON_ERROR)));
 
             return $stored;
         });

@@ -6,7 +6,9 @@ namespace App\Actions\Release;
 
 use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Script;
 use Illuminate\Support\Facades\DB;
 
@@ -38,7 +40,7 @@ final class HoldScript
             $before = $stored->held_reason;
             $stored->update(['held_reason' => $reason]);
             ($this->standings)([$stored->id]);
-            $this->logbook->write($reason === null ? 'let a held script go' : 'held a script', $stored->code, ['reason' => $reason ?? $before], null, $stored->assignment);
+            $this->logbook->write(Entry::of($reason === null ? LogEvent::ScriptLetGo : LogEvent::ScriptHeld)->on($stored)->because($reason ?? $before));
         });
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Result;
 use Illuminate\Support\Facades\DB;
 
@@ -26,7 +28,7 @@ final class RecordReading
             $stored = Result::query()->lockForUpdate()->findOrFail($result->id);
             if ($stored->first_opened_at === null) {
                 // A line about a person carries no script code.
-                $this->logbook->write('opened their result', $stored->script->assignment->title, [], null, $stored->script->assignment);
+                $this->logbook->write(Entry::of(LogEvent::ResultOpened)->on($stored->script->assignment));
             }
             $stored->forceFill([
                 'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(), 'openings' => $stored->openings + 1,

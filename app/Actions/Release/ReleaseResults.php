@@ -6,7 +6,9 @@ namespace App\Actions\Release;
 
 use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\ResultReleased;
 use App\Models\Assignment;
 use App\Models\Result;
@@ -86,7 +88,7 @@ final class ReleaseResults
             'script_id' => $script->id, 'document' => $final['document'], 'mark' => $final['mark'],
             'band' => $final['band'], 'released_by' => $by->id, 'released_at' => now(),
         ]);
-        $this->logbook->write('released a result', $script->code, ['mark' => $final['mark'], 'band' => $final['band']], null, $script->assignment);
+        $this->logbook->write(Entry::of(LogEvent::ResultReleased)->on($script)->with(mark: $final['mark'], band: $final['band'])->by($by));
         Mail::to($script->student->email)->queue((new ResultReleased($result))->afterCommit());
     }
 }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\Release;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use Illuminate\Support\Facades\DB;
 
@@ -33,7 +35,7 @@ final class RevealNames
                 throw new Refused('Names come last: '.($open === 0 ? 'nothing has been released yet.' : "{$open} scripts are not released yet."));
             }
             $stored->forceFill(['names_revealed_at' => now()])->save();
-            $this->logbook->write('revealed names to markers', $stored->title, [], null, $stored);
+            $this->logbook->write(Entry::of(LogEvent::NamesRevealed)->on($stored));
         });
     }
 }

@@ -7,7 +7,9 @@ namespace App\Actions\Screen;
 use App\Enums\SourceKind;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Module;
 use App\Models\OverlapSource;
 use App\Models\User;
@@ -47,7 +49,9 @@ final class AddToArchive
             }
             $this->add($module, $text, $title, $cohort) ? $outcome['added']++ : $outcome['already']++;
         }
-        DB::transaction(fn () => $this->logbook->write('added earlier texts to the archive', trim("{$title}, {$cohort}", ', '), ['added' => $outcome['added'], 'there already' => $outcome['already'], 'refused' => count($outcome['refused'])], $module, null, $by));
+        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::ArchiveAdded)->in($module)->with(
+            added: $outcome['added'], already: $outcome['already'], refused: count($outcome['refused']),
+        )->saying(title: trim("{$title}, {$cohort}", ', '))->by($by)));
 
         return $outcome;
     }

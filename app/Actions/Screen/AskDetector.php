@@ -6,7 +6,9 @@ namespace App\Actions\Screen;
 
 use App\Enums\WebState;
 use App\Enums\WritingState;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\WritingReport;
 use App\Screening\Detector\Detector;
 use App\Screening\Detector\DetectorUnanswered;
@@ -32,7 +34,7 @@ final class AskDetector
         if (! $assignment->mayAskDetector($report->handin) || $assignment->writingBaseline === null || $report->state !== WritingState::Ready || $script->current_handin_id !== $report->handin_id) {
             return;
         }
-        DB::transaction(fn () => $this->logbook->write('sent a text to the outside detector', $script->code, ['words' => $report->handin->words], null, $assignment));
+        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::SentToDetector)->on($script)->with(words: $report->handin->words)));
         try {
             $answer = $this->detector->judge($report->handin->text, $assignment->writingBaseline->language);
             $report->update(['detector_state' => WebState::Ready, 'detector' => $answer->toArray(), 'detector_failure' => null]);

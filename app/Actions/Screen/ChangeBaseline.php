@@ -8,7 +8,9 @@ use App\Exceptions\Refused;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
 use App\Jobs\WorkOutBaseline;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Module;
 use App\Models\OverlapSource;
 use App\Models\User;
@@ -40,7 +42,7 @@ final class ChangeBaseline
                 throw new Refused('There is a baseline of that name already.', 'name');
             }
             $baseline = WritingBaseline::query()->create(['module_id' => $module->id, 'name' => $name, 'language' => $language, 'worked_out_version' => 1])->refresh();
-            $this->logbook->write('made a baseline of writing', $name, ['language' => $language], $module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::BaselineMade)->in($module)->saying(title: $name, language: $language)->by($by));
 
             return $baseline;
         });
@@ -87,7 +89,7 @@ final class ChangeBaseline
             }
             $baseline->update(['version' => $baseline->version + 1]);
             $text->update(['taken_out_version' => $baseline->version, 'taken_out_reason' => $reason]);
-            $this->logbook->write('took a text out of a baseline', $baseline->name, ['reason' => $reason, 'version' => $baseline->version], $baseline->module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::BaselineTaken)->in($baseline->module)->with(version: $baseline->version)->saying(title: $baseline->name)->because($reason)->by($by));
             WorkOutBaseline::dispatch($baseline->id)->afterCommit();
         });
     }
@@ -118,7 +120,7 @@ final class ChangeBaseline
             }
             if ($outcome['added'] > 0) {
                 $stored->update(['version' => $version]);
-                $this->logbook->write('added texts to a baseline', $stored->name, ['added' => $outcome['added'], 'version' => $version], $stored->module, null, $by);
+                $this->logbook->write(Entry::of(LogEvent::BaselineAdded)->in($stored->module)->with(added: $outcome['added'], version: $version)->saying(title: $stored->name)->by($by));
                 WorkOutBaseline::dispatch($stored->id)->afterCommit();
             }
 

@@ -7,7 +7,9 @@ namespace App\Actions\Screen;
 use App\Enums\LeftOutBy;
 use App\Enums\ReportState;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\User;
@@ -46,7 +48,7 @@ final class LeaveOut
                 return;
             }
             $stored->choices()->create([...$row, 'reason' => $reason, 'made_by' => $by->id]);
-            $this->figured($stored, $row['leave_out'] ? 'left something out of an overlap report' : 'let something count in an overlap report', ['what' => $what->value, 'reason' => $reason], $by);
+            $this->figured($stored, Entry::of($row['leave_out'] ? LogEvent::LeftOut : LogEvent::LetCount)->with(what: $what)->because($reason)->by($by));
         });
     }
 
@@ -60,7 +62,7 @@ final class LeaveOut
             $current = OverlapChoice::query()->lockForUpdate()->findOrFail($choice->id);
             if ($current->undone_at === null) {
                 $current->update(['undone_at' => now(), 'undone_by' => $by->id]);
-                $this->figured($stored, 'undid a choice in an overlap report', ['what' => $choice->what->value, 'reason' => $choice->reason], $by);
+                $this->figured($stored, Entry::of(LogEvent::ChoiceUndone)->with(what: $choice->what)->because($choice->reason)->by($by));
             }
         });
     }
@@ -88,15 +90,12 @@ final class LeaveOut
         }
     }
 
-    /**
-     * @param  array<string, scalar>  $details
-     */
-    private function figured(OverlapReport $report, string $action, array $details, User $by): void
+    private function figured(OverlapReport $report, Entry $entry): void
     {
         $report->unsetRelation('choices');
         $before = $report->share;
         $report->update(Figured::columns(Figured::of($report)));
         $script = $report->handin->script;
-        $this->logbook->write($action, $script->code, [...$details, 'share before' => $before, 'share now' => $report->share], null, $script->assignment, $by);
+        $this->logbook->write($entry->on($script)->with(share_before: $before, share_now: $report->share));
     }
 }

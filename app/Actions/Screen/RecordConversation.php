@@ -8,7 +8,9 @@ use App\Actions\Release\HoldScript;
 use App\Enums\Found;
 use App\Enums\WritingState;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\WroteToYou;
 use App\Models\ConversationEntry;
 use App\Models\Script;
@@ -51,7 +53,7 @@ final class RecordConversation
             ]);
             ($this->screenings)([$script->id]);
             $by->coordinates($script->assignment->module_id) || $this->name($script, $by, $by);
-            $this->logbook->write('wrote in the conversation record', $script->code, ['found' => $found->short(), 'held' => $hold, 'student may read it' => $studentSees], null, $script->assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::ConversationWritten)->on($script)->with(found: $found, held: $hold, student_sees: $studentSees)->by($by));
             if ($hold && $script->held_reason === null) {
                 ($this->hold)($script, 'Conversation record: '.$found->short().'.');
             }
@@ -69,7 +71,7 @@ final class RecordConversation
     {
         DB::transaction(function () use ($script, $person, $by): void {
             $this->name($script, $person, $by);
-            $this->logbook->write('named someone for a conversation record', $script->code, ['who' => $person->name], null, $script->assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::ConversationShared)->on($script)->with(who: $person)->by($by));
         });
     }
 

@@ -9,7 +9,9 @@ use App\Enums\SourceKind;
 use App\Enums\WebState;
 use App\Jobs\CompareHandin;
 use App\Jobs\SearchWeb;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
@@ -66,7 +68,7 @@ final class RerunScreening
                 }
                 $handins->each(fn (int $id) => CompareHandin::dispatch($id)->afterCommit());
             }
-            $this->logbook->write($which === self::WEB ? 'searched the open web again' : 'compared hand-ins again', $assignment->title, ['hand-ins' => $handins->count()], null, $assignment);
+            $this->logbook->write(Entry::of($which === self::WEB ? LogEvent::SearchedAgain : LogEvent::ComparedAgain)->on($assignment)->with(handins: $handins->count()));
 
             return $handins->count();
         });

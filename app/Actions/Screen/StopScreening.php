@@ -6,7 +6,9 @@ namespace App\Actions\Screen;
 
 use App\Enums\ReportState;
 use App\Enums\WebState;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\OverlapReport;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +34,7 @@ final class StopScreening
             $stopped = OverlapReport::query()->whereIn('handin_id', $ids)->whereIn('state', [ReportState::Waiting, ReportState::Running])->update(['state' => ReportState::Stopped]);
             $web = OverlapReport::query()->whereIn('handin_id', $ids)->whereIn('web_state', [WebState::Waiting, WebState::Running])->update(['web_state' => WebState::Part, 'web_failure' => 'The search was stopped.']);
             ($this->screenings)($assignment->scripts()->pluck('id'));
-            $this->logbook->write('stopped comparing hand-ins', $assignment->title, ['hand-ins' => $stopped, 'searches' => $web], null, $assignment);
+            $this->logbook->write(Entry::of(LogEvent::ComparingStopped)->on($assignment)->with(handins: $stopped, searches: $web));
 
             return $stopped + $web;
         });

@@ -6,7 +6,9 @@ namespace App\Actions\Screen;
 
 use App\Enums\SourceKind;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Module;
 use App\Models\OverlapMatch;
 use App\Models\OverlapSource;
@@ -47,7 +49,7 @@ final class TakeOutSource
             $stored->update(['taken_out_at' => now(), 'taken_out_by' => $by->id, 'taken_out_reason' => $reason, 'text' => $stored->handin_id === null ? '' : null, 'numbers' => '']);
             $reports = OverlapMatch::query()->where('overlap_source_id', $stored->id)->pluck('overlap_report_id')->all();
             $module = Module::query()->findOrFail($stored->module_id);
-            $this->logbook->write('took a text out of the archive', trim("{$stored->title}, {$stored->cohort}", ', '), ['reason' => $reason, 'reports' => count($reports)], $module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::ArchiveTaken)->in($module)->with(reports: count($reports))->saying(title: trim("{$stored->title}, {$stored->cohort}", ', '))->because($reason)->by($by));
 
             return $reports;
         });

@@ -7,7 +7,9 @@ namespace App\Actions\ShareOut;
 use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
 use App\Jobs\MakeCopies;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\Mark;
@@ -43,11 +45,11 @@ final class ApplyPlan
             throw_if($done['given'] + $done['moved'] + $done['taken'] === 0 && $done['stayed'] === [], new Refused('Every script that has been handed in is with a marker already, and this plan changes nothing.'));
             $assignment->forceFill(['shared_out_at' => $assignment->shared_out_at ?? now()])->save();
             $stored->update(['state' => 'applied', 'applied_at' => now()]);
-            $this->logbook->write('shared out scripts', $assignment->title, [
-                'marks given' => $done['given'], 'moved' => $done['moved'], 'taken back' => $done['taken'], 'begun meanwhile' => count($done['stayed']),
-                'markers' => count($stored->settings['markers']), 'shares' => implode(' ', array_column($stored->settings['markers'], 'share')),
-                'moved by hand' => $stored->moves, 'seed' => $stored->seed, 'plan' => $stored->public_id,
-            ], null, $assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::ScriptsSharedOut)->on($assignment)->by($by)->with(
+                given: $done['given'], moved: $done['moved'], taken_back: $done['taken'], begun_meanwhile: count($done['stayed']),
+                markers: count($stored->settings['markers']), shares: implode(' ', array_column($stored->settings['markers'], 'share')),
+                moved_by_hand: $stored->moves, seed: $stored->seed, plan: $stored->public_id,
+            ));
             MakeCopies::dispatch($assignment->id)->afterCommit();
 
             return $done;

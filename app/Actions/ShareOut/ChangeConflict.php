@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\ShareOut;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Conflict;
 use App\Models\Mark;
 use App\Models\Module;
@@ -29,7 +31,7 @@ final class ChangeConflict
         return DB::transaction(function () use ($module, $marker, $student, $reason, $by): int {
             throw_if(Conflict::query()->where('module_id', $module->id)->where('marker_id', $marker->id)->where('student_id', $student->id)->exists(), new Refused("That {$marker->name} does not mark {$student->name} is recorded already."));
             Conflict::query()->create(['module_id' => $module->id, 'marker_id' => $marker->id, 'student_id' => $student->id, 'reason' => $reason, 'made_by' => $by->id]);
-            $this->logbook->write('recorded a conflict of interest', $marker->name, ['student' => $student->name, 'reason' => $reason], $module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::ConflictRecorded)->on($marker)->in($module)->with(student: $student)->because($reason)->by($by));
 
             return Mark::query()->where('marker_id', $marker->id)->whereHas('script', fn ($query) => $query->where('student_id', $student->id)->whereDoesntHave('result')->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id)))->count();
         });
@@ -38,7 +40,7 @@ final class ChangeConflict
     public function takeBack(Conflict $conflict, User $by): void
     {
         DB::transaction(function () use ($conflict, $by): void {
-            $this->logbook->write('took a conflict of interest back', $conflict->marker->name, ['student' => $conflict->student->name], $conflict->module, null, $by);
+            $this->logbook->write(Entry::of(LogEvent::ConflictTakenBack)->on($conflict->marker)->in($conflict->module)->with(student: $conflict->student)->by($by));
             $conflict->delete();
         });
     }

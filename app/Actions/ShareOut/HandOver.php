@@ -6,7 +6,9 @@ namespace App\Actions\ShareOut;
 
 use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Script;
@@ -45,7 +47,7 @@ final class HandOver
             $mark->forceFill(['handed_over_at' => now(), 'counts' => false, 'lock_version' => $mark->lock_version + 1])->save();
             Mark::give($script, $seat, $to->id, $assignment);
             ($this->standings)([$script->id]);
-            $this->logbook->write("handed a begun {$seat->value} mark over", $code, ['from' => $mark->marker->name, 'to' => $to->name, 'reason' => $reason], null, $assignment, $by);
+            $this->logbook->write(Entry::of(LogEvent::MarkHandedOver)->on($script)->with(seat: $seat, from: $mark->marker, to: $to)->because($reason)->by($by));
         });
     }
 }

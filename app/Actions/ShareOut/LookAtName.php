@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\ShareOut;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Script;
 use Illuminate\Support\Facades\DB;
 
@@ -22,7 +24,7 @@ final class LookAtName
      */
     public function __invoke(Script $script, string $reason): string
     {
-        DB::transaction(fn () => $this->logbook->write('looked at the name behind a script', $script->code, ['reason' => $reason], null, $script->assignment));
+        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::NameLookedAt)->on($script)->because($reason)));
 
         return $script->names();
     }

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Actions\ShareOut;
 
 use App\Exceptions\Refused;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Script;
@@ -62,7 +64,7 @@ final class PickTogether
                     $script->together->contains('marker_id', $marker->id) || Mark::give($script, Seat::Together, $marker->id, $stored);
                 }
             }
-            $this->logbook->write('chose scripts to mark together', $stored->title, ['scripts' => implode(', ', $codes), 'markers' => $markers->count()], null, $stored, $by);
+            $this->logbook->write(Entry::of(LogEvent::TogetherChosen)->on($stored)->with(scripts: implode(', ', $codes), markers: $markers->count())->by($by));
         });
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\ShareOut;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\User;
@@ -44,7 +46,7 @@ final class SaveLevelNotes
                 $changed[] = $criterion;
             }
             if ($changed !== []) {
-                $this->logbook->write('wrote how the levels are meant', $assignment->title, ['criteria' => count($changed)], null, $assignment, $by);
+                $this->logbook->write(Entry::of(LogEvent::LevelsAgreed)->on($assignment)->with(criteria: count($changed))->by($by));
             }
 
             return $clashes;

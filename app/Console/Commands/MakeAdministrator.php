@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Mail\Welcome;
 use App\Models\User;
 use Illuminate\Console\Command;
@@ -35,7 +37,7 @@ final class MakeAdministrator extends Command
                 ?? User::query()->create(['name' => (string) ($this->option('name') ?? Str::before($email, '@')), 'email' => $email, 'password' => User::NO_PASSWORD])->refresh();
             if (! $user->is_admin) {
                 $user->forceFill(['is_admin' => true])->save();
-                $logbook->write('was made an administrator by a command', $user->name, [], null, null, $user);
+                $logbook->write(Entry::of(LogEvent::AdministratorMade)->on($user)->by($user));
             }
 
             return $user;

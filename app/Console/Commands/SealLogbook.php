@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
@@ -27,7 +29,7 @@ final class SealLogbook extends Command
             return self::FAILURE;
         }
         $before = $logbook->setAsideHead();
-        DB::transaction(fn () => $logbook->write('sealed the logbook anew', 'logbook', ['reason' => $reason, 'lines its head had told of' => $before->count ?? 0]));
+        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::SealedAnew)->with(lines_told: $before->count ?? 0)->because($reason)));
         $this->components->info('The logbook is sealed as it stands. The head before is kept beside it.');
 
         return self::SUCCESS;

@@ -4,50 +4,66 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Logbook\Excerpt;
 use App\Logbook\Logbook;
 use App\Models\LogbookLine;
-use Generator;
 use Illuminate\Console\Command;
+use InvalidArgumentException;
 use YoungHarbor\Core\Logbook\Chain;
+use YoungHarbor\Core\Logbook\ChainFault;
+use YoungHarbor\Core\Logbook\Verification;
 
 /**
- * Walks the whole logbook and says whether every line is as and where it was written. Exit 1 when one is not.
+ * Walks the whole logbook, or an excerpt of it in a file, and says whether every line is as and where it was written.
+ * Exit 1 when one is not. An excerpt needs no database.
  */
 final class VerifyLogbook extends Command
 {
-    protected $signature = 'logbook:verify';
+    protected $signature = 'logbook:verify {file? : an excerpt} {--key= : the published public key that an excerpt is checked with}';
 
     protected $description = 'Check that no line of the logbook was altered, removed, added or moved';
 
-    public function handle(Logbook $logbook, Chain $chain): int
+    public function handle(Logbook $logbook): int
     {
-        $found = $chain->verify($this->lines(), $logbook->head());
-        foreach ($found->faults as $fault) {
-            $this->error($fault);
+        $file = $this->argument('file');
+        if (is_string($file)) {
+            return $this->excerpt($file);
         }
+        $found = Chain::verify(
+            LogbookLine::query()->with('words')->orderBy('number')->lazy(500)->map(fn (LogbookLine $line) => $line->toCore()), $logbook->head(), $logbook->publicKey(),
+        );
+
+        return $this->tell($found, trans_choice('logbook.holds', $found->lines, ['lines' => $found->lines]));
+    }
+
+    private function excerpt(string $file): int
+    {
+        try {
+            $excerpt = Excerpt::fromJson(is_file($file) ? (string) file_get_contents($file) : throw new InvalidArgumentException("There is no file {$file}."));
+        } catch (InvalidArgumentException $e) {
+            $this->error($e->getMessage());
+
+            return self::FAILURE;
+        }
+        $key = $this->option('key');
+        if (! is_string($key)) {
+            $this->error('Give the published public key with --key=…: a key that stands in the file itself proves nothing.');
+
+            return self::FAILURE;
+        }
+        $found = Chain::verify($excerpt->lines, $excerpt->head, strtolower(trim($key)));
+
+        return $this->tell($found, trans_choice('logbook.excerpt_holds', $excerpt->whole(), ['whole' => $excerpt->whole(), 'lines' => $found->lines]));
+    }
+
+    private function tell(Verification $found, string $holds): int
+    {
+        array_map(fn (ChainFault $fault) => $this->error(__("logbook.faults.{$fault->why->value}", ['line' => $fault->line, 'other' => $fault->other])), $found->faults);
         if (! $found->holds()) {
             return self::FAILURE;
         }
-        $this->info("The logbook holds: {$found->lines} lines, each as and where it was written.");
+        $this->info($holds);
 
         return self::SUCCESS;
-    }
-
-    /**
-     * @return Generator<array{number: int, hash: string, line: array<string, mixed>}>
-     */
-    private function lines(): Generator
-    {
-        foreach (LogbookLine::query()->orderBy('number')->lazy(500) as $line) {
-            yield ['number' => $line->number, 'hash' => $line->hash, 'line' => [
-                'at' => $line->at,
-                'actor_id' => $line->actor_id,
-                'module_id' => $line->module_id,
-                'assignment_id' => $line->assignment_id,
-                'action' => $line->action,
-                'subject' => $line->subject,
-                'details' => $line->details,
-            ]];
-        }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChangePassword;
+use App\Logbook\LogEvent;
 use App\Rules\SafePassword;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -36,7 +37,7 @@ final class AccountController extends Controller
             'current_password' => ['bail', 'required', 'string', 'current_password'],
             'password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($person->email, $person->name)],
         ], ['current_password.*' => 'This is not your password now.', 'password.required' => 'Choose a new password.', 'password.confirmed' => 'The two new passwords are not the same.']);
-        $change($person, $fields['password'], 'changed the password');
+        $change($person, $fields['password'], LogEvent::PasswordChanged);
         $request->session()->regenerate();
 
         return back()->with('said', 'Your password is changed. Wherever else you were signed in, you no longer are.');

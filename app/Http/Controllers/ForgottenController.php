@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChangePassword;
+use App\Logbook\LogEvent;
 use App\Mail\NewPassword;
 use App\Mail\Welcome;
 use App\Models\Membership;
@@ -58,7 +59,7 @@ final class ForgottenController extends Controller
         $email = User::addressKey((string) ($request->validate(['email' => ['required', 'string', 'max:190'], 'token' => ['required', 'string', 'max:200']])['email']));
         $name = (string) User::query()->where('email', $email)->value('name');
         $request->validate(['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($email, $name)]], ['password.confirmed' => 'The two passwords are not the same.']);
-        $status = Password::broker()->reset(['email' => $email, 'token' => $request->string('token')->toString(), 'password' => $request->string('password')->toString()], fn (User $user, string $password) => $change($user, $password, 'chose a new password by a link'));
+        $status = Password::broker()->reset(['email' => $email, 'token' => $request->string('token')->toString(), 'password' => $request->string('password')->toString()], fn (User $user, string $password) => $change($user, $password, LogEvent::PasswordReset));
 
         return $status === Password::PasswordReset
             ? redirect()->route('sign-in')->with('said', 'Your new password holds. Sign in with it; wherever else you were signed in, you no longer are.')

@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Actions\Collect\AddPeople;
 use App\Enums\Role;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Membership;
 use App\Models\Module;
@@ -54,7 +56,7 @@ final class ModuleController extends Controller
             $module = Module::query()->create(['code' => $fields['code'], 'title' => $fields['title']]);
             $addPeople($module, Role::Coordinator, [['name' => $fields['coordinator_name'], 'email' => mb_strtolower($fields['coordinator_email']), 'number' => null, 'section' => null]]);
 
-            $logbook->write('made a module', $module->fullTitle(), ['coordinator is the administrator' => $known?->is($person) === true], $module, null, $person);
+            $logbook->write(Entry::of(LogEvent::ModuleMade)->on($module)->with(themselves: $known?->is($person) === true)->by($person));
 
             return $module;
         });

@@ -7,7 +7,9 @@ namespace App\Http\Controllers;
 use App\Actions\Collect\ApplyRoster;
 use App\Actions\Collect\ReadWork;
 use App\Enums\HandInBy;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Module;
 use App\Models\RosterImport;
 use App\Support\RosterReading;
@@ -104,7 +106,7 @@ final class RosterController extends Controller
     public function export(Module $module, string $form, RosterReading $reading, Logbook $logbook): Response
     {
         $this->authorize('addPeople', $module);
-        DB::transaction(fn () => $logbook->write('took the list of people away', $module->code, ['form' => $form], $module));
+        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::ListOfPeopleTaken)->on($module)->with(form: $form)));
         $name = Str::slug($module->code).'-people';
 
         return $form === 'csv'

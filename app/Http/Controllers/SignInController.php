@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -33,7 +35,7 @@ final class SignInController extends Controller
         }
         Auth::login($user);
         $request->session()->regenerate();
-        DB::transaction(fn () => $logbook->write('signed in', 'account', [], null, null, $user));
+        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::SignedIn)->by($user)));
 
         return redirect()->intended(route('today'));
     }

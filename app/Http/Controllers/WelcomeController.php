@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChangePassword;
+use App\Logbook\LogEvent;
 use App\Models\User;
 use App\Rules\SafePassword;
 use Illuminate\Contracts\View\View;
@@ -37,7 +38,7 @@ final class WelcomeController extends Controller
             if ($stored->joined_at !== null) {
                 return false;
             }
-            $change($stored, $request->string('password')->toString(), 'chose a first password');
+            $change($stored, $request->string('password')->toString(), LogEvent::PasswordChosen);
 
             return true;
         });

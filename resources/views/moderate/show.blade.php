@@ -68,11 +68,12 @@
             @endif
         </div>
         <aside>
-            @foreach ($handed as $line)
-                <p class="notice small">{{ ucfirst($line->action) }}, {{ App\Support\Clock::shown($line->when()) }}: from {{ $line->details['from'] ?? '' }} to {{ $line->details['to'] ?? '' }}.@can('viewAllMarks', $assignment) {{ $line->details['reason'] ?? '' }}@endcan</p>
-            @endforeach
-            @foreach ($looks as $look)
-                <p class="notice small">The name behind this script was looked at before release: {{ $look->actor?->name }}, {{ App\Support\Clock::shown($look->when()) }}.@can('viewAllMarks', $assignment) Reason given: “{{ $look->details['reason'] ?? '' }}”@endcan</p>
+            @foreach ($lines as $line)
+                @if ($line->event === App\Logbook\LogEvent::MarkHandedOver)
+                    <p class="notice small">{{ ucfirst($reading->what($line)) }}, {{ App\Support\Clock::shown($line->when()) }}: from {{ $reading->person($line, 'from') }} to {{ $reading->person($line, 'to') }}.@can('viewAllMarks', $assignment) {{ $reading->said($line, 'reason') }}@endcan</p>
+                @else
+                    <p class="notice small">The name behind this script was looked at before release: {{ $reading->who($line) }}, {{ App\Support\Clock::shown($line->when()) }}.@can('viewAllMarks', $assignment) Reason given: “{{ $reading->said($line, 'reason') }}”@endcan</p>
+                @endif
             @endforeach
             @if ($settled)
                 <div class="panel"><h2 class="mb-1">How {{ $settled->shownMark() }} came about</h2><x-working :lines="$settled->working" /></div>

@@ -10,14 +10,15 @@
                     <tr>
                         <td class="num quiet" data-label="Line">{{ $line->number }}</td>
                         <td class="lg:whitespace-nowrap" data-label="When">{{ App\Support\Clock::shown($line->when()) }}</td>
-                        <td data-label="Who">{{ $line->actor?->name ?? 'the application' }}</td>
-                        <td>{{ $line->action }}</td>
-                        <td data-label="Of">{{ $line->subject }}</td>
-                        <td class="quiet small">@foreach ($line->details as $key => $value)@if ($value !== null){{ str_replace('_', ' ', $key) }}: {{ is_bool($value) ? ($value ? 'yes' : 'no') : (is_array($value) ? implode(', ', $value) : Str::limit((string) $value, in_array($key, ['sha256', 'hash'], true) ? 16 : 160)) }}@if (! $loop->last); @endif @endif @endforeach</td>
+                        <td data-label="Who">{{ $reading->who($line) }}</td>
+                        <td>{{ $reading->what($line) }}</td>
+                        <td data-label="Of">{{ $reading->on($line) }}</td>
+                        <td class="quiet small">{{ implode('; ', $reading->with($line)) }}</td>
                     </tr>
                 @endforeach
             </tbody>
         </table></div>
+        <p class="quiet small mt-3">Its last line is signed. The public key anyone can check it with: <span class="code break-all">{{ $key }}</span></p>
         <div class="mt-3">{{ $lines->links('release.logbook-pages') }}</div>
     @endif
 </x-page>

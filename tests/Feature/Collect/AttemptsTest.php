@@ -66,7 +66,7 @@ final class AttemptsTest extends TestCase
         Mail::fake();
         $this->module(2, 3);
         $assignment = $this->assignment(['handin_by' => HandInBy::GroupOneMark]);
-        app(SetGroups::class)($assignment, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red'], ['by' => 'hand']);
+        app(SetGroups::class)($assignment, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red'], 'list');
         app(TakeHandIn::class)($assignment, $this->students[0], 'From the first.');
         app(TakeHandIn::class)($assignment, $this->students[1], 'From the second.');
         foreach ([0, 1] as $n) {

@@ -10,6 +10,7 @@ use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\HandInBy;
 use App\Enums\Role;
+use App\Logbook\LogEvent;
 use App\Mail\FromCoordinator;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
@@ -82,7 +83,7 @@ final class CohortTest extends TestCase
         Mail::fake();
         $this->module(2, 4);
         $assignment = $this->assignment(['handin_by' => HandInBy::GroupOneMark]);
-        app(SetGroups::class)($assignment, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red', $this->students[2]->id => 'Blue'], ['by' => 'hand']);
+        app(SetGroups::class)($assignment, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red', $this->students[2]->id => 'Blue'], 'list');
         app(TakeHandIn::class)($assignment, $this->students[0], 'For all of Red.');
         self::assertSame(['' => 3, 'in' => 1, 'out' => 2], array_intersect_key(Cohort::of($assignment, [])->counts(), ['' => 1, 'in' => 1, 'out' => 1]));
         self::assertSame(4, Cohort::of($assignment, ['by' => 'person'])->counts()['']);
@@ -104,7 +105,7 @@ final class CohortTest extends TestCase
         Mail::assertQueued(FromCoordinator::class, 3);
         Mail::assertQueued(FromCoordinator::class, fn (FromCoordinator $mail) => $mail->hasTo('s1@x.example') && $mail->what === 'Your Salt' && str_contains($mail->render(), 'Dear Not,') && str_contains($mail->render(), 'Tue 12 Jan 2027 09:00') && $mail->hasReplyTo($this->coordinator->email));
         self::assertSame(['Missing after their due time', 3], [Message::query()->sole()->shown, Message::query()->sole()->recipients]);
-        self::assertSame(3, LogbookLine::query()->where('action', 'wrote to students')->sole()->details['students']);
+        self::assertSame(3, LogbookLine::query()->where('event', LogEvent::StudentsWrittenTo)->sole()->details['students']);
         $this->get(route('messages.create', $assignment))->assertSee('Your {assignment}');
         $this->post($write, ['subject' => 'x', 'body' => 'Dear {nmae}'])->assertSessionHasErrors(['body' => '{nmae} is not filled in here; there are {name}, {first name}, {assignment}, {module}, {due}, {link}.']);
         $this->post($write, ['subject' => "x\r\nBcc: all@x.example", 'body' => 'y'])->assertSessionHasErrors('subject');

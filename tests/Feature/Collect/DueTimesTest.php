@@ -10,6 +10,7 @@ use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\SaveAssignment;
 use App\Enums\HandInBy;
+use App\Logbook\LogEvent;
 use App\Mail\ExtensionGiven;
 use App\Models\Allowance;
 use App\Models\LogbookLine;
@@ -51,7 +52,7 @@ final class DueTimesTest extends TestCase
         $this->actingAs($this->students[0])->get(route('hand-in.show', $open))->assertSee('Mon 18 Jan 2027 12:00')->assertSee('this is your own due time')->assertSee('to the next day that is no weekend or closure day')->assertSee("was set by {$this->coordinator->name}")->assertDontSee('Plan of September');
         $this->actingAs($this->students[1])->get(route('hand-in.show', $open))->assertDontSee('your own due time');
         $this->actingAs($this->coordinator)->get(route('members.show', $this->member0()))->assertSee('3 extra days; 25 % extra time in timed assignments')->assertSee('Plan of September')->assertSee($this->coordinator->name);
-        $line = LogbookLine::query()->where('action', 'gave a standing allowance')->sole();
+        $line = LogbookLine::query()->where('event', LogEvent::AllowanceGiven)->sole();
         self::assertStringNotContainsString('September', json_encode($line->details, JSON_THROW_ON_ERROR));
     }
 
@@ -101,11 +102,11 @@ final class DueTimesTest extends TestCase
     {
         $this->module(2, 3);
         $assignment = $this->assignment(['handin_by' => HandInBy::GroupOneMark, 'due_at' => now()->addDays(2)]);
-        app(SetGroups::class)($assignment, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red'], ['by' => 'hand']);
+        app(SetGroups::class)($assignment, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red'], 'list');
         app(ChangeExtension::class)($this->script($assignment, 1), now()->addDays(5), 'Ill.', $this->coordinator);
         self::assertSame(['2027-01-16', '2027-01-16', '2027-01-13'], array_map(fn (int $n) => $this->script($assignment, $n)->due_at?->format('Y-m-d'), [0, 1, 2]));
         $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('the latest of its members’ times')->assertDontSee('Extension');
-        app(SetGroups::class)($assignment, [], ['by' => 'hand']);
+        app(SetGroups::class)($assignment, [], 'list');
         self::assertSame('2027-01-13', $this->script($assignment)->due_at?->format('Y-m-d'));
     }
 
@@ -155,7 +156,7 @@ final class DueTimesTest extends TestCase
         $this->get(route('members.show', $this->member0()))->assertSee('The network was down.');
         $this->post(route('scripts.waiver', $script), ['take_back' => '1'])->assertSessionHasNoErrors();
         self::assertFalse($script->refresh()->lateness()->waived);
-        self::assertSame(['waived lateness', 'took back that lateness was waived'], LogbookLine::query()->where('action', 'like', '%waived%')->orderBy('number')->pluck('action')->all());
+        self::assertSame([LogEvent::LatenessWaived, LogEvent::WaiverTakenBack], LogbookLine::query()->where('event', 'like', '%waive%')->orderBy('number')->get()->pluck('event')->all());
     }
 
     public function test_markers_see_nothing_of_extensions_allowances_and_lateness(): void
@@ -194,7 +195,7 @@ final class DueTimesTest extends TestCase
         $this->actingAs($this->coordinator)->post(route('scripts.original', $script), ['original_reason' => ''])->assertSessionHasErrors('original_reason');
         $this->post(route('scripts.original', $this->script($assignment, 1)), ['original_reason' => 'x'])->assertSessionHasErrors('original_reason');
         self::assertSame('By '.$this->students[0]->name.' herself.', $this->post(route('scripts.original', $script), ['original_reason' => 'A file that markers cannot read.'])->assertOk()->streamedContent());
-        self::assertSame('A file that markers cannot read.', LogbookLine::query()->where('action', 'opened an original')->sole()->details['reason']);
+        self::assertSame('A file that markers cannot read.', LogbookLine::query()->where('event', LogEvent::OriginalOpened)->sole()->text('reason'));
     }
 
     /** Gives the first student an allowance through the page, as the coordinator. */

@@ -7,6 +7,7 @@ namespace Tests\Feature\Collect;
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
 use App\Extraction\FileKind;
+use App\Logbook\LogEvent;
 use App\Models\LogbookLine;
 use App\Models\Mark;
 use Illuminate\Support\Carbon;
@@ -63,7 +64,7 @@ final class TakeAwayTest extends TestCase
             $this->search(["{$two}.{$kind}" => $file->streamedContent()]);
         }
         $this->get(route('mark.file', [$mark, 'exe']))->assertNotFound();
-        self::assertSame([$assignment->title], LogbookLine::query()->where('action', 'took scripts away')->distinct()->pluck('subject')->all(), 'and each is in the logbook');
+        self::assertSame([$assignment->public_id], LogbookLine::query()->where('event', LogEvent::ScriptsTaken)->distinct()->pluck('subject')->all(), 'and each is in the logbook');
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Mark\SaveChoice;
+use App\Logbook\LogEvent;
 use App\Mail\FromCoordinator;
 use App\Models\LogbookLine;
 use App\Models\Mark;
@@ -70,7 +71,7 @@ final class ProgressTest extends TestCase
         $this->post(route('mark.remind', $assignment), ['to' => $to, 'body' => 'Dear {name}, {open} left.'])->assertSessionHas('said', 'One marker was written to.');
         Mail::assertQueued(FromCoordinator::class, fn (FromCoordinator $mail) => $mail->hasTo($this->tutors[1]->email) && $mail->text === "Dear {$this->tutors[1]->name}, 2 scripts left.");
         Mail::assertQueued(FromCoordinator::class, 1);
-        self::assertSame(1, LogbookLine::query()->where('action', 'reminded markers')->count());
+        self::assertSame(1, LogbookLine::query()->where('event', LogEvent::MarkersReminded)->count());
         $this->post(route('mark.remind', $assignment), ['to' => [$this->tutors[0]->public_id], 'body' => 'x'])->assertSessionHasErrors('refused');
     }
 

@@ -7,6 +7,7 @@ namespace Tests\Feature\Plan;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Plan\EditRubric;
 use App\Enums\RubricState;
+use App\Logbook\LogEvent;
 use App\Mail\RubricChanged;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
@@ -80,7 +81,7 @@ final class NewerRubricTest extends TestCase
         $this->begun();
         $this->choose('move');
         self::assertSame([[1, '50.0'], [2, '60.0'], [2, null]], [$this->stands(0, Seat::First), $this->stands(1, Seat::First), $this->stands(2, Seat::First)]);
-        $line = LogbookLine::query()->where('action', 'moved a first mark to a newer rubric')->sole();
+        $line = LogbookLine::query()->where('event', LogEvent::MarkMoved)->where('details->seat', 'first')->sole();
         self::assertSame([$this->script($this->assignment, 1)->code, '50.0', '60.0'], [$line->subject, $line->details['before'], $line->details['after']]);
     }
 

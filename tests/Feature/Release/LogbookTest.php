@@ -4,13 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Release;
 
+use App\Actions\ShareOut\ChangeConflict;
 use App\Exceptions\LogbookBroken;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogDetail;
+use App\Logbook\LogEvent;
+use App\Logbook\LogText;
+use App\Logbook\Reading;
 use App\Models\LogbookLine;
+use App\Models\LogbookText;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Lang;
 use Illuminate\Support\Facades\Log;
 use LogicException;
 use Tests\TestCase;
+use YoungHarbor\Core\Logbook\HeadKey;
+use YoungHarbor\Core\Logbook\WhyBroken;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\WhyOpen;
 
 final class LogbookTest extends TestCase
 {
@@ -25,7 +37,7 @@ final class LogbookTest extends TestCase
         $this->released();
         self::assertSame(
             ['made a rubric ready', 'made an assignment', 'opened an assignment to students', 'handed in', 'shared out scripts', 'finished a first mark', 'finished a second mark', 'settled by the rule', 'released a result'],
-            LogbookLine::query()->orderBy('number')->pluck('action')->unique()->values()->all(),
+            LogbookLine::query()->orderBy('number')->get()->map(fn (LogbookLine $line) => Reading::of([$line])->what($line))->unique()->values()->all(),
         );
         self::assertSame(0, $this->verify());
         $this->actingAs($this->coordinator)->get(route('logbook', $this->module))
@@ -40,9 +52,9 @@ final class LogbookTest extends TestCase
         self::assertSame(3, LogbookLine::query()->count());
 
         foreach ([
-            'altered' => fn () => DB::table('logbook_lines')->where('number', 2)->update(['subject' => 'Pepper']),
+            'altered' => fn () => DB::table('logbook_lines')->where('number', 2)->update(['subject' => $this->module->public_id]),
             'altered details' => fn () => DB::table('logbook_lines')->where('number', 1)->update(['details' => '{"version":2}']),
-            'another person' => fn () => DB::table('logbook_lines')->where('number', 2)->update(['actor_id' => $this->students[0]->id]),
+            'another person' => fn () => DB::table('logbook_lines')->where('number', 2)->update(['actor' => $this->students[0]->public_id]),
             'removed' => fn () => DB::table('logbook_lines')->where('number', 2)->delete(),
             'the last removed' => fn () => DB::table('logbook_lines')->where('number', 3)->delete(),
             'the last removed, and the count in the database with it' => function (): void {
@@ -75,7 +87,7 @@ final class LogbookTest extends TestCase
         self::assertSame($before, LogbookLine::query()->count());
         self::assertSame(0, $this->verify());
         $this->expectException(LogicException::class);
-        LogbookLine::query()->firstOrFail()->update(['action' => 'nothing']);
+        LogbookLine::query()->firstOrFail()->update(['event' => LogEvent::HandedIn]);
     }
 
     public function test_each_look_at_a_name_is_logged_with_its_reason(): void
@@ -87,18 +99,19 @@ final class LogbookTest extends TestCase
         $this->post(route('scripts.name', $script), ['reason' => 'A talk has to be arranged.'])
             ->assertSessionHas('said', "{$script->code} is {$this->students[0]->name}. This look is in the logbook.");
         $line = LogbookLine::query()->orderByDesc('number')->firstOrFail();
-        self::assertSame(['looked at the name behind a script', $script->code, 'A talk has to be arranged.', $this->coordinator->id], [$line->action, $line->subject, $line->details['reason'], $line->actor_id]);
+        self::assertSame([LogEvent::NameLookedAt, $script->code, 'A talk has to be arranged.', $this->coordinator->public_id], [$line->event, $line->subject, $line->text('reason'), $line->actor]);
     }
 
     public function test_no_line_carries_a_name_and_a_code_together(): void
     {
         $this->module();
         $assignment = $this->released();
-        foreach (LogbookLine::query()->with('actor')->get() as $line) {
-            $text = json_encode([$line->subject, $line->details], JSON_THROW_ON_ERROR);
+        foreach (LogbookLine::query()->with('words', 'person')->get() as $line) {
+            $reading = Reading::of([$line]);
+            $text = json_encode([$line->subject, $line->details, $reading->on($line), $reading->with($line)], JSON_THROW_ON_ERROR);
             foreach ($assignment->scripts()->with('student')->get() as $script) {
                 self::assertStringNotContainsString($script->student->name, $text);
-                if ($line->actor?->is($script->student)) {
+                if ($line->person?->is($script->student)) {
                     self::assertStringNotContainsString($script->code, $text);
                 }
             }
@@ -120,7 +133,7 @@ final class LogbookTest extends TestCase
         $before = DB::table('rubrics')->count();
         $this->post(route('rubrics.store'), ['title' => 'Another', 'where' => $this->module->public_id]);
         try {
-            app(Logbook::class)->write('did something', 'x');
+            app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
             self::fail('it was written');
         } catch (LogbookBroken $e) {
             self::assertStringContainsString('stands at line 2, and line 3 is not the one', $e->getMessage());
@@ -136,13 +149,13 @@ final class LogbookTest extends TestCase
         foreach (['' => null, 'altered' => str_replace('"count":3', '"count":2', $kept)] as $what => $with) {
             $with === null ? unlink($head) : file_put_contents($head, $with);
             try {
-                app(Logbook::class)->write('did something', 'x');
+                app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
                 self::fail("it was written: {$what}");
             } catch (LogbookBroken) {
                 file_put_contents($head, $kept);
             }
         }
-        app(Logbook::class)->write('did something', 'x');
+        app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
         self::assertSame(0, $this->verify());
     }
 
@@ -153,17 +166,20 @@ final class LogbookTest extends TestCase
         $head = config('harbor.files').'/logbook/head.json';
         // Head first, then the database, then the files, while people work.
         $backedUpHead = (string) file_get_contents($head);
-        app(Logbook::class)->write('went on working', 'x');
-        app(Logbook::class)->write('went on working', 'y');
-        $database = [DB::table('logbook_lines')->get()->map(fn ($row) => (array) $row)->all(), (array) DB::table('logbook_head')->sole()];
-        app(Logbook::class)->write('after the backup', 'z');
+        app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
+        app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed)->because('y'));
+        $all = fn (string $table): array => DB::table($table)->get()->map(fn ($row) => (array) $row)->all();
+        $database = [$all('logbook_lines'), (array) DB::table('logbook_head')->sole(), $all('logbook_texts')];
+        app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
         // All is lost, and restored.
+        DB::table('logbook_texts')->delete();
         DB::table('logbook_lines')->delete();
         DB::table('logbook_lines')->insert($database[0]);
+        DB::table('logbook_texts')->insert($database[2]);
         DB::table('logbook_head')->update($database[1]);
         file_put_contents($head, $backedUpHead);
         self::assertSame(0, $this->verify());
-        app(Logbook::class)->write('goes on', 'x');
+        app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
         self::assertSame(0, $this->verify());
     }
 
@@ -177,7 +193,7 @@ final class LogbookTest extends TestCase
         $this->artisan('logbook:seal', ['--reason' => 'The disk of the database failed on Tuesday; restored from Monday.'])->assertSuccessful();
         self::assertSame(0, $this->verify());
         $line = LogbookLine::query()->orderByDesc('number')->firstOrFail();
-        self::assertSame(['sealed the logbook anew', 3], [$line->action, $line->details['lines its head had told of']]);
+        self::assertSame([LogEvent::SealedAnew, 3], [$line->event, $line->details['lines_told']]);
     }
 
     public function test_a_line_that_someone_else_wrote_since_this_transaction_began_does_not_break_it(): void
@@ -187,11 +203,11 @@ final class LogbookTest extends TestCase
         try {
             self::assertSame(0, LogbookLine::query()->count(), 'from here on this transaction sees the database as it is now');
             DB::setDefaultConnection('other');
-            DB::transaction(fn () => app(Logbook::class)->write('did something else', 'elsewhere'));
+            DB::transaction(fn () => app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed)));
             DB::setDefaultConnection($own);
             self::assertSame(1, app(Logbook::class)->head()?->count);
             self::assertSame(0, LogbookLine::query()->count());
-            app(Logbook::class)->write('did something', 'here');
+            app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed));
             self::assertSame(2, DB::table('logbook_head')->sharedLock()->value('count'));
         } finally {
             DB::setDefaultConnection($own);
@@ -200,6 +216,70 @@ final class LogbookTest extends TestCase
             DB::connection('other')->table('logbook_head')->delete();
             DB::purge('other');
             DB::beginTransaction();
+        }
+    }
+
+    public function test_a_person_and_a_text_can_be_erased_and_the_logbook_holds(): void
+    {
+        $this->module(3);
+        $script = $this->script($this->sharedOut($this->assignment()));
+        $this->actingAs($this->coordinator)->post(route('scripts.name', $script), ['reason' => 'A talk about her illness.']);
+        app(ChangeConflict::class)->record($this->module, $this->tutors[2], $this->students[0], 'Her sister.', $this->coordinator);
+        $this->get(route('logbook', $this->module))->assertSee($this->tutors[2]->name)->assertSee('Her sister.')->assertSee('A talk about her illness.');
+        self::assertSame(0, $this->verify());
+
+        LogbookText::query()->where('text', 'like', '%illness%')->sole()->erase();
+        DB::table('conflicts')->delete();
+        DB::table('memberships')->where('user_id', $this->tutors[2]->id)->delete();
+        DB::table('marks')->where('marker_id', $this->tutors[2]->id)->delete();
+        DB::table('assignment_markers')->where('user_id', $this->tutors[2]->id)->delete();
+        $this->tutors[2]->delete();
+
+        self::assertSame(0, $this->verify(), 'what was erased breaks nothing');
+        $this->get(route('logbook', $this->module))->assertOk()->assertSee('someone who was erased')->assertDontSee($this->tutors[2]->name)
+            ->assertSee('reason: [erased]')->assertDontSee('illness')->assertSee('Her sister.');
+        // A text that is put in another's place is found, and so is one that comes back.
+        foreach ([['text' => 'Her brother.'], ['salt' => str_repeat('a', 32)]] as $other) {
+            DB::beginTransaction();
+            DB::table('logbook_texts')->where('text', 'Her sister.')->update($other);
+            self::assertSame(1, $this->verify());
+            DB::rollBack();
+        }
+    }
+
+    public function test_an_excerpt_is_verified_elsewhere_with_the_published_key(): void
+    {
+        $this->module();
+        $assignment = $this->released();
+        $script = $this->script($assignment);
+        $file = (string) tempnam(sys_get_temp_dir(), 'excerpt');
+        $this->artisan('logbook:excerpt', ['of' => $script->code, 'file' => $file])->assertSuccessful();
+        $kept = (string) file_get_contents($file);
+        foreach ($assignment->scripts()->whereKeyNot($script->id)->get() as $other) {
+            self::assertStringNotContainsString($other->code, $kept, 'other lines stand in it as hashes');
+        }
+        $key = app(Logbook::class)->publicKey();
+        $check = function (string $with, string $key) use ($file): int {
+            file_put_contents($file, $with);
+
+            return $this->artisan('logbook:verify', ['file' => $file, '--key' => $key])->run();
+        };
+        DB::table('logbook_texts')->delete();
+        DB::table('logbook_lines')->delete();
+        self::assertSame(0, $check($kept, $key), 'without the database');
+        self::assertSame(1, $check($kept, (new HeadKey(str_repeat('x', 32)))->publicKey()), 'another key');
+        self::assertSame(1, $check(str_replace('"mark":"50', '"mark":"70', $kept), $key), 'another mark');
+        self::assertSame(1, $check(implode("\n", array_slice(explode("\n", $kept), 0, -2))."\n", $key), 'the last line gone');
+        self::assertSame(1, $check('not an excerpt', $key));
+        self::assertSame(1, $this->artisan('logbook:verify', ['file' => $file])->run(), 'a key in the file proves nothing');
+        self::assertSame(1, $this->artisan('logbook:excerpt', ['of' => 'NOBODY-000', 'file' => $file])->run());
+        unlink($file);
+    }
+
+    public function test_every_event_detail_and_text_has_its_words(): void
+    {
+        foreach ([...array_map(fn (LogEvent $one) => "events.{$one->value}", LogEvent::cases()), ...array_map(fn (LogDetail $one) => "details.{$one->value}", LogDetail::cases()), ...array_map(fn (LogText $one) => "texts.{$one->value}", LogText::cases()), ...array_map(fn (Seat $one) => "seats.{$one->value}", Seat::cases()), ...array_map(fn (WhyOpen $one) => "why_open.{$one->value}", WhyOpen::cases()), ...array_map(fn (WhyBroken $one) => "faults.{$one->value}", WhyBroken::cases())] as $key) {
+            self::assertTrue(Lang::has("logbook.{$key}"), $key);
         }
     }
 }

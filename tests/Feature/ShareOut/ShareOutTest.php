@@ -6,6 +6,7 @@ namespace Tests\Feature\ShareOut;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Mark\SaveChoice;
+use App\Logbook\LogEvent;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\Conflict;
@@ -59,8 +60,8 @@ final class ShareOutTest extends TestCase
             self::assertSame($entry['marker'], Mark::query()->where('seat', $entry['part'])->whereHas('script', fn ($query) => $query->where('code', $entry['script']))->sole()->marker->public_id);
         }
         $this->post(route('share-out.apply', $plan), ['seen' => 1])->assertSessionHasErrors('refused');
-        $line = LogbookLine::query()->where('action', 'shared out scripts')->sole();
-        self::assertSame([7, 10, $plan->public_id], [$line->details['seed'], $line->details['marks given'], $line->details['plan']]);
+        $line = LogbookLine::query()->where('event', LogEvent::ScriptsSharedOut)->sole();
+        self::assertSame([7, 10, $plan->public_id], [$line->details['seed'], $line->details['given'], $line->details['plan']]);
         $this->post(route('share-out.plan', $assignment), $this->asked());
         $this->get(route('share-out.index', $assignment))->assertSee('changes nothing');
     }
@@ -94,8 +95,8 @@ final class ShareOutTest extends TestCase
             ->assertSessionHasErrors(['refused' => "A rule of this module keeps {$own->code} from {$this->tutors[0]->name}. Nothing was moved."]);
         $this->actingAs($this->tutors[1])->get(route('conflicts.index', $this->module))->assertForbidden();
         $this->actingAs($this->coordinator)->delete(route('conflicts.destroy', Conflict::query()->sole()))->assertSessionHas('said', 'Taken back.');
-        self::assertSame(['recorded a conflict of interest', 'took a conflict of interest back'], LogbookLine::query()->where('action', 'like', '%conflict%')->orderBy('number')->pluck('action')->all());
-        foreach (LogbookLine::query()->where('action', 'like', '%conflict%')->get() as $line) {
+        self::assertSame([LogEvent::ConflictRecorded, LogEvent::ConflictTakenBack], LogbookLine::query()->where('event', 'like', '%conflict%')->orderBy('number')->get()->pluck('event')->all());
+        foreach (LogbookLine::query()->where('event', 'like', '%conflict%')->get() as $line) {
             self::assertStringNotContainsString($own->code, json_encode($line->details, JSON_THROW_ON_ERROR).$line->subject, 'a line names people or a code, never both');
         }
     }
@@ -190,8 +191,8 @@ final class ShareOutTest extends TestCase
         self::assertSame([$third->id, [], null], [$new->marker_id, $new->choices->toArray(), $new->begun_at]);
         self::assertSame(['handed over', 'Half-way through.'], [$mark->refresh()->isHandedOver() ? 'handed over' : '', $mark->choices->on('c1')->comment]);
         self::assertSame(2, $mark->script->marks()->count());
-        $line = LogbookLine::query()->where('action', 'handed a begun first mark over')->sole();
-        self::assertSame([$code, 'On sick leave until January.'], [$line->subject, $line->details['reason']]);
+        $line = LogbookLine::query()->where('event', LogEvent::MarkHandedOver)->sole();
+        self::assertSame([$code, 'On sick leave until January.'], [$line->subject, $line->text('reason')]);
         // To its old marker it is closed, with the reason why nothing more is taken; it is on nobody's list twice.
         $this->actingAs($mark->marker)->patchJson(route('mark.sync', $mark), ['changes' => [['key' => 'general', 'was' => '', 'now' => 'Late.']]])->assertForbidden()->assertSee('handed over to another marker');
         $this->get(route('mark.index', $assignment))->assertOk()->assertDontSee($code);

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Collect;
 
 use App\Http\Controllers\Controller;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Script;
@@ -72,7 +74,7 @@ final class CollectController extends Controller
     public function csv(Request $request, Assignment $assignment, Logbook $logbook): StreamedResponse
     {
         $this->authorize('coordinate', $assignment);
-        DB::transaction(fn () => $logbook->write('took the list of a cohort away', $assignment->title, [], null, $assignment, $this->person($request)));
+        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::CohortListTaken)->on($assignment)->by($this->person($request))));
         $cohort = Cohort::of($assignment, $request->query());
         $time = fn (?string $at): ?string => $at === null ? null : Clock::plain(Carbon::parse($at, 'UTC'));
 

@@ -57,7 +57,7 @@ final class GroupsController extends Controller
         if ($faults !== []) {
             return back()->withInput()->withErrors(['lines' => ['Nothing was changed.', ...array_slice($faults, 0, 20)]]);
         }
-        $set($assignment, array_filter($groups, fn (string $group) => $group !== ''), ['by' => 'hand']);
+        $set($assignment, array_filter($groups, fn (string $group) => $group !== ''), 'list');
 
         return redirect()->route('groups.index', $assignment)->with('said', 'The groups are set.');
     }
@@ -76,7 +76,7 @@ final class GroupsController extends Controller
         foreach ($drawn as $n => $members) {
             $groups += array_fill_keys($members, 'Group '.($n + 1));
         }
-        $set($assignment, $groups, ['drawn in' => (int) $fields['size'], 'seed' => (int) $fields['seed']]);
+        $set($assignment, $groups, 'random', (int) $fields['seed'], (int) $fields['size']);
 
         return redirect()->route('groups.index', $assignment)->with('said', count($drawn).' groups are drawn with the seed '.$fields['seed'].'.');
     }

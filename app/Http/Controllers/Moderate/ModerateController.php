@@ -7,6 +7,8 @@ namespace App\Http\Controllers\Moderate;
 use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\ProposeMark;
 use App\Http\Controllers\Controller;
+use App\Logbook\LogEvent;
+use App\Logbook\Reading;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
 use App\Models\Mark;
@@ -14,6 +16,7 @@ use App\Models\Script;
 use App\Policies\AssignmentPolicy;
 use App\Wording\Settling;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use YoungHarbor\Core\Marking\OpenMark;
@@ -37,6 +40,19 @@ final class ModerateController extends Controller
             ->sortBy(fn (Script $script) => [$script->standing === Standing::ToSettle ? 0 : 1, $script->code])->values();
 
         return view('moderate.index', ['assignment' => $assignment, 'scripts' => $scripts, 'all' => $all, 'toSettle' => $scripts->filter(fn (Script $script) => $script->standing === Standing::ToSettle)]);
+    }
+
+    /**
+     * Who handed a mark of a script over, and who looked at the name behind it.
+     *
+     * @return array{lines: Collection<int, LogbookLine>, reading: Reading}
+     */
+    private function log(Script $script): array
+    {
+        $lines = LogbookLine::query()->where('assignment', $script->assignment->public_id)->whereIn('event', [LogEvent::MarkHandedOver, LogEvent::NameLookedAt])
+            ->where('subject', $script->code)->with('words')->orderBy('number')->get();
+
+        return ['lines' => $lines, 'reading' => Reading::of($lines)];
     }
 
     /** Why the rule leaves a script to its markers; null when it does not. */
@@ -63,8 +79,7 @@ final class ModerateController extends Controller
             'why' => $both ? $this->whyOpen($script) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
             'open' => $script->proposals->firstWhere('state', 'open'),
-            'handed' => LogbookLine::query()->where('assignment_id', $script->assignment_id)->where('action', 'like', 'handed a begun % mark over')->where('subject', $script->code)->orderBy('number')->get(),
-            'looks' => LogbookLine::query()->where('assignment_id', $script->assignment_id)->where('action', 'looked at the name behind a script')->where('subject', $script->code)->with('actor:id,name')->orderBy('number')->get(),
+            ...$this->log($script),
         ]);
     }
 

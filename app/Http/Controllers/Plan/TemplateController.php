@@ -10,7 +10,9 @@ use App\Extraction\FileKind;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
 use App\Http\Controllers\Controller;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\AssignmentTemplate;
 use App\Models\Script;
@@ -49,7 +51,7 @@ final class TemplateController extends Controller
         Storage::put($path, $bytes);
         DB::transaction(function () use ($assignment, $logbook, $name, $path, $bytes, $text): void {
             $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($bytes), 'sha256' => hash('sha256', $bytes), 'text' => $text]);
-            $logbook->write('added a template file', $assignment->title, ['file' => $name, 'sha256' => hash('sha256', $bytes)], null, $assignment);
+            $logbook->write(Entry::of(LogEvent::TemplateAdded)->on($assignment)->with(sha256: hash('sha256', $bytes))->saying(file: $name));
         });
         $rerun->whenHandedIn($assignment->unsetRelation('templates'));
 
@@ -72,7 +74,7 @@ final class TemplateController extends Controller
         $this->authorize('coordinate', $assignment);
         DB::transaction(function () use ($template, $assignment, $logbook): void {
             $template->delete();
-            $logbook->write('took a template file away', $assignment->title, ['file' => $template->name, 'sha256' => $template->sha256], null, $assignment);
+            $logbook->write(Entry::of(LogEvent::TemplateTaken)->on($assignment)->with(sha256: $template->sha256)->saying(file: $template->name));
         });
         Storage::delete($template->path);
         $rerun->whenHandedIn($assignment->unsetRelation('templates'));

@@ -6,7 +6,9 @@ namespace App\Http\Controllers\Release;
 
 use App\Enums\Role;
 use App\Http\Controllers\Controller;
+use App\Logbook\Entry;
 use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Support\GradeBook;
@@ -41,7 +43,7 @@ final class GradeBookController extends Controller
     public function csv(Module $module, GradeBook $book, Logbook $logbook): StreamedResponse
     {
         $this->authorize('viewGradeBook', $module);
-        DB::transaction(fn () => $logbook->write('took the grade book away', $module->code, [], $module));
+        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::GradeBookTaken)->on($module)));
         $lines = $book->csv($book->of($module));
 
         return response()->streamDownload(function () use ($lines): void {

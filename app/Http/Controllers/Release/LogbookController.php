@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Release;
 
 use App\Http\Controllers\Controller;
+use App\Logbook\Logbook;
+use App\Logbook\Reading;
 use App\Models\LogbookLine;
 use App\Models\Module;
 use Illuminate\Contracts\View\View;
@@ -14,13 +16,12 @@ use Illuminate\Contracts\View\View;
  */
 final class LogbookController extends Controller
 {
-    public function __invoke(Module $module): View
+    public function __invoke(Module $module, Logbook $logbook): View
     {
         $this->authorize('viewLogbook', $module);
 
-        return view('release.logbook', [
-            'module' => $module,
-            'lines' => LogbookLine::query()->where('module_id', $module->id)->with('actor:id,name')->orderByDesc('number')->simplePaginate(60),
-        ]);
+        $lines = LogbookLine::query()->where('module', $module->public_id)->with('words')->orderByDesc('number')->simplePaginate(60);
+
+        return view('release.logbook', ['module' => $module, 'lines' => $lines, 'reading' => Reading::of($lines->items()), 'key' => $logbook->publicKey()]);
     }
 }

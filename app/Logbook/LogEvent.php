@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Logbook;
+
+/**
+ * What can stand in the logbook. Each has its words in lang/en/logbook.php.
+ */
+enum LogEvent: string
+{
+    // Accounts
+    case SignedIn = 'account.signed-in';
+    case PasswordChosen = 'account.password-chosen';
+    case PasswordReset = 'account.password-reset';
+    case PasswordChanged = 'account.password-changed';
+    case AdministratorMade = 'account.administrator-made';
+    // Modules and people
+    case ModuleMade = 'module.made';
+    case RosterApplied = 'module.roster-applied';
+    case PeopleAdded = 'module.people-added';
+    case PersonChanged = 'module.person-changed';
+    case CoordinatorMade = 'module.coordinator-made';
+    case ClosureDaysSet = 'module.closure-days-set';
+    case ListOfPeopleTaken = 'module.list-of-people-taken';
+    case BankCommentDeleted = 'module.bank-comment-deleted';
+    case BankCommentBack = 'module.bank-comment-back';
+    // Plan
+    case RubricAdded = 'plan.rubric-added';
+    case RubricReady = 'plan.rubric-ready';
+    case RubricRetired = 'plan.rubric-retired';
+    case RubricOpened = 'plan.rubric-opened';
+    case BandsMade = 'plan.bands-made';
+    case BandsChanged = 'plan.bands-changed';
+    case AssignmentMade = 'plan.assignment-made';
+    case AssignmentChanged = 'plan.assignment-changed';
+    case AssignmentOpened = 'plan.assignment-opened';
+    case NewerRubricGiven = 'plan.newer-rubric-given';
+    case MarkMoved = 'plan.mark-moved';
+    case TemplateAdded = 'plan.template-added';
+    case TemplateTaken = 'plan.template-taken-away';
+    // Collect
+    case HandedIn = 'collect.handed-in';
+    case AttemptChosen = 'collect.attempt-chosen';
+    case CouldNotBeRead = 'collect.could-not-be-read';
+    case DraftChecked = 'collect.draft-checked';
+    case AllowanceGiven = 'collect.allowance-given';
+    case AllowanceEnded = 'collect.allowance-ended';
+    case ExtensionGiven = 'collect.extension-given';
+    case ExtensionTakenBack = 'collect.extension-taken-back';
+    case LatenessWaived = 'collect.lateness-waived';
+    case WaiverTakenBack = 'collect.waiver-taken-back';
+    case GroupsSet = 'collect.groups-set';
+    case StudentsWrittenTo = 'collect.students-written-to';
+    case OriginalOpened = 'collect.original-opened';
+    case ScriptsTaken = 'collect.scripts-taken';
+    case CohortListTaken = 'collect.cohort-list-taken';
+    // Screen
+    case ComparedAgain = 'screen.compared-again';
+    case SearchedAgain = 'screen.searched-again';
+    case ComparingStopped = 'screen.comparing-stopped';
+    case LeftOut = 'screen.left-out';
+    case LetCount = 'screen.let-count';
+    case ChoiceUndone = 'screen.choice-undone';
+    case ArchiveAdded = 'screen.archive-added';
+    case ArchiveTaken = 'screen.archive-taken-out';
+    case BaselineMade = 'screen.baseline-made';
+    case BaselineAdded = 'screen.baseline-added';
+    case BaselineTaken = 'screen.baseline-taken-out';
+    case SentToDetector = 'screen.sent-to-detector';
+    case ConversationWritten = 'screen.conversation-written';
+    case ConversationShared = 'screen.conversation-shared';
+    // Share out
+    case ScriptsSharedOut = 'share-out.scripts-shared-out';
+    case MarkHandedOver = 'share-out.mark-handed-over';
+    case TogetherChosen = 'share-out.together-chosen';
+    case LevelsAgreed = 'share-out.levels-agreed';
+    case ConflictRecorded = 'share-out.conflict-recorded';
+    case ConflictTakenBack = 'share-out.conflict-taken-back';
+    case NameLookedAt = 'share-out.name-looked-at';
+    case NameHidden = 'share-out.name-hidden';
+    case NameLeft = 'share-out.name-left';
+    // Mark
+    case MarkFinished = 'mark.finished';
+    case MarkReopened = 'mark.reopened';
+    case MarkBegunFromTogether = 'mark.begun-from-together';
+    case MarkersReminded = 'mark.markers-reminded';
+    // Moderate
+    case SettledByRule = 'moderate.settled-by-rule';
+    case LeftToMarkers = 'moderate.left-to-markers';
+    case MarkProposed = 'moderate.mark-proposed';
+    case ProposalAccepted = 'moderate.proposal-accepted';
+    // Release
+    case ScriptHeld = 'release.script-held';
+    case ScriptLetGo = 'release.script-let-go';
+    case ResultReleased = 'release.result-released';
+    case ResultOpened = 'release.result-opened';
+    case NamesRevealed = 'release.names-revealed';
+    case GradeBookTaken = 'release.grade-book-taken';
+    // The logbook itself
+    case SealedAnew = 'logbook.sealed-anew';
+}
