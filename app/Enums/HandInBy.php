@@ -11,15 +11,11 @@ enum HandInBy: string
 {
     case Each = 'each';
     case GroupOneMark = 'group';
-    case GroupOneByOne = 'group one by one';
+    case GroupOneByOne = 'group-one-by-one';
 
     public function label(): string
     {
-        return match ($this) {
-            self::Each => 'each student',
-            self::GroupOneMark => 'a group, with one mark',
-            self::GroupOneByOne => 'a group, its members marked one by one',
-        };
+        return __("plan.handin_by.{$this->value}");
     }
 
     public function isGroup(): bool

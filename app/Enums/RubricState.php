@@ -9,7 +9,7 @@ namespace App\Enums;
  */
 enum RubricState: string
 {
-    case WorkingCopy = 'working copy';
+    case WorkingCopy = 'working-copy';
     case Ready = 'ready';
     case Retired = 'retired';
 }

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SeatMark;
+use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Score;
 use YoungHarbor\Core\Rubric\Scorer;
@@ -27,6 +28,8 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property int $script_id
  * @property int $assignment_id the script's
  * @property Seat $seat
+ * @property Carbon|null $put_away_at since when it is on no desk
+ * @property int|null $queue_place drawn, so that the order of a queue tells nothing
  * @property int $marker_id
  * @property int $rubric_version_id
  * @property int $work_id what was marked
@@ -57,12 +60,13 @@ final class Mark extends Model
 
     protected function casts(): array
     {
-        return ['seat' => Seat::class, 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
+        return ['seat' => Seat::class, 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'put_away_at' => 'datetime', 'queue_place' => 'integer', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
     }
 
     protected static function booted(): void
     {
         self::creating(function (self $mark): void {
+            $mark->queue_place ??= random_int(0, PHP_INT_MAX);
             $mark->assignment_id ??= (int) Script::query()->whereKey($mark->script_id)->value('assignment_id');
         });
     }
@@ -117,9 +121,7 @@ final class Mark extends Model
      */
     public static function onDesks(): Builder
     {
-        return self::query()->whereNull('marks.handed_over_at')->where(fn (Builder $query) => $query
-            ->where('marks.seat', '!=', Seat::Together)->orWhereNotNull('marks.done_at')
-            ->orWhereNotExists(fn ($released) => $released->from('results')->whereColumn('results.script_id', 'marks.script_id')));
+        return self::query()->whereNull('marks.put_away_at');
     }
 
     /**
@@ -160,6 +162,11 @@ final class Mark extends Model
         };
     }
 
+    public function isPutAway(): bool
+    {
+        return $this->put_away_at !== null;
+    }
+
     public function isHandedOver(): bool
     {
         return $this->handed_over_at !== null;
@@ -183,7 +190,7 @@ final class Mark extends Model
     /** Whether nothing in it changes any more, for now or for good: it is done, or the script's result is out. */
     public function isClosed(): bool
     {
-        return $this->isDone() || $this->script->result()->exists();
+        return $this->isDone() || $this->script->standing === Standing::Released;
     }
 
     /** The total of a finished mark, at the rubric's decimals. */

@@ -15,12 +15,14 @@ use YoungHarbor\Core\Screening\ReportSeen;
 use YoungHarbor\Core\Screening\Verdict;
 
 /**
- * A marker's way through their scripts of one assignment: in the order of the marks' random ids, so that it tells nothing
- * and is the same on every device, or in the order of what needs marking, scripts that all mark together first.
+ * A marker's way through their scripts of one assignment: in an order that was drawn, so that it tells nothing and
+ * is the same on every device, or in the order of what needs marking, scripts that all mark together first.
  * Each step is a fixed number of queries, however long the queue is.
  */
 final class DeskQueue
 {
+    private const MIXED = 'marks.queue_place';
+
     /** Which of them: by name, the words for it. */
     public const SHOWN = ['' => 'all', 'open' => 'to do', 'begun' => 'begun', 'aside' => 'set aside', 'done' => 'done', 'flagged' => 'past a line for overlap'];
 
@@ -50,22 +52,23 @@ final class DeskQueue
 
     /**
      * @param  array{show?: string, section?: string, order?: string}  $filter
-     * @return array{place: int, all: int, open: int, previous: Mark|null, next: Mark|null}
+     * @return array{place: int, all: int, open: int, previous: string|null, next: string|null} the neighbours by public id
      */
     public function around(Mark $mark, array $filter = []): array
     {
         // The script one looks at stays in the row even when it no longer fits, so that the next one is where it was.
         $order = self::order($filter['order'] ?? '');
-        $here = Mark::query()->whereKey($mark->id)->selectRaw("{$order} AS spot")->toBase()->sole()->spot;
+        $here = $order === self::MIXED ? $mark->queue_place : Mark::query()->whereKey($mark->id)->selectRaw("{$order} AS spot")->toBase()->sole()->spot;
         $queue = fn (): Builder => $this->queue($mark->assignment_id, $mark->marker_id, $filter);
-        $counts = $queue()->selectRaw("COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM({$order} < ?) AS before_it, SUM(marks.id = ?) AS self", [$here, $mark->id])->toBase()->sole();
+        $counts = $queue()->selectRaw("COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM({$order} < ?) AS before_it", [$here])->toBase()->sole();
+        $isIn = $filter === [] ? ! $mark->isPutAway() : $queue()->whereKey($mark->id)->exists();
 
         return [
             'place' => (int) $counts->before_it + 1,
-            'all' => (int) $counts->every + ((int) $counts->self === 0 ? 1 : 0),
-            'open' => (int) $counts->open + ((int) $counts->self === 0 && ! $mark->isClosed() ? 1 : 0),
-            'previous' => $queue()->whereRaw("{$order} < ?", [$here])->orderByRaw("{$order} DESC")->first(['marks.id', 'public_id']),
-            'next' => $queue()->whereRaw("{$order} > ?", [$here])->orderByRaw($order)->first(['marks.id', 'public_id']),
+            'all' => (int) $counts->every + ($isIn ? 0 : 1),
+            'open' => (int) $counts->open + (! $isIn && ! $mark->isClosed() ? 1 : 0),
+            'previous' => $queue()->whereRaw("{$order} < ?", [$here])->orderByRaw("{$order} DESC")->toBase()->value('marks.public_id'),
+            'next' => $queue()->whereRaw("{$order} > ?", [$here])->orderByRaw($order)->toBase()->value('marks.public_id'),
         ];
     }
 
@@ -93,7 +96,7 @@ final class DeskQueue
     {
         /** @var Mark|null $next */
         $next = $this->queue($assignment->id, $person->id, [])->whereNull('done_at')
-            ->orderByRaw("seat != 'together', aside_reason IS NOT NULL, touched_at IS NULL, touched_at DESC, marks.public_id")->first();
+            ->orderByRaw("seat != 'together', aside_reason IS NOT NULL, touched_at IS NULL, touched_at DESC, marks.queue_place")->first();
 
         return $next;
     }
@@ -104,7 +107,11 @@ final class DeskQueue
      */
     public function queue(int $assignmentId, int $markerId, array $filter): Builder
     {
-        return Mark::onDesks()->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)
+        $queue = Mark::onDesks();
+        // Just after scripts were given out the table's statistics do not tell yet which index holds all that is asked here.
+        $queue->getQuery()->forceIndex('marks_queue_index');
+
+        return $queue->where('marks.marker_id', $markerId)->where('marks.assignment_id', $assignmentId)
             ->when(($filter['show'] ?? '') !== '', fn (Builder $query) => match ($filter['show'] ?? '') {
                 'open' => $query->whereNull('done_at'),
                 'begun' => $query->whereNull('done_at')->whereNotNull('begun_at'),
@@ -151,10 +158,10 @@ final class DeskQueue
         $together = "IF(marks.seat = '".Seat::Together->value."' AND done_at IS NULL, '0', '1')";
 
         return match ($order) {
-            'need' => "CONCAT({$together}, IF(done_at IS NOT NULL, 3, IF(aside_reason IS NOT NULL, 2, IF(begun_at IS NOT NULL, 0, 1))), marks.public_id)",
+            'need' => "CONCAT({$together}, IF(done_at IS NOT NULL, 3, IF(aside_reason IS NOT NULL, 2, IF(begun_at IS NOT NULL, 0, 1))), LPAD(marks.queue_place, 20, '0'))",
             'code' => "CONCAT({$together}, (SELECT code FROM scripts WHERE scripts.id = marks.script_id), marks.seat, marks.public_id)",
             // As the index has it: a step is quick however long the queue is.
-            default => 'marks.public_id',
+            default => self::MIXED,
         };
     }
 }

@@ -6,8 +6,8 @@ namespace App\Support;
 
 use App\Models\Mark;
 use App\Models\MarkAttachment;
-use App\Models\MarkComment;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\MarkForm;
@@ -45,8 +45,13 @@ final class DeskState
         $text = ScriptText::of($mark->handin);
         $version = TextAnchor::versionOf($text);
         $notes = [];
-        foreach (MarkComment::query()->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')->get() as $comment) {
-            $notes[$comment->public_id] = [...$comment->content(), 'place' => $comment->isOnPage() ? null : TextAnchor::fromArray($comment->anchor)->in($text, $version)];
+        // As plain rows: there can be hundreds.
+        foreach (DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')->get(['public_id', 'kind', 'criterion', 'body', 'anchor']) as $row) {
+            $anchor = (array) json_decode((string) $row->anchor, true, 32, JSON_THROW_ON_ERROR);
+            $notes[(string) $row->public_id] = [
+                'body' => $row->body, 'kind' => $row->kind, 'criterion' => $row->criterion, 'anchor' => $anchor, 'gone' => false,
+                'place' => isset($anchor['page']) ? null : TextAnchor::fromArray($anchor)->in($text, $version),
+            ];
         }
 
         return $notes;

@@ -9,12 +9,12 @@ namespace YoungHarbor\Core\Allocation;
  */
 enum Pace: string
 {
-    case Done = 'all done';
-    case InTime = 'in time at this pace';
-    case Behind = 'behind: faster than so far is needed';
-    case NotBegun = 'nothing done yet';
-    case Past = 'past the promised date';
-    case Open = 'no date is promised';
+    case Done = 'all-done';
+    case InTime = 'in-time';
+    case Behind = 'behind';
+    case NotBegun = 'not-begun';
+    case Past = 'past';
+    case Open = 'no-date';
 
     /**
      * @param  int  $given  scripts

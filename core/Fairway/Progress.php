@@ -9,8 +9,8 @@ namespace YoungHarbor\Core\Fairway;
  */
 enum Progress: string
 {
-    case NotBegun = 'not begun';
-    case UnderWay = 'under way';
+    case NotBegun = 'not-begun';
+    case UnderWay = 'under-way';
     case Done = 'done';
 
     public static function of(int $done, int $all): self

@@ -13,7 +13,7 @@ enum Attention: string
 {
     case None = '';
     case Look = 'look';
-    case LookClosely = 'look closely';
+    case LookClosely = 'look-closely';
 
     /**
      * A line counts from its own figure on.

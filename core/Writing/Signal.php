@@ -10,43 +10,43 @@ namespace YoungHarbor\Core\Writing;
 enum Signal: string
 {
     /** Words a sentence, mean. */
-    case SentenceLength = 'sentence length';
+    case SentenceLength = 'sentence-length';
 
     /** Standard deviation of words a sentence, divided by their mean (coefficient of variation). */
-    case SentenceVariation = 'sentence length variation';
+    case SentenceVariation = 'sentence-length-variation';
 
     /** Moving-average type-token ratio, window of 100 words: M. Covington, J. McFall, Journal of Quantitative Linguistics 17, 2010. */
-    case WordVariety = 'word variety';
+    case WordVariety = 'word-variety';
 
     /** MTLD, threshold 0.72, forward and backward: P. McCarthy, S. Jarvis, Behavior Research Methods 42, 2010. */
-    case LexicalDiversity = 'lexical diversity';
+    case LexicalDiversity = 'lexical-diversity';
 
     /** Mean absolute z-score of the 100 most frequent words, against the other texts: the distance of J. Burrows, Literary and Linguistic Computing 17, 2002, from the middle of the baseline. */
-    case FunctionWords = 'function words';
+    case FunctionWords = 'function-words';
 
     /** Bits a word under an interpolated Kneser-Ney bigram model of the other texts: R. Kneser, H. Ney, ICASSP 1995. */
     case Predictability = 'predictability';
 
     /** Standard deviation over sentences of the bits a word. */
-    case PredictabilityVariation = 'predictability variation';
+    case PredictabilityVariation = 'predictability-variation';
 
     /** Stock connectives and phrases, in 1,000 words; English only. The list is our own. */
-    case StockPhrases = 'stock phrases';
+    case StockPhrases = 'stock-phrases';
 
     /** Of each sentence, whether one of the nine before it opens with the same word; the share of sentences. Our own. */
-    case RepeatedOpenings = 'repeated openings';
+    case RepeatedOpenings = 'repeated-openings';
 
     /** Standard deviation of words a paragraph, divided by their mean. */
-    case ParagraphVariation = 'paragraph length variation';
+    case ParagraphVariation = 'paragraph-length-variation';
 
     /** Commas, in 100 words. */
     case Commas = 'commas';
 
     /** Semicolons, colons, dashes, brackets, question and exclamation marks, in 100 words. */
-    case OtherMarks = 'other marks';
+    case OtherMarks = 'other-marks';
 
     /** Reading ease: R. Flesch, Journal of Applied Psychology 32, 1948; made for English. */
-    case ReadingEase = 'reading ease';
+    case ReadingEase = 'reading-ease';
 
     /** Digits after the point when it is printed. */
     public function decimals(): int

@@ -18,7 +18,7 @@ return new class extends Migration
             $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete();
             $table->foreignId('owner_id')->nullable()->constrained('users')->restrictOnDelete()->comment('who made it; edits it when it is in no module');
             $table->string('title', 200);
-            $table->enum('state', ['working copy', 'ready', 'retired'])->default('working copy');
+            $table->enum('state', ['working-copy', 'ready', 'retired'])->default('working-copy');
             $table->json('document')->comment('what is being worked on; marks never point here');
             $table->mediumText('words')->default('')->comment('all its words, for the library search');
             $table->unsignedSmallInteger('criteria')->default(0);
@@ -89,7 +89,7 @@ return new class extends Migration
             $table->json('late_rule')->nullable();
             $table->json('length_rule')->nullable();
             $table->decimal('cap', 5, 2)->nullable()->comment('most marks a resit can give');
-            $table->enum('handin_by', ['each', 'group', 'group one by one'])->default('each');
+            $table->enum('handin_by', ['each', 'group', 'group-one-by-one'])->default('each');
             $table->json('handin_kinds')->nullable()->comment('kinds of files taken; null for all that can be read');
             $table->unsignedTinyInteger('max_megabytes')->default(20);
             $table->unsignedTinyInteger('max_files')->default(1);

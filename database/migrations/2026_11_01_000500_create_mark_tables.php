@@ -19,6 +19,8 @@ return new class extends Migration
             $table->boolean('counts')->comment('whether it makes up the script\'s mark');
             $table->unsignedSmallInteger('seat_number')->default(1)->comment('which of several, in a seat that can hold several');
             $table->dateTime('handed_over_at')->nullable()->comment('begun by someone who could not finish; kept, and counts no more');
+            $table->dateTime('put_away_at')->nullable()->comment('since when it is on no desk: handed over, or made together and not finished before its result went out');
+            $table->unsignedBigInteger('queue_place')->comment('drawn, so that the order of a queue tells nothing and is the same everywhere');
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
             $table->foreignId('work_id')->constrained()->restrictOnDelete()->comment('what was marked');
@@ -43,7 +45,8 @@ return new class extends Migration
             $table->unique(['script_id', 'seat', 'holding_marker_id']);
             $table->index(['assignment_id', 'counting_seat', 'marker_id']);
             $table->index(['marker_id', 'done_at']);
-            $table->index(['marker_id', 'assignment_id', 'public_id', 'done_at'], 'marks_queue_index');
+            // All that a queue is counted and stepped by, so that no mark has to be read for it.
+            $table->index(['marker_id', 'assignment_id', 'put_away_at', 'queue_place', 'done_at'], 'marks_queue_index');
         });
         Schema::create('proposals', function (Blueprint $table): void {
             $table->id();

@@ -26,4 +26,18 @@ return [
         'trial' => 'trial script',
         'together' => 'together, counts for nothing',
     ],
+    'pace' => [
+        'all-done' => 'all done',
+        'in-time' => 'in time at this pace',
+        'behind' => 'behind: faster than so far is needed',
+        'not-begun' => 'nothing done yet',
+        'past' => 'past the promised date',
+        'no-date' => 'no date is promised',
+    ],
+    // How far a stage of the fairway is.
+    'progress' => [
+        'not-begun' => 'not begun',
+        'under-way' => 'under way',
+        'done' => 'done',
+    ],
 ];

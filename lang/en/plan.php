@@ -13,4 +13,20 @@ return [
         'third-decides' => 'what the third marker decides',
         'peers' => 'the median of the peers',
     ],
+    'handin_by' => [
+        'each' => 'each student',
+        'group' => 'a group, with one mark',
+        'group-one-by-one' => 'a group, its members marked one by one',
+    ],
+    'rubric_state' => [
+        'working-copy' => 'working copy',
+        'ready' => 'ready',
+        'retired' => 'retired',
+    ],
+    // How a mark at a boundary finds its band.
+    'boundary' => [
+        'as-it-stands' => 'A mark is in the highest band it reaches as it stands: 69.5 is not 70.',
+        'whole-marks' => 'A mark is rounded to a whole number, half up, to find its band: 69.5 reaches 70, 69.4 does not.',
+    ],
+    'rubric_closed' => 'This rubric is :state; a :state rubric does not change. Open it for changes to go on.',
 ];

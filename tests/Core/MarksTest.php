@@ -225,7 +225,7 @@ final class MarksTest extends TestCase
     /** Boundary rules as stated on the page: 69.5 is not 70 as it stands, and reaches it when whole marks count. */
     public function test_the_boundary_rule_is_applied_in_one_place(): void
     {
-        $whole = BandScale::fromArray(['boundary' => 'whole marks', 'name' => 'Classes', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'], ['name' => 'First', 'from' => '70']]]);
+        $whole = BandScale::fromArray(['boundary' => 'whole-marks', 'name' => 'Classes', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'], ['name' => 'First', 'from' => '70']]]);
         self::assertSame(['First', 'Third', 'Third', 'Fail'], array_map(fn (string $mark) => $whole->bandFor(BigDecimal::of($mark))->name, ['69.5', '69.49', '39.5', '39.4']));
         self::assertSame('39.5 to 69.4', $whole->span($whole->bands[1], 1));
         self::assertSame('40 to 69', $whole->span($whole->bands[1], 0));

@@ -87,7 +87,7 @@ final class EditRubric
     {
         $stored = Rubric::query()->lockForUpdate()->findOrFail($rubric->id);
         if ($stored->state !== RubricState::WorkingCopy) {
-            throw new Refused("This rubric is {$stored->state->value}; a {$stored->state->value} rubric does not change. Open it for changes to go on.");
+            throw new Refused(__('plan.rubric_closed', ['state' => __("plan.rubric_state.{$stored->state->value}")]));
         }
 
         return $stored;

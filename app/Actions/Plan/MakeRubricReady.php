@@ -32,7 +32,7 @@ final class MakeRubricReady
         return DB::transaction(function () use ($rubric, $seen, $user): RubricVersion {
             $stored = Rubric::query()->lockForUpdate()->findOrFail($rubric->id);
             if ($stored->state !== RubricState::WorkingCopy) {
-                throw new Refused("This rubric is {$stored->state->value} already.");
+                throw new Refused('This rubric is '.__("plan.rubric_state.{$stored->state->value}").' already.');
             }
             if ($stored->lock_version !== $seen) {
                 throw new Refused("{$stored->savedBy->name} changed this rubric meanwhile. Look at what it says now, then make it ready.");

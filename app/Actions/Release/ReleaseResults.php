@@ -11,12 +11,14 @@ use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Mail\ResultReleased;
 use App\Models\Assignment;
+use App\Models\Mark;
 use App\Models\Result;
 use App\Models\Script;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
 
 /**
@@ -55,6 +57,8 @@ final class ReleaseResults
                 $this->release($script->setRelation('assignment', $assignment), $by);
             }
 
+            // What was marked together and never finished is on nobody's desk any more.
+            Mark::query()->whereIn('script_id', $ready->modelKeys())->where('seat', Seat::Together)->whereNull('done_at')->whereNull('put_away_at')->update(['put_away_at' => now()]);
             ($this->standings)($ready->modelKeys());
 
             return $ready->count();

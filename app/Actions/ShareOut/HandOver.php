@@ -44,7 +44,7 @@ final class HandOver
             throw_if($script->marks->contains('marker_id', $to->id), new Refused("{$to->name} marks {$code} already, and nobody marks a script twice. Nothing was changed."));
             throw_if($this->planning->isKeptFrom($assignment, $code, $to->public_id), new Refused("A rule of this module keeps {$code} from {$to->name}. Nothing was changed."));
             throw_if(Mark::query()->where('script_id', $script->id)->where('marker_id', $mark->marker_id)->where('seat', $seat)->whereNotNull('handed_over_at')->exists(), new Refused("{$code} has been handed over from the same marker before. Nothing was changed."));
-            $mark->forceFill(['handed_over_at' => now(), 'counts' => false, 'lock_version' => $mark->lock_version + 1])->save();
+            $mark->forceFill(['handed_over_at' => now(), 'put_away_at' => now(), 'counts' => false, 'lock_version' => $mark->lock_version + 1])->save();
             Mark::give($script, $seat, $to->id, $assignment);
             ($this->standings)([$script->id]);
             $this->logbook->write(Entry::of(LogEvent::MarkHandedOver)->on($script)->with(seat: $seat, from: $mark->marker, to: $to)->because($reason)->by($by));

@@ -79,7 +79,7 @@ final class CheckWriting extends Command
 
         return [
             'words' => $text->count(), 'enough' => true, 'p_value' => self::number($conformal->p()), 'reading' => $conformal->isUnusual($alarm) ? 'unusual' : 'usual',
-            'signals' => array_map(fn (SignalReading $one) => ['name' => $one->signal->value, 'value' => $one->shown($one->value), 'baseline_low' => $one->shown($one->low), 'baseline_high' => $one->shown($one->high)], $compared->signals()),
+            'signals' => array_map(fn (SignalReading $one) => ['name' => str_replace('-', ' ', $one->signal->value), 'value' => $one->shown($one->value), 'baseline_low' => $one->shown($one->low), 'baseline_high' => $one->shown($one->high)], $compared->signals()),
             'own' => $same === null ? null : ['distance' => self::number($same->distance), 'p_value' => self::number($same->p())],
             'turns' => array_map(fn (Turn $turn) => ['at_word' => $turn->at, 'p_value' => self::number($turn->p)], $this->turns($text, $trusted)),
         ];

@@ -6,14 +6,14 @@
 @endphp
 <div class="heading pb-0!">
     <h1>{{ $rubric->title }}</h1>
-    <span class="of">{{ $rubric->place() }} · {{ $rubric->state->value }}@if ($rubric->latestVersion), {{ $rubric->state === RubricState::WorkingCopy ? 'after version' : 'version' }} {{ $rubric->latestVersion->number }}@endif{{ $rubric->provenance === '' ? '' : ' · '.$rubric->provenance }}</span>
+    <span class="of">{{ $rubric->place() }} · {{ __('plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), {{ $rubric->state === RubricState::WorkingCopy ? 'after version' : 'version' }} {{ $rubric->latestVersion->number }}@endif{{ $rubric->provenance === '' ? '' : ' · '.$rubric->provenance }}</span>
     <nav class="tabs" aria-label="This rubric">
         @foreach ($pages as $key => [$route, $words])<a href="{{ route($route, $rubric) }}" aria-current="{{ $here === $key ? 'page' : 'false' }}">{{ $words }}</a>@endforeach
         <span class="ml-auto flex gap-5 items-baseline">
             @can('copy', $rubric)<button class="link" type="button" data-opens="copy">Copy</button>@endcan
             @can('edit', $rubric)
                 @if ($rubric->state !== RubricState::WorkingCopy)
-                    <form method="post" action="{{ route('rubrics.state', $rubric) }}">@csrf<input type="hidden" name="state" value="working copy"><button class="link">Open it for changes</button></form>
+                    <form method="post" action="{{ route('rubrics.state', $rubric) }}">@csrf<input type="hidden" name="state" value="working-copy"><button class="link">Open it for changes</button></form>
                 @endif
                 @if ($rubric->state === RubricState::Ready)
                     <form method="post" action="{{ route('rubrics.state', $rubric) }}">@csrf<input type="hidden" name="state" value="retired"><button class="link">Retire it</button></form>

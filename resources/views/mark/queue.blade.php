@@ -63,7 +63,7 @@
                         <tr><td>{{ $row['name'] }}</td><td class="num">{{ $row['given'] }}</td><td class="num">{{ $row['begun'] }}</td><td class="num">{{ $row['done'] }}</td>
                             <td><svg width="160" height="12" aria-hidden="true"><rect x="0.5" y="1.5" width="159" height="9" fill="var(--sheet)" stroke="var(--quiet)" /><rect x="0.5" y="1.5" width="{{ round(159 * $row['done'] / max(1, $row['given']), 1) }}" height="9" fill="var(--deep)" /></svg></td>
                             <td class="num">{{ $row['minutes'] === null ? '–' : round($row['minutes']) }}</td>
-                            <td @class(['signal' => $row['pace']->needsAttention()])>{{ $row['pace']->value }}{{ $row['aside'] > 0 ? ", {$row['aside']} set aside" : '' }}</td>
+                            <td @class(['signal' => $row['pace']->needsAttention()])>{{ __('mark.pace.'.$row['pace']->value) }}{{ $row['aside'] > 0 ? ", {$row['aside']} set aside" : '' }}</td>
                             <td>@if ($row['pace'] !== Pace::Done)<input type="checkbox" name="to[]" value="{{ $row['id'] }}" @checked($row['pace']->needsAttention()) aria-label="Write to {{ $row['name'] }}">@endif</td></tr>
                     @endforeach
                 </tbody>

@@ -50,7 +50,7 @@
                 <h2 class="mb-2">Rubrics</h2>
                 <div class="panel mb-5">
                     @forelse ($rubrics as $rubric)
-                        <p class="mb-1"><a href="{{ route('rubrics.show', $rubric) }}">{{ $rubric->title }}</a> <span class="quiet small">{{ $rubric->state->value }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif</span></p>
+                        <p class="mb-1"><a href="{{ route('rubrics.show', $rubric) }}">{{ $rubric->title }}</a> <span class="quiet small">{{ __('plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif</span></p>
                     @empty
                         <p class="quiet">None yet.</p>
                     @endforelse

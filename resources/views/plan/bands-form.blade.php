@@ -4,7 +4,7 @@
         @csrf
         @if ($scale)@method('put')<input type="hidden" name="lock_version" value="{{ $scale->lock_version }}">@endif
         <x-field name="name" label="Name" :value="$document['name'] ?? ''" required />
-        <x-choice name="boundary" label="At a boundary" :options="collect(YoungHarbor\Core\Marks\BoundaryRule::cases())->mapWithKeys(fn ($rule) => [$rule->value => $rule->sentence()])->all()" :value="$document['boundary'] ?? 'as it stands'" />
+        <x-choice name="boundary" label="At a boundary" :options="collect(YoungHarbor\Core\Marks\BoundaryRule::cases())->mapWithKeys(fn ($rule) => [$rule->value => __('plan.boundary.'.$rule->value)])->all()" :value="$document['boundary'] ?? 'as-it-stands'" />
         <p class="quiet small mb-2">A line a band; empty lines are left out. The lowest begins at 0. “Stands for” is the mark a band is turned into, and lies in it; it may stay empty.</p>
         <table class="table sheet mb-4">
             <thead><tr><th>Band</th><th>From</th><th>Stands for</th></tr></thead>

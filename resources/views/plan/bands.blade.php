@@ -12,7 +12,7 @@
                     @if (isset($own[$key]))<a class="ml-auto small" href="{{ route('bands.edit', $own[$key]) }}">Change</a>@else<span class="ml-auto quiet small">built in</span>@endif
                     <a class="small" href="{{ route('bands.create', [$module, 'from' => $key]) }}">Copy</a></div>
                 @isset($answers[$key])<p class="font-bold kelp mb-1">{{ ucfirst($answers[$key]) }}</p>@endisset
-                <p class="quiet small mb-2">{{ $scale->boundary->sentence() }}</p>
+                <p class="quiet small mb-2">{{ __('plan.boundary.'.$scale->boundary->value) }}</p>
                 <table class="table small">
                     <thead><tr><th>Band</th><th class="num">From</th><th class="num">Stands for</th></tr></thead>
                     <tbody>@foreach (array_reverse($scale->bands) as $band)<tr><td>{{ $band->name }}</td><td class="num">{{ YoungHarbor\Core\Figures\Figure::plain($band->from) }}</td><td class="num">{{ $band->value === null ? '–' : YoungHarbor\Core\Figures\Figure::plain($band->value) }}</td></tr>@endforeach</tbody>

@@ -11,7 +11,7 @@
                             <path d="{{ $lock->isOpen() ? 'M6 12 V7 a5 5 0 0 1 9.600 -2' : 'M6 12 V8 a6 6 0 0 1 12 0 V12' }}" fill="none" stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2.5" />
                             <rect x="3" y="12" width="18" height="12" rx="2" fill="{{ $lock->isOpen() ? 'none' : 'var(--signal)' }}" stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2" />
                         </svg>
-                        <div>{{ $lock->obstacle->sentence(count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown($lock->scripts) }}</span>@endunless</div>
+                        <div>{{ trans_choice('release.obstacle.'.$lock->obstacle->value, count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown($lock->scripts) }}</span>@endunless</div>
                         @unless ($lock->isOpen())<a href="{{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts' : route($lock->obstacle->stage()->value.'.index', $assignment) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? 'the list' : $lock->obstacle->stage()->label() }}</a>@else<span class="kelp">nothing in the way</span>@endunless
                     </div>
                 @endforeach

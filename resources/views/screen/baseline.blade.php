@@ -14,7 +14,7 @@
                     <p><b>{{ $baseline->size }} {{ $baseline->size === 1 ? 'text is used' : 'texts are used' }}.</b> The lowest alarm it can support is {{ number_format($baseline->lowestAlarm(), 3) }}{{ $baseline->lowestAlarm() > 0.05 + 1e-9 ? '; one of 0.05 needs '.Conformal::least(0.05).' texts' : '' }}. <span class="quiet">Version {{ $baseline->version }}, {{ $baseline->language }}.</span></p>
                     <details class="mt-2"><summary><b>How its texts spread</b></summary>
                         <table class="table mt-2"><thead><tr><th>Signal</th><th class="num">Nine in ten from</th><th class="num">Middle</th><th class="num">to</th></tr></thead><tbody>
-                            @foreach ($baseline->spread ?? [] as $name => $one)@php($signal = Signal::from($name))<tr><td>{{ Str::ucfirst($name) }} <span class="quiet small">{{ $signal->unit() }}</span></td>@foreach (['low', 'middle', 'high'] as $at)<td class="num">{{ number_format($one[$at], $signal->decimals()) }}</td>@endforeach</tr>@endforeach
+                            @foreach ($baseline->spread ?? [] as $name => $one)@php($signal = Signal::from($name))<tr><td>{{ Str::ucfirst(__('screen.signal.'.$signal->value)) }} <span class="quiet small">{{ $signal->unit() }}</span></td>@foreach (['low', 'middle', 'high'] as $at)<td class="num">{{ number_format($one[$at], $signal->decimals()) }}</td>@endforeach</tr>@endforeach
                         </tbody></table></details>
                 @endif
             </div>

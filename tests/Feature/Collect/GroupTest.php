@@ -86,7 +86,7 @@ final class GroupTest extends TestCase
 
     public function test_marked_one_by_one_each_has_a_script_and_a_group_does_not_overlap_with_itself(): void
     {
-        $this->grouped('group one by one');
+        $this->grouped('group-one-by-one');
         self::assertSame(5, OverlapReport::query()->count());
         self::assertSame(0, (int) OverlapReport::query()->sum('runs'));
         $this->markAll();
@@ -138,7 +138,7 @@ final class GroupTest extends TestCase
 
     public function test_scripts_of_a_group_stay_with_one_first_marker_when_that_is_wanted(): void
     {
-        $this->grouped('group one by one');
+        $this->grouped('group-one-by-one');
         Carbon::setTestNow(now()->addDays(2));
         $markers = array_map(fn (User $tutor) => ['marker' => $tutor->public_id, 'share' => '1', 'sections' => null], $this->tutors);
         for ($seed = 1; $seed < 8; $seed++) {

@@ -140,6 +140,6 @@ final class DeskTest extends TestCase
         $mark = $this->desk();
         $this->expectException(\Illuminate\Database\UniqueConstraintViolationException::class);
         DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(['script_id', 'assignment_id', 'seat', 'counts', 'rubric_version_id', 'work_id'])->map(fn (object $row) => (array) $row)->sole(),
-            'public_id' => (new Mark)->newUniqueId(), 'marker_id' => $this->coordinator->id, 'choices' => '{}', 'general_comment' => '']);
+            'public_id' => (new Mark)->newUniqueId(), 'marker_id' => $this->coordinator->id, 'choices' => '{}', 'general_comment' => '', 'queue_place' => 1]);
     }
 }

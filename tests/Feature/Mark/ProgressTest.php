@@ -95,7 +95,7 @@ final class ProgressTest extends TestCase
         $section = ['section' => 'B'];
         $inB = $mine->filter(fn (Mark $mark) => Membership::query()->where('user_id', $mark->script->student_id)->value('section') === 'B')->values();
         $around = app(DeskQueue::class)->around($inB[1], $section);
-        self::assertSame([2, $inB->count(), $inB[0]->id, $inB[2]->id], [$around['place'], $around['all'], $around['previous']?->id, $around['next']?->id]);
+        self::assertSame([2, $inB->count(), $inB[0]->public_id, $inB[2]->public_id], [$around['place'], $around['all'], $around['previous'], $around['next']]);
         $page = $this->get(route('mark.desk', [$inB[1], ...$section]))->assertOk();
         $page->assertSee(e(route('mark.desk', [$inB[2], ...$section])), false);
         // What is set aside comes last of all when one goes on.

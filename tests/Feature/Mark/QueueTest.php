@@ -30,11 +30,11 @@ final class QueueTest extends TestCase
         for ($place = 1; $mark instanceof Mark; $place++) {
             $around = $queue->around(Mark::query()->findOrFail($mark->id));
             self::assertSame([$place, 6, 6], [$around['place'], $around['all'], $around['open']]);
-            self::assertSame($walked === [] ? null : end($walked), $around['previous']?->id);
-            $walked[] = $mark->id;
-            $mark = $around['next'];
+            self::assertSame($walked === [] ? null : end($walked), $around['previous']);
+            $walked[] = $mark->public_id;
+            $mark = $around['next'] === null ? null : Mark::query()->where('public_id', $around['next'])->sole();
         }
-        self::assertSame($mine->pluck('id')->all(), $walked);
+        self::assertSame($mine->pluck('public_id')->all(), $walked);
     }
 
     public function test_done_goes_on_to_what_is_open_and_begins_again_at_the_first(): void

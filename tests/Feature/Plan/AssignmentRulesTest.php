@@ -243,7 +243,7 @@ final class AssignmentRulesTest extends TestCase
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module(1, 1);
         $assignment = $this->assignment();
-        $this->actingAs($this->coordinator)->post(route('bands.store', $this->module), ['name' => 'Three', 'boundary' => 'whole marks', 'bands' => [
+        $this->actingAs($this->coordinator)->post(route('bands.store', $this->module), ['name' => 'Three', 'boundary' => 'whole-marks', 'bands' => [
             ['name' => 'High', 'from' => '70', 'value' => '80'], ['name' => 'Low', 'from' => '0', 'value' => ''], ['name' => 'Mid', 'from' => '45', 'value' => '55'], ['name' => '', 'from' => '', 'value' => ''],
         ]])->assertSessionHasNoErrors();
         $scale = GradeScale::query()->sole();

@@ -153,7 +153,7 @@ final class RubricEditingTest extends TestCase
         $assignment = $this->assignment();
         $rubric = $assignment->rubricVersion?->rubric;
         self::assertInstanceOf(Rubric::class, $rubric);
-        $this->actingAs($this->coordinator)->post(route('rubrics.state', $rubric), ['state' => 'working copy']);
+        $this->actingAs($this->coordinator)->post(route('rubrics.state', $rubric), ['state' => 'working-copy']);
         $this->send($rubric, ['criteria.c2.weight' => ['40', '30'], 'criteria.c1.descriptors.l2' => ['Some.', 'Some, in part.']], 'duplicate-criterion:c1');
         $this->send($rubric, ['criteria.c3.title' => ['Argument (copy)', 'Answering'], 'criteria.c3.weight' => ['0', '10']], 'place-criterion:c2:0');
         $this->withHeader('HX-Request', '')->get(route('rubrics.versions', $rubric))->assertOk()->assertSee('Being changed now, since version 1')

@@ -43,7 +43,7 @@ final class RubricSheetTest extends TestCase
         $rubric = $this->workingCopy('39.5');
         $this->actingAs($this->coordinator)->post(route('rubrics.ready', $rubric), ['seen' => 1])
             ->assertSessionHasErrors(['ready' => 'The weights total 99.5 %, 0.5 short of 100']);
-        self::assertSame(['working copy', '39.5'], [$rubric->refresh()->state->value, $rubric->document['criteria'][1]['weight']]);
+        self::assertSame(['working-copy', '39.5'], [$rubric->refresh()->state->value, $rubric->document['criteria'][1]['weight']]);
         $this->get(route('rubrics.show', $rubric))->assertSee('99.5 of 100')->assertSee('0.5 to place');
         $this->put(route('rubrics.update', $rubric), $this->sent($rubric, ['do' => 'spread']));
         self::assertSame(['60.25', '39.75'], array_column($rubric->refresh()->document['criteria'], 'weight'));
@@ -96,7 +96,7 @@ final class RubricSheetTest extends TestCase
         self::assertNotNull($rubric);
         $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Changed']]]))
             ->assertSessionHasErrors('refused');
-        $this->post(route('rubrics.state', $rubric), ['state' => 'working copy']);
+        $this->post(route('rubrics.state', $rubric), ['state' => 'working-copy']);
         $this->put(route('rubrics.update', $rubric), $this->sent($rubric->refresh(), ['criteria' => ['c1' => ['title' => 'Changed']]]));
         $this->post(route('rubrics.ready', $rubric), ['seen' => $rubric->refresh()->lock_version]);
 

@@ -6,12 +6,12 @@ namespace Tests\Feature\ShareOut;
 
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
+use App\Actions\Release\ReleaseResults;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\MarkComment;
-use App\Models\Result;
 use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\User;
@@ -140,9 +140,10 @@ final class TogetherTest extends TestCase
         $left = $this->together($marker);
         self::assertSame($left->id, app(DeskQueue::class)->resume($this->work, $marker)?->id);
         $own = $this->markOf($this->script, Seat::First);
+        $this->finishBoth($this->script);
         Mark::counting()->where('marker_id', $marker->id)->update(['done_at' => now(), 'total' => '50']);
         self::assertStringContainsString('1 script to mark', (string) $this->actingAs($marker)->get(route('today'))->getContent());
-        Result::query()->create(['script_id' => $this->script->id, 'document' => [], 'mark' => '50', 'band' => 'Third', 'released_by' => $this->coordinator->id, 'released_at' => now()]);
+        app(ReleaseResults::class)($this->work, [$this->script->code], $this->coordinator);
         $this->get(route('today'))->assertOk()->assertDontSee('1 script to mark');
         self::assertNull(app(DeskQueue::class)->resume($this->work, $marker));
         $this->get(route('mark.desk', $left))->assertOk()->assertSee('Results are out; nothing is left to do here');

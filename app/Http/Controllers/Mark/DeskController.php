@@ -26,6 +26,7 @@ use App\Support\DeskKeys;
 use App\Support\DeskQueue;
 use App\Support\DeskState;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -47,12 +48,14 @@ final class DeskController extends Controller
     {
         $this->authorize('open', $mark);
         $person = $this->person($request);
-        $mark->load(['script.assignment.module', 'script.settlement', 'handin.files', 'rubricVersion']);
+        $mark->loadMissing(['script.assignment.module', 'handin.files', 'rubricVersion']);
         $score = $mark->score();
         $rubric = $mark->rubricVersion->toCore();
         $filter = DeskQueue::filter($request->query());
         // A later attempt would tell that something came in after the due time.
-        $attempts = Handin::query()->where('script_id', $mark->script_id)->where('attempt', '<=', $mark->handin->attempt)->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
+        $attempts = $mark->handin->attempt === 1 ? new Collection([$mark->handin])
+            : Handin::query()->where('script_id', $mark->script_id)->where('attempt', '<=', $mark->handin->attempt)->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
+        $sets = BankSet::of($person, $mark->script->assignment->module_id)->get();
         $attempt = $request->has('attempt') ? $attempts->firstWhere('attempt', $request->integer('attempt'))?->refresh()->load('files') ?? abort(404) : $mark->handin;
         $files = $this->files($mark);
 
@@ -61,8 +64,8 @@ final class DeskController extends Controller
             'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files, 'attachments' => $state->attachments($mark),
             'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
-            'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($person, $mark),
-            'config' => $this->config($mark, $person, $state, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [], $attempt->id !== $mark->work_id),
+            'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($sets),
+            'config' => $this->config($mark, $person, $state, $sets, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [], $attempt->id !== $mark->work_id),
         ]);
     }
 
@@ -187,18 +190,19 @@ final class DeskController extends Controller
     }
 
     /**
+     * @param  Collection<int, BankSet>  $sets
      * @param  list<Criterion>  $criteria
      * @param  list<array{number: int, url: string}>  $files
      * @return array<string, mixed>
      */
-    private function config(Mark $mark, User $person, DeskState $state, array $criteria, array $files, bool $earlier): array
+    private function config(Mark $mark, User $person, DeskState $state, Collection $sets, array $criteria, array $files, bool $earlier): array
     {
         return [
             'code' => $mark->script->code, 'earlier' => $earlier, 'state' => $state->of($mark), 'place' => $mark->place, 'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
             'criteria' => (object) array_combine(array_map(fn (Criterion $one) => $one->id(), $criteria), array_map(fn (Criterion $one) => $one->title(), $criteria)),
             'sync' => route('mark.sync', $mark), 'news' => route('mark.news', $mark), 'token' => route('mark.token', $mark), 'settings' => route('mark.settings'),
             'attachments' => route('attachments.store', $mark), 'bankUsed' => route('bank.comments.used', 'ENTRY'), 'voiceSeconds' => (int) config('harbor.voice.seconds'), 'files' => $files,
-            'bank' => BankComment::query()->whereIn('bank_set_id', BankSet::of($person, $mark->script->assignment->module_id)->select('id'))->with('set:id,title')->get()->map(fn (BankComment $one) => $one->forDesk())->all(),
+            'bank' => $this->bank($sets),
         ];
     }
 
@@ -230,12 +234,23 @@ final class DeskController extends Controller
     }
 
     /**
+     * @param  Collection<int, BankSet>  $sets
+     * @return list<array<string, mixed>>
+     */
+    private function bank(Collection $sets): array
+    {
+        $titled = $sets->keyBy('id');
+        $comments = $sets->isEmpty() ? [] : BankComment::query()->whereIn('bank_set_id', $titled->keys())->get()->all();
+
+        return array_values(array_map(fn (BankComment $one) => $one->setRelation('set', $titled[$one->bank_set_id])->forDesk(), $comments));
+    }
+
+    /**
+     * @param  Collection<int, BankSet>  $sets
      * @return array<string, string>
      */
-    private function sets(User $person, Mark $mark): array
+    private function sets(Collection $sets): array
     {
-        $sets = BankSet::of($person, $mark->script->assignment->module_id)->get();
-
         return [...$sets->mapWithKeys(fn (BankSet $set) => [$set->public_id => $set->title.($set->module_id === null ? ' (yours)' : ' (the team’s)')])->all(), 'own' => 'a new set of your own', 'team' => 'a new set of the team'];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plan;
 
+use App\Enums\RubricState;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Rubric;
@@ -76,7 +77,7 @@ final class RubricPagesController extends Controller
             $changes[$version->id] = $before === null ? null : DraftChanges::between(Draft::of($before->document), Draft::of($version->document));
         }
         $latest = $versions->first();
-        $open = $latest === null || $rubric->state->value !== 'working copy' ? null : DraftChanges::between(Draft::of($latest->document), $rubric->draft());
+        $open = $latest === null || $rubric->state !== RubricState::WorkingCopy ? null : DraftChanges::between(Draft::of($latest->document), $rubric->draft());
 
         return view('plan.rubric-versions', ['rubric' => $rubric, 'versions' => $versions, 'used' => $used, 'changes' => $changes, 'open' => $open]);
     }

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Enums\HandInBy;
+use App\Enums\RubricState;
+use Illuminate\Support\Facades\Lang;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+use YoungHarbor\Core\Allocation\Pace;
+use YoungHarbor\Core\Fairway\Progress;
+use YoungHarbor\Core\Marking\Rules\RuleName;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Standing;
+use YoungHarbor\Core\Marking\WhyOpen;
+use YoungHarbor\Core\Marks\BoundaryRule;
+use YoungHarbor\Core\Overlap\Attention;
+use YoungHarbor\Core\Release\Obstacle;
+use YoungHarbor\Core\Screening\ReportSeen;
+use YoungHarbor\Core\Writing\Signal;
+
+/**
+ * Keys are stored, words are shown: each key of these enums has its words, and none of them is words itself.
+ */
+final class WordsTest extends TestCase
+{
+    /**
+     * @param  class-string<\BackedEnum>  $enum
+     */
+    #[DataProvider('shown')]
+    public function test_every_key_has_its_words(string $enum, string $place): void
+    {
+        foreach ($enum::cases() as $case) {
+            if ($case === Attention::None) { // nothing is said of it
+                continue;
+            }
+            self::assertMatchesRegularExpression('/\A[a-z0-9.-]+\z/', (string) $case->value);
+            self::assertTrue(Lang::has("{$place}.{$case->value}"), "{$place}.{$case->value}");
+        }
+    }
+
+    /**
+     * @return iterable<string, array{class-string<\BackedEnum>, string}>
+     */
+    public static function shown(): iterable
+    {
+        foreach ([
+            'plan.handin_by' => HandInBy::class, 'plan.rubric_state' => RubricState::class, 'plan.boundary' => BoundaryRule::class, 'plan.rule' => RuleName::class,
+            'screen.seen' => ReportSeen::class, 'screen.attention' => Attention::class, 'screen.signal' => Signal::class,
+            'mark.standing' => Standing::class, 'mark.seat' => Seat::class, 'mark.pace' => Pace::class, 'mark.progress' => Progress::class,
+            'moderate.why_open' => WhyOpen::class, 'release.obstacle' => Obstacle::class,
+        ] as $place => $enum) {
+            yield $place => [$enum, $place];
+        }
+    }
+}
