@@ -15,7 +15,9 @@ return [
             'days' => (int) env('HARBOR_LOG_DAYS', 14),
             'permission' => 0600,
             'formatter' => LineFormatter::class,
-            'formatter_with' => ['dateFormat' => 'Y-m-d\TH:i:sP', 'allowInlineLineBreaks' => true, 'ignoreEmptyContextAndExtra' => true],
+            'formatter_with' => [
+                'dateFormat' => 'Y-m-d\TH:i:sP', 'allowInlineLineBreaks' => true, 'ignoreEmptyContextAndExtra' => true,
+            ],
         ],
     ],
 ];

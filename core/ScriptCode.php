@@ -14,8 +14,10 @@ use YoungHarbor\Core\Input\InvalidInput;
 final readonly class ScriptCode implements \Stringable
 {
     public const BIRDS = [
-        'AVOCET', 'BRENT', 'CURLEW', 'DUNLIN', 'EIDER', 'FULMAR', 'GANNET', 'GODWIT', 'GREBE', 'KNOT', 'PETREL', 'PLOVER',
-        'PUFFIN', 'RAZORBILL', 'REDSHANK', 'RUFF', 'SANDERLING', 'SCOTER', 'SHAG', 'SKUA', 'SMEW', 'STINT', 'TERN', 'WHIMBREL',
+        'AVOCET', 'BRENT', 'CURLEW', 'DUNLIN', 'EIDER', 'FULMAR', 'GANNET', 'GODWIT', 'GREBE', 'KNOT', 'PETREL',
+        'PLOVER',
+        'PUFFIN', 'RAZORBILL', 'REDSHANK', 'RUFF', 'SANDERLING', 'SCOTER', 'SHAG', 'SKUA', 'SMEW', 'STINT', 'TERN',
+        'WHIMBREL',
     ];
 
     private function __construct(private string $code)

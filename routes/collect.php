@@ -24,15 +24,21 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/assignments/{assignment}/groups', [GroupsController::class, 'store'])->name('groups.store');
     Route::post('/assignments/{assignment}/groups/draw', [GroupsController::class, 'draw'])->name('groups.draw');
     Route::get('/assignments/{assignment}/hand-in', [HandInController::class, 'show'])->name('hand-in.show');
-    Route::post('/assignments/{assignment}/hand-in', [HandInController::class, 'store'])->middleware('throttle:hand-in')->name('hand-in.store');
-    Route::post('/assignments/{assignment}/drafts', [DraftController::class, 'store'])->middleware('throttle:hand-in')->name('drafts.store');
+    Route::post('/assignments/{assignment}/hand-in', [HandInController::class, 'store'])->middleware('throttle:hand-in')
+        ->name('hand-in.store');
+    Route::post('/assignments/{assignment}/drafts', [DraftController::class, 'store'])->middleware('throttle:hand-in')
+        ->name('drafts.store');
     Route::get('/drafts/{draft}', [DraftController::class, 'show'])->name('drafts.show');
-    Route::post('/assignments/{assignment}/uploads', [UploadController::class, 'store'])->middleware(['throttle:upload', InBackground::class])->name('uploads.store');
-    Route::put('/uploads/{upload}', [UploadController::class, 'update'])->middleware(['throttle:upload', InBackground::class])->name('uploads.update');
-    Route::put('/assignments/{assignment}/typed', [TypedTextController::class, 'update'])->middleware(['throttle:upload', InBackground::class])->name('typed.update');
+    Route::post('/assignments/{assignment}/uploads', [UploadController::class, 'store'])
+        ->middleware(['throttle:upload', InBackground::class])->name('uploads.store');
+    Route::put('/uploads/{upload}', [UploadController::class, 'update'])
+        ->middleware(['throttle:upload', InBackground::class])->name('uploads.update');
+    Route::put('/assignments/{assignment}/typed', [TypedTextController::class, 'update'])
+        ->middleware(['throttle:upload', InBackground::class])->name('typed.update');
     Route::post('/templates/{template}/begin', [TypedTextController::class, 'begin'])->name('typed.begin');
     Route::get('/receipts/{handin}', [AttemptController::class, 'show'])->name('receipts.show');
     Route::get('/receipts/{handin}/receipt.txt', [AttemptController::class, 'text'])->name('receipts.text');
-    Route::get('/receipts/{handin}/file/{number?}', [AttemptController::class, 'file'])->whereNumber('number')->name('receipts.file');
+    Route::get('/receipts/{handin}/file/{number?}', [AttemptController::class, 'file'])->whereNumber('number')
+        ->name('receipts.file');
     Route::post('/receipts/{handin}/counts', [AttemptController::class, 'choose'])->name('receipts.choose');
 });

@@ -6,7 +6,8 @@ use App\Actions\Collect\FinishHandIn;
 use Illuminate\Support\Facades\Schedule;
 
 // Run by `php artisan schedule:work`, or by cron every minute: `php artisan schedule:run`.
-Schedule::call(fn () => FinishHandIn::again())->name('reading what was lost on the way to the worker')->everyFiveMinutes();
+Schedule::call(fn () => FinishHandIn::again())->name('reading what was lost on the way to the worker')
+    ->everyFiveMinutes();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();
 Schedule::command('logbook:verify')->dailyAt('03:10');

@@ -18,10 +18,12 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/mark/scripts.zip', [FileController::class, 'zip'])->name('mark.zip');
     Route::put('/desk-settings', [DeskController::class, 'settings'])->name('mark.settings');
     Route::get('/desk/{mark}/file/{kind}', [FileController::class, 'show'])->name('mark.file');
-    Route::get('/desk/{mark}/pages/{number}', [FileController::class, 'pages'])->whereNumber('number')->name('mark.pages');
+    Route::get('/desk/{mark}/pages/{number}', [FileController::class, 'pages'])->whereNumber('number')
+        ->name('mark.pages');
     Route::get('/desk/{mark}', [DeskController::class, 'show'])->name('mark.desk');
     Route::patch('/desk/{mark}', [SyncController::class, 'update'])->middleware(InBackground::class)->name('mark.sync');
-    Route::get('/desk/{mark}/news', [SyncController::class, 'news'])->middleware(InBackground::class)->name('mark.news');
+    Route::get('/desk/{mark}/news', [SyncController::class, 'news'])->middleware(InBackground::class)
+        ->name('mark.news');
     Route::get('/desk/{mark}/token', [SyncController::class, 'token'])->name('mark.token');
     Route::get('/desk/{mark}/rubric', [DeskController::class, 'rubric'])->name('mark.rubric');
     Route::get('/desk/{mark}/lately/{criterion}', [DeskController::class, 'lately'])->name('mark.lately');
@@ -42,6 +44,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/bank/comments/{comment}', [BankController::class, 'destroy'])->name('bank.comments.destroy');
     Route::post('/bank/comments/{comment}/back', [BankController::class, 'restore'])->name('bank.comments.restore');
     Route::post('/bank/comments/{comment}/used', [BankController::class, 'used'])->name('bank.comments.used');
-    Route::get('/bank/{set}.{form}', [BankController::class, 'export'])->whereIn('form', ['csv', 'json'])->name('bank.export');
+    Route::get('/bank/{set}.{form}', [BankController::class, 'export'])->whereIn('form', ['csv', 'json'])
+        ->name('bank.export');
     Route::post('/bank/{set}/import', [BankController::class, 'import'])->name('bank.import');
 });

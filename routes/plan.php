@@ -29,7 +29,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/rubrics/{rubric}/as-students', [RubricPagesController::class, 'students'])->name('rubrics.students');
     Route::get('/rubrics/{rubric}/versions', [RubricPagesController::class, 'versions'])->name('rubrics.versions');
     Route::get('/rubrics/{rubric}/files', [RubricPagesController::class, 'files'])->name('rubrics.files');
-    Route::get('/rubrics/{rubric}/files/{form}', RubricFileController::class)->whereIn('form', ['json', 'case', 'csv', 'pdf'])->name('rubrics.file');
+    Route::get('/rubrics/{rubric}/files/{form}', RubricFileController::class)
+        ->whereIn('form', ['json', 'case', 'csv', 'pdf'])->name('rubrics.file');
 
     Route::get('/modules/{module}/assignments/new', [AssignmentController::class, 'create'])->name('plan.create');
     Route::post('/modules/{module}/assignments', [AssignmentController::class, 'store'])->name('plan.store');
@@ -37,7 +38,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/plan', [AssignmentController::class, 'edit'])->name('plan.edit');
     Route::put('/assignments/{assignment}/plan', [AssignmentController::class, 'update'])->name('plan.update');
     Route::get('/assignments/{assignment}/rubric', [AssignmentRubricController::class, 'show'])->name('plan.rubric');
-    Route::post('/assignments/{assignment}/rubric', [AssignmentRubricController::class, 'update'])->name('plan.rubric.update');
+    Route::post(
+        '/assignments/{assignment}/rubric', [AssignmentRubricController::class, 'update'],
+    )->name('plan.rubric.update');
     Route::get('/assignments/{assignment}/as-student', [AssignmentController::class, 'student'])->name('plan.student');
     Route::post('/assignments/{assignment}/copy', [AssignmentController::class, 'copy'])->name('plan.copy');
     Route::post('/assignments/{assignment}/templates', [TemplateController::class, 'store'])->name('templates.store');

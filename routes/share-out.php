@@ -11,7 +11,9 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/share-out', [ShareOutController::class, 'index'])->name('share-out.index');
     Route::post('/assignments/{assignment}/share-out', [ShareOutController::class, 'plan'])->name('share-out.plan');
-    Route::post('/assignments/{assignment}/hand-over', [ShareOutController::class, 'handOver'])->name('share-out.hand-over');
+    Route::post(
+        '/assignments/{assignment}/hand-over', [ShareOutController::class, 'handOver'],
+    )->name('share-out.hand-over');
     Route::post('/plans/{plan}/move', [ShareOutController::class, 'move'])->name('share-out.move');
     Route::post('/plans/{plan}/apply', [ShareOutController::class, 'apply'])->name('share-out.apply');
     Route::delete('/plans/{plan}', [ShareOutController::class, 'drop'])->name('share-out.drop');
@@ -24,5 +26,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/conflicts/{conflict}', [ConflictController::class, 'destroy'])->name('conflicts.destroy');
     Route::get('/assignments/{assignment}/together', [TogetherController::class, 'index'])->name('together.index');
     Route::post('/assignments/{assignment}/together', [TogetherController::class, 'store'])->name('together.store');
-    Route::put('/assignments/{assignment}/together/levels', [TogetherController::class, 'levels'])->name('together.levels');
+    Route::put(
+        '/assignments/{assignment}/together/levels', [TogetherController::class, 'levels'],
+    )->name('together.levels');
 });

@@ -22,11 +22,14 @@ Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');
     Route::get('/welcome/{user}', [WelcomeController::class, 'create'])->name('welcome');
-    Route::post('/welcome/{user}', [WelcomeController::class, 'store'])->middleware('throttle:choose-password')->name('welcome.store');
+    Route::post('/welcome/{user}', [WelcomeController::class, 'store'])->middleware('throttle:choose-password')
+        ->name('welcome.store');
     Route::get('/forgotten', [ForgottenController::class, 'create'])->name('forgotten');
-    Route::post('/forgotten', [ForgottenController::class, 'store'])->middleware('throttle:forgotten')->name('forgotten.store');
+    Route::post('/forgotten', [ForgottenController::class, 'store'])->middleware('throttle:forgotten')
+        ->name('forgotten.store');
     Route::get('/new-password/{token}', [ForgottenController::class, 'edit'])->name('password.reset');
-    Route::post('/new-password', [ForgottenController::class, 'update'])->middleware('throttle:choose-password')->name('password.update');
+    Route::post('/new-password', [ForgottenController::class, 'update'])->middleware('throttle:choose-password')
+        ->name('password.update');
 });
 
 if (config('harbor.demo')) {
@@ -39,7 +42,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/', TodayController::class)->name('today');
     Route::get('/account', [AccountController::class, 'edit'])->name('account');
     Route::put('/account/theme', [AccountController::class, 'theme'])->name('account.theme');
-    Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:choose-password')->name('account.password');
+    Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:choose-password')
+        ->name('account.password');
     Route::view('/help', 'help')->name('help');
 
     Route::get('/modules', [ModuleController::class, 'index'])->name('modules.index');
@@ -48,7 +52,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/modules/{module}/people', [PeopleController::class, 'index'])->name('people.index');
     Route::post('/modules/{module}/people', [PeopleController::class, 'store'])->name('people.store');
     Route::post('/modules/{module}/rosters', [RosterController::class, 'store'])->name('rosters.store');
-    Route::get('/modules/{module}/people/{form}', [RosterController::class, 'export'])->whereIn('form', ['csv', 'oneroster'])->name('rosters.export');
+    Route::get('/modules/{module}/people/{form}', [RosterController::class, 'export'])
+        ->whereIn('form', ['csv', 'oneroster'])->name('rosters.export');
     Route::get('/rosters/{import}', [RosterController::class, 'show'])->name('rosters.show');
     Route::put('/rosters/{import}', [RosterController::class, 'update'])->name('rosters.update');
     Route::post('/rosters/{import}/apply', [RosterController::class, 'apply'])->name('rosters.apply');

@@ -28,9 +28,13 @@ abstract class TestCase extends Base
      * @param  array<mixed>  $server
      * @param  string|null  $content
      */
-    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null): TestResponse
-    {
-        return parent::call($method, $uri, $parameters, $cookies, $files, $server + ['REQUEST_TIME_FLOAT' => (float) now()->format('U.u')], $content);
+    public function call(
+        $method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null,
+    ): TestResponse {
+        return parent::call(
+            $method, $uri, $parameters, $cookies, $files,
+            $server + ['REQUEST_TIME_FLOAT' => (float) now()->format('U.u')], $content,
+        );
     }
 
     protected function setUp(): void

@@ -56,7 +56,9 @@ trait World
     protected function member(Role $role, ?Module $module = null): User
     {
         $user = User::factory()->create();
-        Membership::query()->create(['module_id' => ($module ?? $this->module)->id, 'user_id' => $user->id, 'role' => $role]);
+        Membership::query()->create(
+            ['module_id' => ($module ?? $this->module)->id, 'user_id' => $user->id, 'role' => $role]
+        );
 
         return $user;
     }
@@ -67,16 +69,34 @@ trait World
     protected function rubricDocument(string $second = '40'): array
     {
         return ['title' => 'Two criteria', 'weighting' => 'percent', 'decimals' => 1,
-            'levels' => [['id' => 'l1', 'title' => 'Low', 'points' => '0'], ['id' => 'l2', 'title' => 'Middle', 'points' => '5'], ['id' => 'l3', 'title' => 'High', 'points' => '10']],
+            'levels' => [
+                ['id' => 'l1', 'title' => 'Low', 'points' => '0'],
+                ['id' => 'l2', 'title' => 'Middle', 'points' => '5'],
+                ['id' => 'l3', 'title' => 'High', 'points' => '10'],
+            ],
             'criteria' => [
-                ['id' => 'c1', 'title' => 'Argument', 'purpose' => '', 'weight' => '60', 'kind' => 'levels', 'descriptors' => ['l1' => 'None.', 'l2' => 'Some.', 'l3' => 'Strong.'], 'guidance' => ['l2' => 'Answer an objection.']],
-                ['id' => 'c2', 'title' => 'Evidence', 'purpose' => '', 'weight' => $second, 'kind' => 'levels', 'descriptors' => ['l1' => 'None.']],
+                [
+                    'id' => 'c1', 'title' => 'Argument', 'purpose' => '', 'weight' => '60', 'kind' => 'levels',
+                    'descriptors' => ['l1' => 'None.', 'l2' => 'Some.', 'l3' => 'Strong.'],
+                    'guidance' => ['l2' => 'Answer an objection.'],
+                ],
+                [
+                    'id' => 'c2', 'title' => 'Evidence', 'purpose' => '', 'weight' => $second, 'kind' => 'levels',
+                    'descriptors' => ['l1' => 'None.'],
+                ],
             ]];
     }
 
     protected function workingCopy(string $second = '40'): Rubric
     {
-        return Rubric::query()->create(['module_id' => $this->module->id, 'title' => 'Two criteria', 'document' => $this->rubricDocument($second), 'saved_by' => $this->coordinator->id])->refresh();
+        return Rubric::query()
+            ->create(
+                [
+                    'module_id' => $this->module->id, 'title' => 'Two criteria',
+                    'document' => $this->rubricDocument($second), 'saved_by' => $this->coordinator->id,
+                ]
+            )
+            ->refresh();
     }
 
     protected function readyRubric(): RubricVersion
@@ -92,7 +112,8 @@ trait World
     protected function assignment(array $fields = []): Assignment
     {
         $assignment = app(SaveAssignment::class)($this->module, null, [
-            'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id, 'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
+            'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id,
+            'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
             'bands' => config('harbor.bands.classes'), ...$fields,
         ], null);
         app(OpenAssignment::class)($assignment);
@@ -144,24 +165,35 @@ trait World
      */
     protected function shareOut(Assignment $assignment, ?array $markers = null, int $seed = 1): void
     {
-        $plan = app(WorkOutPlan::class)($assignment, array_map(fn (User $marker) => ['marker' => $marker->public_id, 'share' => '1', 'sections' => null], $markers ?? $this->tutors), $seed, false, false, $this->coordinator);
+        $plan = app(WorkOutPlan::class)(
+            $assignment,
+            array_map(
+                fn (User $marker) => ['marker' => $marker->public_id, 'share' => '1', 'sections' => null],
+                $markers ?? $this->tutors,
+            ),
+            $seed, false, false, $this->coordinator,
+        );
         app(ApplyPlan::class)($plan, $this->coordinator);
     }
 
     protected function script(Assignment $assignment, int $student = 0): Script
     {
-        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students[$student]->id)->sole();
+        return Script::query()->where('assignment_id', $assignment->id)
+            ->where('student_id', $this->students[$student]->id)->sole();
     }
 
     protected function markOf(Script $script, Seat $seat): Mark
     {
-        return Mark::query()->where('script_id', $script->id)->where('seat', $seat)->whereNull('handed_over_at')->sole();
+        return Mark::query()->where('script_id', $script->id)->where('seat', $seat)->whereNull('handed_over_at')
+            ->sole();
     }
 
     /** Marks and finishes: levels for the two criteria. */
     protected function finish(Mark $mark, string $first, string $second): Mark
     {
-        app(SaveChoice::class)($mark, 'c1', ['level' => $first, 'comment' => "Comment of the {$mark->seat->value} marker."]);
+        app(SaveChoice::class)(
+            $mark, 'c1', ['level' => $first, 'comment' => "Comment of the {$mark->seat->value} marker."],
+        );
         app(SaveChoice::class)($mark, 'c2', ['level' => $second]);
 
         return app(FinishMark::class)($mark);
@@ -191,7 +223,9 @@ trait World
         mt_srand($seed + 100);
         $out = [];
         while (count($out) < $words) {
-            $out[] = ['salt', 'brine', 'pan', 'fire', 'coal', 'toll', 'wall', 'tide', 'boat', 'net', 'weir', 'quay'][mt_rand(0, 11)].mt_rand(1, 400);
+            $out[] = [
+                'salt', 'brine', 'pan', 'fire', 'coal', 'toll', 'wall', 'tide', 'boat', 'net', 'weir', 'quay',
+            ][mt_rand(0, 11)].mt_rand(1, 400);
         }
 
         return implode(' ', $out).'.';

@@ -31,7 +31,9 @@ final readonly class AsCoreValue implements CastsAttributes
      */
     public function get(Model $model, string $key, mixed $value, array $attributes): JsonForm
     {
-        return is_string($value) ? $this->class::fromArray((array) json_decode($value, true, 64, JSON_THROW_ON_ERROR)) : $this->class::usual();
+        return is_string($value)
+            ? $this->class::fromArray((array) json_decode($value, true, 64, JSON_THROW_ON_ERROR))
+            : $this->class::usual();
     }
 
     /**

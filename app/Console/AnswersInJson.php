@@ -18,7 +18,9 @@ trait AnswersInJson
     private function answer(Closure $answer, int $flags = 0): int
     {
         try {
-            $this->output->writeln(json_encode($answer(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | $flags));
+            $this->output->writeln(
+                json_encode($answer(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | $flags)
+            );
         } catch (InvalidInput $e) {
             fwrite(STDERR, implode("\n", array_map(strval(...), $e->faults))."\n");
 

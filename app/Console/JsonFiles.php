@@ -34,6 +34,8 @@ final class JsonFiles
             throw InvalidInput::at($place, 'is not JSON: '.$e->getMessage());
         }
 
-        return is_array($document) && (! array_is_list($document) || $document === []) ? $document : throw InvalidInput::at($place, 'must be a JSON object');
+        return is_array($document) && (! array_is_list($document) || $document === [])
+            ? $document
+            : throw InvalidInput::at($place, 'must be a JSON object');
     }
 }

@@ -28,7 +28,10 @@ final class TextFiles
 
             return '';
         }
-        if ($path === '-' || in_array(strtolower(pathinfo($path, PATHINFO_EXTENSION)), ['txt', 'md', 'text', 'markdown', ''], true)) {
+        if (
+            $path === '-'
+            || in_array(strtolower(pathinfo($path, PATHINFO_EXTENSION)), ['txt', 'md', 'text', 'markdown', ''], true)
+        ) {
             $text = (string) file_get_contents($path === '-' ? 'php://stdin' : $path);
             mb_check_encoding($text, 'UTF-8') || $faults[] = new Fault($place, "{$path} is not in UTF-8");
 

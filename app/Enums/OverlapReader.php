@@ -23,7 +23,9 @@ enum OverlapReader
     {
         $marks = $script->marks->contains(fn ($mark) => $mark->marker_id === Auth::id());
 
-        return Gate::allows('coordinate', $script) && ! ($marks && ! $script->assignment->namesRevealed()) ? self::Coordinator : self::Marker;
+        return Gate::allows('coordinate', $script) && ! ($marks && ! $script->assignment->namesRevealed())
+            ? self::Coordinator
+            : self::Marker;
     }
 
     /** Whether they see what a source says around the words in common. */
@@ -31,14 +33,20 @@ enum OverlapReader
     {
         return match ($this) {
             self::Coordinator => true,
-            self::Marker => $source->handin === null || $source->handin->script->assignment_id === $script->assignment_id,
-            self::Student => $source->kind === SourceKind::Web || $source->handin?->script->student_id === $script->student_id,
+            self::Marker => $source->handin === null
+                || $source->handin->script->assignment_id === $script->assignment_id,
+            self::Student => $source->kind === SourceKind::Web
+                || $source->handin?->script->student_id === $script->student_id,
         };
     }
 
     /** Whether they see the whole of it: of another script only who may open that one. */
     public function readsWhole(OverlapSource $source, Script $script): bool
     {
-        return $this->reads($source, $script) && ($this !== self::Marker || $source->handin === null || $source->handin->script->marks->contains(fn ($mark) => $mark->marker_id === Auth::id()));
+        return $this->reads($source, $script)
+            && (
+                $this !== self::Marker || $source->handin === null
+                || $source->handin->script->marks->contains(fn ($mark) => $mark->marker_id === Auth::id())
+            );
     }
 }

@@ -18,7 +18,9 @@ final class LogbookBroken extends RuntimeException
 {
     public function report(): bool
     {
-        Log::critical("{$this->getMessage()} No change is made until this is mended: docs/operations.md, “The logbook”.");
+        Log::critical(
+            "{$this->getMessage()} No change is made until this is mended: docs/operations.md, “The logbook”."
+        );
 
         return true;
     }
@@ -27,6 +29,8 @@ final class LogbookBroken extends RuntimeException
     {
         $message = 'The logbook of this installation does not fit what was sealed, so nothing was changed; what you wrote is still in your browser. Whoever runs Young Harbor here has to look at it.';
 
-        return $request->expectsJson() ? response()->json(['message' => $message], 503) : response()->view('errors.closed', ['message' => $message], 503);
+        return $request->expectsJson()
+            ? response()->json(['message' => $message], 503)
+            : response()->view('errors.closed', ['message' => $message], 503);
     }
 }

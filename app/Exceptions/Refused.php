@@ -30,7 +30,8 @@ final class Refused extends RuntimeException
             return response()->json(['message' => $this->getMessage()], 409);
         }
 
-        return back()->withInput($request->except(['password', 'file']))->withErrors([$this->field => $this->getMessage()]);
+        return back()->withInput($request->except(['password', 'file']))
+            ->withErrors([$this->field => $this->getMessage()]);
     }
 
     public function report(): bool

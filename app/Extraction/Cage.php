@@ -20,8 +20,12 @@ final class Cage
     public static function holds(): bool
     {
         if (self::$holds === null) {
-            self::$holds = (new ExecutableFinder)->find('bwrap') !== null && (new Process([...self::around([], null), 'true']))->run() === 0;
-            self::$holds || Log::warning('Files are read without bubblewrap: it is not installed, or the kernel refuses it (docs/operations.md).');
+            self::$holds = (new ExecutableFinder)
+                ->find('bwrap') !== null && (new Process([...self::around([], null), 'true']))->run() === 0;
+            self::$holds
+                || Log::warning(
+                    'Files are read without bubblewrap: it is not installed, or the kernel refuses it (docs/operations.md).'
+                );
         }
 
         return self::$holds;
@@ -48,8 +52,10 @@ final class Cage
         $given = array_merge(...array_map(fn (string $path) => ['--ro-bind', $path, $path], ['/usr', ...$reads]));
 
         return [
-            'bwrap', '--unshare-all', '--die-with-parent', '--new-session', '--tmpfs', '/tmp', ...$given, ...($writes === null ? [] : ['--bind', $writes, $writes]),
-            '--symlink', 'usr/lib', '/lib', '--symlink', 'usr/lib64', '/lib64', '--symlink', 'usr/bin', '/bin', '--ro-bind-try', '/etc/fonts', '/etc/fonts', '--ro-bind-try', '/etc/ld.so.cache', '/etc/ld.so.cache',
+            'bwrap', '--unshare-all', '--die-with-parent', '--new-session', '--tmpfs', '/tmp', ...$given,
+            ...($writes === null ? [] : ['--bind', $writes, $writes]),
+            '--symlink', 'usr/lib', '/lib', '--symlink', 'usr/lib64', '/lib64', '--symlink', 'usr/bin', '/bin',
+            '--ro-bind-try', '/etc/fonts', '/etc/fonts', '--ro-bind-try', '/etc/ld.so.cache', '/etc/ld.so.cache',
             '--proc', '/proc', '--dev', '/dev', '--',
         ];
     }

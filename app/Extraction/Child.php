@@ -24,8 +24,9 @@ final class Child
      *
      * @throws Refusal when a limit is reached
      */
-    public function run(array $command, bool $limitAddressSpace, array $reads = [], ?string $writes = null, string $input = ''): array
-    {
+    public function run(
+        array $command, bool $limitAddressSpace, array $reads = [], ?string $writes = null, string $input = '',
+    ): array {
         $seconds = (int) config('harbor.extraction.seconds');
         $most = (int) config('harbor.extraction.output_megabytes') * 1_048_576;
         $limits = ['prlimit', "--cpu={$seconds}", '--core=0', '--nofile=256'];
@@ -33,8 +34,14 @@ final class Child
             $limits[] = '--as='.((int) config('harbor.extraction.memory_megabytes') * 1_048_576);
         }
         $cleared = array_fill_keys(array_keys(getenv()), false);
-        $environment = [...$cleared, 'PATH' => '/usr/bin:/bin', 'HOME' => '/tmp', 'LC_ALL' => 'C.UTF-8', 'TZ' => 'UTC', 'SOURCE_DATE_EPOCH' => (string) self::DATED, 'OMP_THREAD_LIMIT' => '1'];
-        $process = new Process([...$limits, ...Cage::before($reads, $writes), ...$command], sys_get_temp_dir(), $environment, $input === '' ? null : $input, $seconds);
+        $environment = [
+            ...$cleared, 'PATH' => '/usr/bin:/bin', 'HOME' => '/tmp', 'LC_ALL' => 'C.UTF-8', 'TZ' => 'UTC',
+            'SOURCE_DATE_EPOCH' => (string) self::DATED, 'OMP_THREAD_LIMIT' => '1',
+        ];
+        $process = new Process(
+            [...$limits, ...Cage::before($reads, $writes), ...$command], sys_get_temp_dir(), $environment,
+            $input === '' ? null : $input, $seconds,
+        );
         $out = '';
         $error = '';
         try {
@@ -47,11 +54,15 @@ final class Child
                 }
                 if (strlen($out) > $most) {
                     $process->stop(0);
-                    throw new Refusal('This file holds far more text than an essay. Hand in the text alone, without attachments or data.');
+                    throw new Refusal(
+                        'This file holds far more text than an essay. Hand in the text alone, without attachments or data.'
+                    );
                 }
             }
         } catch (ProcessTimedOutException) {
-            throw new Refusal("This file could not be read within {$seconds} seconds. Save it again in your writing program, or as PDF.");
+            throw new Refusal(
+                "This file could not be read within {$seconds} seconds. Save it again in your writing program, or as PDF."
+            );
         }
 
         return ['exit' => $process->getExitCode() ?? 1, 'out' => $out, 'error' => $error];

@@ -52,8 +52,15 @@ final class CopyWriter
         return $this->inFolder(function (string $folder) use ($document, $kind): string {
             $to = "{$folder}/copy.{$kind->value}";
             file_put_contents("{$folder}/text.html", Html::ofFile($document));
-            // Not in pandoc's sandbox, where it cannot read its own template; the cage has no network and no other file.
-            $made = $this->child->run(['pandoc', '--standalone', '--metadata=title: ', '--from=html', "--to={$kind->value}", '-o', $to, '--', "{$folder}/text.html"], limitAddressSpace: false, writes: $folder);
+            // Not in pandoc's sandbox, where it cannot read its own template; the cage has no network and no other
+            // file.
+            $made = $this->child->run(
+                [
+                    'pandoc', '--standalone', '--metadata=title: ', '--from=html', "--to={$kind->value}", '-o', $to,
+                    '--', "{$folder}/text.html",
+                ],
+                limitAddressSpace: false, writes: $folder,
+            );
             if ($made['exit'] !== 0 || ! is_file($to)) {
                 throw new RuntimeException("The copy could not be made: {$made['error']}");
             }
@@ -68,9 +75,17 @@ final class CopyWriter
         return $this->inFolder(function (string $folder) use ($document): string {
             file_put_contents("{$folder}/set.pdf", $this->printer->ofHtml(Html::page($document, 'Script')));
             // Put anew: without the time it was set.
-            $made = $this->child->run(['qpdf', '--empty', '--deterministic-id', '--pages', "{$folder}/set.pdf", '1-z', '--', "{$folder}/copy.pdf"], limitAddressSpace: true, writes: $folder);
+            $made = $this->child->run(
+                [
+                    'qpdf', '--empty', '--deterministic-id', '--pages', "{$folder}/set.pdf", '1-z', '--',
+                    "{$folder}/copy.pdf",
+                ],
+                limitAddressSpace: true, writes: $folder,
+            );
 
-            return $made['exit'] === 0 ? (string) file_get_contents("{$folder}/copy.pdf") : throw new RuntimeException("The copy could not be made: {$made['error']}");
+            return $made['exit'] === 0
+                ? (string) file_get_contents("{$folder}/copy.pdf")
+                : throw new RuntimeException("The copy could not be made: {$made['error']}");
         });
     }
 
@@ -89,7 +104,12 @@ final class CopyWriter
             }
             $part = (string) $in->getFromIndex($n);
             // An OpenDocument file lists its parts.
-            $part = $name === 'META-INF/manifest.xml' ? (string) preg_replace('~\s*<manifest:file-entry\b[^>]*manifest:full-path="(?:Thumbnails|Configurations2)[^>]*/>~', '', $part) : $part;
+            $part = $name === 'META-INF/manifest.xml'
+                ? (string) preg_replace(
+                    '~\s*<manifest:file-entry\b[^>]*manifest:full-path="(?:Thumbnails|Configurations2)[^>]*/>~', '',
+                    $part,
+                )
+                : $part;
             $out->addFromString($name, $part);
             // The kind of an OpenDocument file is read from its first bytes.
             $out->setCompressionName($name, $name === 'mimetype' ? ZipArchive::CM_STORE : ZipArchive::CM_DEFLATE);

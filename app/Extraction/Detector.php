@@ -20,7 +20,9 @@ final class Detector
     {
         $size = (int) filesize($path);
         if ($size === 0) {
-            throw new Refusal('This file is empty (0 bytes). Choose the file again after saving it in your writing program.');
+            throw new Refusal(
+                'This file is empty (0 bytes). Choose the file again after saving it in your writing program.'
+            );
         }
         $head = (string) file_get_contents($path, false, null, 0, 1024);
         $extension = strtolower(pathinfo($name, PATHINFO_EXTENSION));
@@ -28,7 +30,9 @@ final class Detector
         return match (true) {
             str_starts_with($head, '%PDF-') => FileKind::Pdf,
             str_starts_with($head, "PK\x03\x04"), str_starts_with($head, "PK\x05\x06") => $this->archive($path),
-            str_starts_with($head, "\xD0\xCF\x11\xE0") => throw new Refusal('This is a password-protected Word file or one in the old .doc format; neither can be read here. Remove the password, or save it as .docx, and choose it again.'),
+            str_starts_with($head, "\xD0\xCF\x11\xE0") => throw new Refusal(
+                'This is a password-protected Word file or one in the old .doc format; neither can be read here. Remove the password, or save it as .docx, and choose it again.'
+            ),
             str_starts_with($head, '{\rtf') => $this->rtf($path),
             default => $this->text($path, $head, $extension),
         };
@@ -45,7 +49,9 @@ final class Detector
     {
         $zip = new ZipArchive;
         if ($zip->open($path, ZipArchive::RDONLY) !== true) {
-            throw new Refusal('This file is damaged: it begins like a document but cannot be opened. Open it in your writing program, save it again and choose the new copy.');
+            throw new Refusal(
+                'This file is damaged: it begins like a document but cannot be opened. Open it in your writing program, save it again and choose the new copy.'
+            );
         }
         try {
             $this->measure($zip, (int) filesize($path));
@@ -57,7 +63,9 @@ final class Detector
             }
             if ($zip->getFromName('mimetype', 100) === 'application/vnd.oasis.opendocument.text') {
                 if (str_contains((string) $zip->getFromName('META-INF/manifest.xml', 200_000), 'encryption-data')) {
-                    throw new Refusal('This OpenDocument file is password-protected. Save it without the password and choose it again.');
+                    throw new Refusal(
+                        'This OpenDocument file is password-protected. Save it without the password and choose it again.'
+                    );
                 }
 
                 $this->count($zip, 'content.xml', '/<text:[ph][\s>\/]/');
@@ -74,19 +82,28 @@ final class Detector
     {
         $limit = (int) config('harbor.extraction.unpacked_megabytes') * 1_048_576;
         if ($zip->count() > (int) config('harbor.extraction.entries')) {
-            throw new Refusal('This file holds far more parts than a document has. Save it again in your writing program, or as PDF.');
+            throw new Refusal(
+                'This file holds far more parts than a document has. Save it again in your writing program, or as PDF.'
+            );
         }
         $unpacked = 0;
         for ($i = 0; $i < $zip->count(); $i++) {
             $stat = $zip->statIndex($i);
             $unpacked += $stat === false ? 0 : $stat['size'];
             // The directory may lie about sizes, so the packed size is a second measure: text packs about ten to one.
-            if ($stat !== false && str_ends_with($stat['name'], '.xml') && $stat['size'] > 1_048_576 && $stat['size'] > 120 * max(1, $stat['comp_size'])) {
-                throw new Refusal('This file unpacks to far more than a document holds, so it was not opened. Save it again in your writing program, or as PDF.');
+            if (
+                $stat !== false && str_ends_with($stat['name'], '.xml') && $stat['size'] > 1_048_576
+                && $stat['size'] > 120 * max(1, $stat['comp_size'])
+            ) {
+                throw new Refusal(
+                    'This file unpacks to far more than a document holds, so it was not opened. Save it again in your writing program, or as PDF.'
+                );
             }
         }
         if ($unpacked > $limit || $unpacked > 400 * max(1, $packed)) {
-            throw new Refusal('This file unpacks to far more than a document holds, so it was not opened. Save it again in your writing program, or as PDF.');
+            throw new Refusal(
+                'This file unpacks to far more than a document holds, so it was not opened. Save it again in your writing program, or as PDF.'
+            );
         }
     }
 
@@ -111,7 +128,9 @@ final class Detector
             $name = (string) $zip->getNameIndex($i);
             foreach (preg_match('/\.(?:xml|rels|rdf)\z/i', $name) === 1 ? $this->pieces($zip, $name) : [] as $piece) {
                 if (stripos(str_replace("\0", '', $piece), '<!ENTITY') !== false) {
-                    throw new Refusal('This document defines entities of its own, as no writing program does, so it was not opened. Save it again in your writing program, or as PDF.');
+                    throw new Refusal(
+                        'This document defines entities of its own, as no writing program does, so it was not opened. Save it again in your writing program, or as PDF.'
+                    );
                 }
             }
         }
@@ -154,21 +173,38 @@ final class Detector
         if (str_starts_with($head, "\xFF\xFE") || str_starts_with($head, "\xFE\xFF")) {
             throw new Refusal('This text is in UTF-16. Save it as UTF-8 and choose it again.');
         }
-        if (str_contains($head, "\0") || preg_match('~^(image|audio|video|font)/~', $type) === 1 || str_starts_with($type, 'application/x-')) {
-            throw new Refusal('This is not a document that can be read here'.($type === '' ? '' : " (it holds {$type}".($extension === '' ? ')' : ", though it is named .{$extension})")).'. Hand in '.FileKind::ALL.'.');
+        if (
+            str_contains($head, "\0") || preg_match('~^(image|audio|video|font)/~', $type) === 1
+            || str_starts_with($type, 'application/x-')
+        ) {
+            throw new Refusal(
+                'This is not a document that can be read here'.(
+                    $type === ''
+                        ? ''
+                        : " (it holds {$type}".($extension === '' ? ')' : ", though it is named .{$extension})"
+                        )
+                ).'. Hand in '.FileKind::ALL.'.');
         }
         $text = (string) file_get_contents($path);
         if (! mb_check_encoding($text, 'UTF-8')) {
-            throw new Refusal('This text is not in UTF-8, so letters with accents would be lost. Save it as UTF-8 and choose it again.');
+            throw new Refusal(
+                'This text is not in UTF-8, so letters with accents would be lost. Save it as UTF-8 and choose it again.'
+            );
         }
         $kind = match (true) {
-            preg_match('/^\x{FEFF}?\s*(<!doctype html|<html|<\?xml[^>]*\?>\s*<(!doctype html|html))/iu', mb_strcut($head, 0, 1000)) === 1,
+            preg_match(
+                '/^\x{FEFF}?\s*(<!doctype html|<html|<\?xml[^>]*\?>\s*<(!doctype html|html))/iu',
+                mb_strcut($head, 0, 1000),
+            ) === 1,
             in_array($extension, ['html', 'htm', 'xhtml'], true) => FileKind::Html,
             in_array($extension, ['md', 'markdown'], true) => FileKind::Markdown,
             default => FileKind::Text,
         };
         $kind === FileKind::Markdown && $this->refuseNesting($text);
-        $kind === FileKind::Html && $this->refuseMany((int) preg_match_all('/<(?:p|li|td|th|h[1-6]|dt|dd|tr|div|blockquote)[\s>\/]/i', $text));
+        $kind === FileKind::Html
+            && $this->refuseMany(
+                (int) preg_match_all('/<(?:p|li|td|th|h[1-6]|dt|dd|tr|div|blockquote)[\s>\/]/i', $text)
+            );
 
         return $kind;
     }

@@ -46,7 +46,9 @@ final class Findings
     public function add(string $place, string $fate, int $times = 1): void
     {
         if ($times > 0) {
-            $this->found[$place] = ['place' => $place, 'fate' => $fate, 'times' => ($this->found[$place]['times'] ?? 0) + $times];
+            $this->found[$place] = [
+                'place' => $place, 'fate' => $fate, 'times' => ($this->found[$place]['times'] ?? 0) + $times,
+            ];
         }
     }
 
@@ -57,7 +59,10 @@ final class Findings
         $this->add(self::ADDRESSES, self::TAKEN_OUT, $masking->addresses);
         if ($masking->lone !== []) {
             $before = $this->found[self::ALONE]['around'] ?? [];
-            $this->found[self::ALONE] = ['place' => self::ALONE, 'fate' => self::POINTED_OUT, 'times' => count($before) + count($masking->lone), 'around' => [...$before, ...$masking->lone]];
+            $this->found[self::ALONE] = [
+                'place' => self::ALONE, 'fate' => self::POINTED_OUT, 'times' => count($before) + count($masking->lone),
+                'around' => [...$before, ...$masking->lone],
+            ];
         }
     }
 

@@ -87,15 +87,24 @@ final class HiddenText
      */
     private function wordRun(DOMElement $run, DOMElement $paragraph, array $styles): ?string
     {
-        $of = [...($styles[$this->value($paragraph, 'pStyle')] ?? []), ...($styles[$this->value($run, 'rStyle')] ?? []), ...$this->wordProperties($run)];
+        $of = [
+            ...($styles[$this->value($paragraph, 'pStyle')] ?? []), ...($styles[$this->value($run, 'rStyle')] ?? []),
+            ...$this->wordProperties($run),
+        ];
         if (isset($of['vanish'])) {
             return self::UNSEEN;
         }
         $shaded = isset($of['ground']);
-        for ($node = $paragraph; ! $shaded && $node instanceof DOMElement && $node->localName !== 'body'; $node = $node->parentNode) {
+        $node = $paragraph;
+        while (! $shaded && $node instanceof DOMElement && $node->localName !== 'body') {
             foreach ($node->childNodes as $child) {
-                $shaded = $shaded || ($child instanceof DOMElement && in_array($child->localName, ['pPr', 'tcPr', 'tblPr'], true) && $this->isGround($this->attribute($this->all($child, 'shd')[0] ?? null, 'fill')));
+                $shaded = $shaded
+                    || (
+                        $child instanceof DOMElement && in_array($child->localName, ['pPr', 'tcPr', 'tblPr'], true)
+                        && $this->isGround($this->attribute($this->all($child, 'shd')[0] ?? null, 'fill'))
+                    );
             }
+            $node = $node->parentNode;
         }
 
         return $this->read($of['color'] ?? null, isset($of['size']) ? (float) $of['size'] / 2 : null, $shaded);
@@ -160,16 +169,33 @@ final class HiddenText
                 $based[$id] = $this->attribute($style, 'parent-style-name');
                 $own[$id] = [];
                 foreach ($this->all($style, 'text-properties') as $property) {
-                    $own[$id] = array_filter(['color' => $this->attribute($property, 'color'), 'points' => $this->attribute($property, 'font-size'), 'vanish' => $this->attribute($property, 'display') === 'none' ? '1' : '', 'ground' => $this->isGround(ltrim($this->attribute($property, 'background-color'), '#')) ? '1' : '']);
+                    $own[$id] = array_filter(
+                        [
+                            'color' => $this->attribute($property, 'color'),
+                            'points' => $this->attribute($property, 'font-size'),
+                            'vanish' => $this->attribute($property, 'display') === 'none' ? '1' : '',
+                            'ground' => $this->isGround(ltrim($this->attribute($property, 'background-color'), '#'))
+                                ? '1'
+                                : '',
+                        ]
+                    );
                 }
-                foreach ([...$this->all($style, 'paragraph-properties'), ...$this->all($style, 'table-cell-properties')] as $property) {
-                    $this->isGround(ltrim($this->attribute($property, 'background-color'), '#')) && $own[$id]['ground'] = '1';
+                foreach (
+                    [
+                        ...$this->all($style, 'paragraph-properties'), ...$this->all($style, 'table-cell-properties'),
+                    ] as $property
+                ) {
+                    $this->isGround(ltrim($this->attribute($property, 'background-color'), '#'))
+                        && $own[$id]['ground'] = '1';
                 }
             }
         }
         $styles = $this->inherited($own, $based);
         $found = [];
-        $this->walk($content->documentElement, [], null, $found, fn (DOMElement $element): array => $styles[$this->attribute($element, 'style-name')] ?? []);
+        $this->walk(
+            $content->documentElement, [], null, $found,
+            fn (DOMElement $element): array => $styles[$this->attribute($element, 'style-name')] ?? [],
+        );
 
         return $found;
     }
@@ -204,7 +230,11 @@ final class HiddenText
                 }
                 $id = strtolower($element->getAttribute('id'));
 
-                return $this->declared($declared.';'.($rules["#{$id}"] ?? '').';'.$element->getAttribute('style').($element->hasAttribute('color') ? ';color:'.$element->getAttribute('color') : ''));
+                return $this->declared(
+                    $declared.';'.($rules["#{$id}"] ?? '').';'.$element->getAttribute('style').(
+                        $element->hasAttribute('color') ? ';color:'.$element->getAttribute('color') : ''
+                    )
+                );
             });
         }
 
@@ -224,8 +254,10 @@ final class HiddenText
             match (true) {
                 $property === 'color' => $of['color'] = $value,
                 $property === 'font-size' => $of['points'] = $value,
-                in_array($property, ['background', 'background-color'], true) && $this->isGround(ltrim($value, '#')) => $of['ground'] = '1',
-                $property === 'display' && $value === 'none', $property === 'visibility' && $value === 'hidden', $property === 'opacity' && (float) $value <= 0.05 && $value !== '' => $of['vanish'] = '1',
+                in_array($property, ['background', 'background-color'], true)
+                    && $this->isGround(ltrim($value, '#')) => $of['ground'] = '1',
+                $property === 'display' && $value === 'none', $property === 'visibility' && $value === 'hidden',
+                $property === 'opacity' && (float) $value <= 0.05 && $value !== '' => $of['vanish'] = '1',
                 default => null,
             };
         }
@@ -239,22 +271,35 @@ final class HiddenText
     private function pdf(string $path): array
     {
         try {
-            $result = $this->child->run(['pdftohtml', '-xml', '-i', '-q', '-stdout', '-zoom', '1', '--', $path], limitAddressSpace: true, reads: [$path]);
+            $result = $this->child->run(
+                ['pdftohtml', '-xml', '-i', '-q', '-stdout', '-zoom', '1', '--', $path], limitAddressSpace: true,
+                reads: [$path],
+            );
         } catch (Refusal) { // its text could be read; how it looks could not
             return [];
         }
         $document = new DOMDocument;
-        if ($result['exit'] !== 0 || ! @$document->loadXML((string) preg_replace('/<!DOCTYPE[^>]*>/', '', mb_scrub($result['out'])), LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE)) {
+        if (
+            $result['exit'] !== 0
+            || ! @$document->loadXML(
+                (string) preg_replace('/<!DOCTYPE[^>]*>/', '', mb_scrub($result['out'])),
+                LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE,
+            )
+        ) {
             return [];
         }
         $fonts = [];
         foreach ($this->all($document, 'fontspec') as $font) {
-            $fonts[$font->getAttribute('id')] = $this->read($font->getAttribute('color'), (float) $font->getAttribute('size'), false);
+            $fonts[$font->getAttribute('id')] = $this->read(
+                $font->getAttribute('color'), (float) $font->getAttribute('size'), false,
+            );
         }
         $found = [];
         $before = null;
         foreach ($this->all($document, 'text') as $text) {
-            $before = $this->grown($found, $before, $fonts[$text->getAttribute('font')] ?? null, $text->textContent.' ');
+            $before = $this->grown(
+                $found, $before, $fonts[$text->getAttribute('font')] ?? null, $text->textContent.' ',
+            );
         }
 
         return $found;
@@ -270,9 +315,21 @@ final class HiddenText
     private function walk(?DOMNode $node, array $of, ?string $before, array &$found, callable $properties): ?string
     {
         if ($node instanceof DOMText) {
-            return $this->grown($found, $before, isset($of['vanish']) ? self::UNSEEN : $this->read($of['color'] ?? null, $this->points($of['points'] ?? null), isset($of['ground'])), $node->data);
+            return $this->grown(
+                $found, $before,
+                isset($of['vanish'])
+                    ? self::UNSEEN
+                    : $this->read($of['color'] ?? null, $this->points($of['points'] ?? null), isset($of['ground'])),
+                $node->data,
+            );
         }
-        if (! $node instanceof DOMElement || in_array(strtolower((string) $node->localName), ['script', 'style', 'head', 'automatic-styles', 'tracked-changes', 'annotation'], true)) {
+        if (
+            ! $node instanceof DOMElement
+            || in_array(
+                strtolower((string) $node->localName),
+                ['script', 'style', 'head', 'automatic-styles', 'tracked-changes', 'annotation'], true,
+            )
+        ) {
             return $before;
         }
         $of = [...$of, ...$properties($node)];
@@ -320,13 +377,15 @@ final class HiddenText
             return min(hexdec($hex[1]), hexdec($hex[2]), hexdec($hex[3])) >= 240;
         }
 
-        return preg_match('/\Argba?\(\s*(\d+)\D+(\d+)\D+(\d+)/', $color, $rgb) === 1 && min((int) $rgb[1], (int) $rgb[2], (int) $rgb[3]) >= 240;
+        return preg_match('/\Argba?\(\s*(\d+)\D+(\d+)\D+(\d+)/', $color, $rgb) === 1
+            && min((int) $rgb[1], (int) $rgb[2], (int) $rgb[3]) >= 240;
     }
 
     /** Whether a fill is a ground on which white letters can be read. */
     private function isGround(string $fill): bool
     {
-        return ! in_array(strtolower($fill), ['', 'auto', 'none', 'transparent', 'inherit', 'initial'], true) && ! $this->isWhite(preg_match('/\A[0-9a-f]{3,6}\z/i', $fill) === 1 ? "#{$fill}" : $fill);
+        return ! in_array(strtolower($fill), ['', 'auto', 'none', 'transparent', 'inherit', 'initial'], true)
+            && ! $this->isWhite(preg_match('/\A[0-9a-f]{3,6}\z/i', $fill) === 1 ? "#{$fill}" : $fill);
     }
 
     private function points(?string $size): ?float
@@ -335,7 +394,10 @@ final class HiddenText
             return null;
         }
 
-        return (float) $found[1] * ['pt' => 1.0, 'px' => 0.75, 'em' => 12.0, 'rem' => 12.0, '%' => 0.12, 'in' => 72.0, 'cm' => 28.35, 'mm' => 2.835][strtolower($found[2] ?? 'px')];
+        return (float) $found[1] * [
+            'pt' => 1.0, 'px' => 0.75, 'em' => 12.0, 'rem' => 12.0, '%' => 0.12, 'in' => 72.0, 'cm' => 28.35,
+            'mm' => 2.835,
+        ][strtolower($found[2] ?? 'px')];
     }
 
     /**
@@ -369,7 +431,9 @@ final class HiddenText
         $zip->close();
         $document = new DOMDocument;
 
-        return is_string($xml) && @$document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE) ? $document : null;
+        return is_string($xml) && @$document->loadXML($xml, LIBXML_NONET | LIBXML_COMPACT | LIBXML_PARSEHUGE)
+            ? $document
+            : null;
     }
 
     /**
@@ -378,7 +442,11 @@ final class HiddenText
     private function all(DOMDocument|DOMElement $in, string $name): array
     {
         $document = $in instanceof DOMDocument ? $in : $in->ownerDocument;
-        $found = $document === null ? false : (new DOMXPath($document))->query(".//*[local-name()='{$name}']", $in instanceof DOMDocument ? $document->documentElement : $in);
+        $found = $document === null
+            ? false
+            : (new DOMXPath($document))->query(
+                ".//*[local-name()='{$name}']", $in instanceof DOMDocument ? $document->documentElement : $in,
+            );
         $elements = [];
         foreach ($found === false ? [] : $found as $node) {
             $node instanceof DOMElement && $elements[] = $node;

@@ -20,7 +20,11 @@ use YoungHarbor\Core\Document\Picture;
 final class HtmlTree
 {
     /** Elements that only group others. */
-    private const GROUPS = ['html', 'body', 'div', 'section', 'article', 'main', 'span', 'font', 'center', 'figure', 'figcaption', 'header', 'footer', 'aside', 'small', 'mark', 'ins', 'del', 'address', 'tfoot', 'big', 'tt', 'abbr', 'time', 'nav'];
+    private const GROUPS = [
+        'html', 'body', 'div', 'section', 'article', 'main', 'span', 'font', 'center', 'figure', 'figcaption',
+        'header', 'footer', 'aside', 'small', 'mark', 'ins', 'del', 'address', 'tfoot', 'big', 'tt', 'abbr', 'time',
+        'nav',
+    ];
 
     /** What libxml reads of nested elements before it gives up. */
     private const TOO_DEEP = 'depth';
@@ -34,8 +38,14 @@ final class HtmlTree
     {
         $document = new DOMDocument;
         $before = libxml_use_internal_errors(true);
-        $document->loadHTML('<?xml encoding="UTF-8"><html><body>'.$html.'</body></html>', LIBXML_NONET | LIBXML_COMPACT);
-        $deep = array_filter(libxml_get_errors(), fn (\LibXMLError $error) => $error->level === LIBXML_ERR_FATAL && stripos($error->message, self::TOO_DEEP) !== false);
+        $document->loadHTML(
+            '<?xml encoding="UTF-8"><html><body>'.$html.'</body></html>', LIBXML_NONET | LIBXML_COMPACT,
+        );
+        $deep = array_filter(
+            libxml_get_errors(),
+            fn (\LibXMLError $error) => $error->level === LIBXML_ERR_FATAL
+                && stripos($error->message, self::TOO_DEEP) !== false,
+        );
         libxml_clear_errors();
         libxml_use_internal_errors($before);
         if ($deep !== []) {
@@ -49,7 +59,14 @@ final class HtmlTree
     /** HTML that was written from a tree: its pictures are in it. */
     public function ofOurs(string $html): Document
     {
-        return $this->read($html, fn (string $source): ?Picture => preg_match('~\Adata:(image/(?:png|jpeg));base64,(.+)\z~s', $source, $data) === 1 ? Picture::of($data[1], (string) base64_decode($data[2], true)) : null);
+        return $this->read(
+            $html,
+            fn (string $source): ?Picture => preg_match(
+                '~\Adata:(image/(?:png|jpeg));base64,(.+)\z~s', $source, $data,
+            ) === 1
+                ? Picture::of($data[1], (string) base64_decode($data[2], true))
+                : null,
+        );
     }
 
     /**
@@ -93,8 +110,16 @@ final class HtmlTree
 
         return match ($kind) {
             null => [],
-            Kind::Link => $this->isBackFromNote($element) ? [] : [Node::link($element->getAttribute('href'), $this->content($element, $picture))],
-            Kind::Cell, Kind::HeadCell => [Node::cell($kind, (int) $element->getAttribute('colspan'), (int) $element->getAttribute('rowspan'), $this->content($element, $picture))],
+            Kind::Link => $this->isBackFromNote($element)
+                ? []
+                : [Node::link($element->getAttribute('href'), $this->content($element, $picture))],
+            Kind::Cell,
+            Kind::HeadCell => [
+                Node::cell(
+                    $kind, (int) $element->getAttribute('colspan'), (int) $element->getAttribute('rowspan'),
+                    $this->content($element, $picture),
+                ),
+            ],
             default => [Node::of($kind, $this->content($element, $picture))],
         };
     }
@@ -102,7 +127,8 @@ final class HtmlTree
     /** The arrow behind a note that leads back to its place. */
     private function isBackFromNote(DOMElement $link): bool
     {
-        return in_array($link->getAttribute('role'), ['doc-backlink'], true) || $link->getAttribute('class') === 'footnote-back';
+        return in_array($link->getAttribute('role'), ['doc-backlink'], true)
+            || $link->getAttribute('class') === 'footnote-back';
     }
 
     /**
@@ -114,7 +140,9 @@ final class HtmlTree
         while (is_string($content[0] ?? null) && trim($content[0]) === '') {
             array_shift($content);
         }
-        while ($content !== [] && is_string($content[count($content) - 1]) && trim($content[count($content) - 1]) === '') {
+        while (
+            $content !== [] && is_string($content[count($content) - 1]) && trim($content[count($content) - 1]) === ''
+        ) {
             array_pop($content);
         }
 

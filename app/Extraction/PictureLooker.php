@@ -55,7 +55,8 @@ final class PictureLooker
             $places = array_merge(...array_map(fn (Mask $mask) => $mask->find(implode(' ', $words), true), $masks));
             foreach ($line as $box) {
                 $to = $at + strlen($box->word);
-                array_filter($places, fn (array $place) => $place[0] < $to && $place[1] > $at) === [] || $named[] = $box;
+                array_filter($places, fn (array $place) => $place[0] < $to && $place[1] > $at) === []
+                    || $named[] = $box;
                 $at = $to + 1;
             }
         }
@@ -66,7 +67,9 @@ final class PictureLooker
         imagepalettetotruecolor($image);
         $grey = (int) imagecolorallocate($image, 0xDC, 0xDC, 0xDC);
         foreach ($named as $box) {
-            imagefilledrectangle($image, (int) $box->left - 3, (int) $box->top - 3, (int) $box->right + 3, (int) $box->bottom + 3, $grey);
+            imagefilledrectangle(
+                $image, (int) $box->left - 3, (int) $box->top - 3, (int) $box->right + 3, (int) $box->bottom + 3, $grey,
+            );
         }
         $covered = Pictures::encoded($image, $picture->type === 'image/jpeg');
 

@@ -33,7 +33,9 @@ final class Pictures
 
         return function (string $source) use ($path, $kind, &$bytes): ?Picture {
             $found = match (true) {
-                preg_match('~\Adata:image/[a-z+.-]+;base64,([A-Za-z0-9+/=\s]+)\z~i', $source, $data) === 1 => (string) base64_decode($data[1], true),
+                preg_match(
+                    '~\Adata:image/[a-z+.-]+;base64,([A-Za-z0-9+/=\s]+)\z~i', $source, $data,
+                ) === 1 => (string) base64_decode($data[1], true),
                 $kind === FileKind::Docx => $this->part($path, 'word/'.rawurldecode($source)),
                 $kind === FileKind::Odt => $this->part($path, rawurldecode($source)),
                 default => null,

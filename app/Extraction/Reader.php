@@ -52,7 +52,10 @@ final class Reader
             default => $this->pandoc($path, $kind),
         };
         $notes = isset($pdf) ? $this->emptyPages($pdf) : [];
-        $hidden = [...array_map(fn (string $note) => ['kind' => HiddenText::PICTURE, 'note' => $note], $notes), ...$this->hiddenText->in($path, $kind)];
+        $hidden = [
+            ...array_map(fn (string $note) => ['kind' => HiddenText::PICTURE, 'note' => $note], $notes),
+            ...$this->hiddenText->in($path, $kind),
+        ];
         if (array_filter($hidden, fn (array $one) => isset($one['words'])) !== []) {
             $notes[] = 'Some words in this file cannot be seen: they are white, far too small or marked as hidden. Markers are told. If that is not what you meant, choose all of your text, make it black and of one size, and hand in again.';
         }
@@ -81,7 +84,11 @@ final class Reader
                 : 'There are no words in this file. Open it to see whether it is the right one, and choose it again.');
         }
         if ($words > (int) config('harbor.extraction.words')) {
-            throw new Refusal('This file holds '.number_format($words).' words; at most '.number_format((int) config('harbor.extraction.words')).' are read. Hand in the text alone, without attachments or data.');
+            throw new Refusal(
+                'This file holds '.number_format($words).' words; at most '
+                    .number_format((int) config('harbor.extraction.words'))
+                    .' are read. Hand in the text alone, without attachments or data.'
+            );
         }
 
         return new Extracted($kind, $document, $words, $notes, $hidden);
@@ -94,7 +101,9 @@ final class Reader
             $result = $this->asHtml($path, $kind->pandocFormat().'-yaml_metadata_block', $kind);
         }
         if ($result['exit'] !== 0) {
-            throw new Refusal("This {$kind->label()} is damaged and could not be read. Open it in your writing program, save it again and choose the new copy.");
+            throw new Refusal(
+                "This {$kind->label()} is damaged and could not be read. Open it in your writing program, save it again and choose the new copy."
+            );
         }
 
         return $this->tree->read($result['out'], $this->pictures->of($path, $kind));
@@ -108,9 +117,17 @@ final class Reader
         $memory = (int) config('harbor.extraction.memory_megabytes');
         $template = resource_path('extraction/document.html');
         // A title page in the styles for it is no part of the body: the template puts it before.
-        $whole = in_array($kind, [FileKind::Docx, FileKind::Odt, FileKind::Markdown], true) ? ['--standalone', "--template={$template}"] : [];
+        $whole = in_array($kind, [FileKind::Docx, FileKind::Odt, FileKind::Markdown], true)
+            ? ['--standalone', "--template={$template}"]
+            : [];
 
-        return $this->child->run(['pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', "--from={$format}", '--to=html', '--wrap=none', '--no-highlight', ...$whole, '--', $path], limitAddressSpace: false, reads: [$path, $template]);
+        return $this->child->run(
+            [
+                'pandoc', '+RTS', "-M{$memory}m", '-RTS', '--sandbox', "--from={$format}", '--to=html', '--wrap=none',
+                '--no-highlight', ...$whole, '--', $path,
+            ],
+            limitAddressSpace: false, reads: [$path, $template],
+        );
     }
 
     /** Pandoc reads no rows that an OpenDocument table repeats on each page: they are made rows like others first. */
@@ -120,7 +137,9 @@ final class Reader
             $zip = new ZipArchive;
             $content = $zip->open($copy) === true ? (string) $zip->getFromName('content.xml') : '';
             if (str_contains($content, 'table-header-rows')) {
-                $zip->addFromString('content.xml', (string) preg_replace('~</?table:table-header-rows\s*>~', '', $content));
+                $zip->addFromString(
+                    'content.xml', (string) preg_replace('~</?table:table-header-rows\s*>~', '', $content),
+                );
             }
             $content === '' || $zip->close();
 
@@ -156,7 +175,9 @@ final class Reader
 
     private function pdf(string $path): string
     {
-        $result = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '--', $path, '-'], limitAddressSpace: true, reads: [$path]);
+        $result = $this->child->run(
+            ['pdftotext', '-q', '-enc', 'UTF-8', '--', $path, '-'], limitAddressSpace: true, reads: [$path],
+        );
         if ($result['exit'] !== 0) {
             $probe = $this->child->run(['pdfinfo', '--', $path], limitAddressSpace: true, reads: [$path]);
             throw new Refusal(stripos($probe['error'], 'password') !== false
@@ -176,12 +197,22 @@ final class Reader
     {
         // Each page ends with a form feed, the last one too.
         $pages = explode("\f", str_ends_with($text, "\f") ? substr($text, 0, -1) : $text);
-        $empty = array_map(fn (int $n) => $n + 1, array_keys(array_filter($pages, fn (string $page) => preg_match('/\p{L}/u', $page) !== 1)));
+        $empty = array_map(
+            fn (int $n) => $n + 1,
+            array_keys(array_filter($pages, fn (string $page) => preg_match('/\p{L}/u', $page) !== 1)),
+        );
         if ($empty === [] || count($pages) === count($empty)) {
             return [];
         }
         $named = implode(', ', array_slice($empty, 0, 12)).(count($empty) > 12 ? ' …' : '');
 
-        return [(count($empty) === 1 ? "Page {$named} of ".count($pages).' holds' : "Pages {$named} of ".count($pages).' hold').' no text, only pictures or nothing. What stands there as a picture is not read as text: if it is writing, export the PDF from your writing program instead of scanning it.'];
+        return [
+            (
+                count($empty) === 1
+                    ? "Page {$named} of ".count($pages).' holds'
+                    : "Pages {$named} of ".count($pages).' hold'
+            )
+                .' no text, only pictures or nothing. What stands there as a picture is not read as text: if it is writing, export the PDF from your writing program instead of scanning it.',
+        ];
     }
 }

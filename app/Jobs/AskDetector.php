@@ -37,6 +37,7 @@ final class AskDetector implements ShouldQueue
 
     public function failed(): void
     {
-        WritingReport::query()->whereKey($this->reportId)->where('detector_state', WebState::Waiting)->update(['detector_state' => WebState::Failed, 'detector_failure' => 'The worker was stopped.']);
+        WritingReport::query()->whereKey($this->reportId)->where('detector_state', WebState::Waiting)
+            ->update(['detector_state' => WebState::Failed, 'detector_failure' => 'The worker was stopped.']);
     }
 }

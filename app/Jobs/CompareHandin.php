@@ -38,7 +38,10 @@ final class CompareHandin implements ShouldQueue
         }
         if ($compare($handin)) {
             self::dispatch($this->handinId);
-        } elseif (OverlapReport::query()->where('handin_id', $this->handinId)->where('state', ReportState::Ready)->where('web_state', WebState::Waiting)->exists()) {
+        } elseif (
+            OverlapReport::query()->where('handin_id', $this->handinId)->where('state', ReportState::Ready)
+                ->where('web_state', WebState::Waiting)->exists()
+        ) {
             SearchWeb::dispatch($this->handinId);
         }
     }

@@ -35,8 +35,14 @@ final class MakeCopies implements ShouldQueue
 
     public function handle(Copies $copies): void
     {
-        $missing = Handin::query()->whereIn('id', Script::query()->where('assignment_id', $this->assignmentId)->whereNull('lead_id')->select('current_handin_id'))
-            ->where('words', '>', 0)->whereDoesntHave('copies', fn ($copy) => $copy->where('kind', CopyKind::Docx->value))->with('files')->limit(self::AT_ONCE)->get();
+        $missing = Handin::query()->whereIn(
+            'id',
+            Script::query()->where('assignment_id', $this->assignmentId)->whereNull('lead_id')
+                ->select('current_handin_id'),
+        )
+            ->where('words', '>', 0)
+            ->whereDoesntHave('copies', fn ($copy) => $copy->where('kind', CopyKind::Docx->value))->with('files')
+            ->limit(self::AT_ONCE)->get();
         foreach ($missing as $handin) {
             $copies->path($handin, CopyKind::Docx);
         }

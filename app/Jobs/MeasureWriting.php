@@ -47,8 +47,14 @@ final class MeasureWriting implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        WritingReport::query()->where('state', WritingState::Waiting)->whereHas('handin.script', fn ($script) => $script->where('assignment_id', $this->assignmentId))
-            ->update(['state' => WritingState::Failed, 'reason' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+        WritingReport::query()->where('state', WritingState::Waiting)
+            ->whereHas('handin.script', fn ($script) => $script->where('assignment_id', $this->assignmentId))
+            ->update(
+                [
+                    'state' => WritingState::Failed,
+                    'reason' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500),
+                ]
+            );
     }
 
     private function onlyOneFor(): int

@@ -36,7 +36,8 @@ final class PrepareHandin implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        Handin::query()->whereKey($this->handinId)->update(['prepare_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+        Handin::query()->whereKey($this->handinId)
+            ->update(['prepare_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
     }
 
     private function onlyOneFor(): int

@@ -36,7 +36,12 @@ final class ReadDraft implements ShouldQueue
     public function handle(ReadWork $read): void
     {
         $draft = DraftCheck::query()->with('script.student')->find($this->draftId);
-        $kept = array_map(fn (array $file) => new PieceKept($file['name'], FileKind::from($file['kind']), Storage::path($file['path'])), $draft->files ?? []);
+        $kept = array_map(
+            fn (array $file) => new PieceKept(
+                $file['name'], FileKind::from($file['kind']), Storage::path($file['path']),
+            ),
+            $draft->files ?? [],
+        );
         if ($draft === null || $kept === []) {
             return;
         }
@@ -54,7 +59,15 @@ final class ReadDraft implements ShouldQueue
     public function failed(?Throwable $e): void
     {
         $draft = DraftCheck::query()->find($this->draftId);
-        $draft === null || $this->forget($draft->fill(['state' => ReportState::Failed, 'failure' => 'Reading it was stopped here, through no fault of yours. Try again.']));
+        $draft === null
+            || $this->forget(
+                $draft->fill(
+                    [
+                        'state' => ReportState::Failed,
+                        'failure' => 'Reading it was stopped here, through no fault of yours. Try again.',
+                    ]
+                )
+            );
     }
 
     private function forget(DraftCheck $draft): void

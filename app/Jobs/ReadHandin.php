@@ -39,6 +39,9 @@ final class ReadHandin implements ShouldQueue
     /** It stays unread, and the scheduler asks for it again. */
     public function failed(?Throwable $e): void
     {
-        Log::error('A hand-in could not be read; it is tried again.', ['handins' => $this->handinIds, 'why' => $e?->getMessage() ?? 'The worker was stopped.']);
+        Log::error(
+            'A hand-in could not be read; it is tried again.',
+            ['handins' => $this->handinIds, 'why' => $e?->getMessage() ?? 'The worker was stopped.'],
+        );
     }
 }

@@ -30,7 +30,8 @@ final class RecountReports implements ShouldQueue
 
     public function handle(RecountReport $recount): void
     {
-        OverlapReport::query()->where('state', 'ready')->whereHas('handin.script', fn ($script) => $script->where('assignment_id', $this->assignmentId))
+        OverlapReport::query()->where('state', 'ready')
+            ->whereHas('handin.script', fn ($script) => $script->where('assignment_id', $this->assignmentId))
             ->pluck('id')->each(fn (mixed $id) => $recount((int) $id));
     }
 }

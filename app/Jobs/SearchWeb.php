@@ -37,7 +37,13 @@ final class SearchWeb implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        OverlapReport::query()->where('handin_id', $this->handinId)->update(['web_state' => WebState::Failed, 'web_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 300)]);
+        OverlapReport::query()->where('handin_id', $this->handinId)
+            ->update(
+                [
+                    'web_state' => WebState::Failed,
+                    'web_failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 300),
+                ]
+            );
     }
 
     private function onlyOneFor(): int

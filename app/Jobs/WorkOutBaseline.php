@@ -45,7 +45,8 @@ final class WorkOutBaseline implements ShouldQueue
 
     public function failed(?Throwable $e): void
     {
-        WritingBaseline::query()->whereKey($this->baselineId)->update(['failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
+        WritingBaseline::query()->whereKey($this->baselineId)
+            ->update(['failure' => mb_substr($e?->getMessage() ?? 'The worker was stopped.', 0, 500)]);
     }
 
     private function onlyOneFor(): int

@@ -76,7 +76,8 @@ final class Entry
     public function with(mixed ...$details): self
     {
         foreach ($details as $key => $value) {
-            $known = LogDetail::tryFrom((string) $key) ?? throw new LogicException("“{$key}” is no detail that the logbook knows.");
+            $known = LogDetail::tryFrom((string) $key)
+                ?? throw new LogicException("“{$key}” is no detail that the logbook knows.");
             $this->details[$known->value] = match (true) {
                 $value instanceof BackedEnum => $value->value,
                 $value instanceof User => Subject::PERSON.$value->public_id,
@@ -97,7 +98,8 @@ final class Entry
     public function saying(?string ...$texts): self
     {
         foreach ($texts as $field => $text) {
-            LogText::tryFrom((string) $field) ?? throw new LogicException("“{$field}” is no text that the logbook knows.");
+            LogText::tryFrom((string) $field)
+                ?? throw new LogicException("“{$field}” is no text that the logbook knows.");
             if ($text !== null && $text !== '') {
                 $this->texts[(string) $field] = $text;
             }

@@ -12,8 +12,8 @@ use YoungHarbor\Core\Logbook\ChainedLine;
 use YoungHarbor\Core\Logbook\Head;
 
 /**
- * Some lines of the logbook in a file that can be verified elsewhere: the lines chosen are there in full, with their free
- * texts; all others stand in it as the hash of their content.
+ * Some lines of the logbook in a file that can be verified elsewhere: the lines chosen are there in full, with their
+ * free texts; all others stand in it as the hash of their content.
  */
 final readonly class Excerpt
 {
@@ -32,11 +32,25 @@ final readonly class Excerpt
      */
     public static function write(Head $head, string $publicKey, callable $chosen): iterable
     {
-        yield json_encode(['logbook' => 1, 'count' => $head->count, 'hash' => $head->hash, 'signature' => $head->signature, 'public_key' => $publicKey], JSON_THROW_ON_ERROR)."\n";
-        foreach (LogbookLine::query()->with('words')->where('number', '<=', $head->count)->orderBy('number')->lazy(500) as $line) {
+        yield json_encode(
+            [
+                'logbook' => 1, 'count' => $head->count, 'hash' => $head->hash, 'signature' => $head->signature,
+                'public_key' => $publicKey,
+            ],
+            JSON_THROW_ON_ERROR,
+        )."\n";
+        foreach (
+            LogbookLine::query()->with('words')->where('number', '<=', $head->count)->orderBy('number')
+                ->lazy(500) as $line
+        ) {
             $core = $line->toCore();
             yield json_encode(['number' => $line->number, 'hash' => $line->hash, ...($chosen($line)
-                ? ['content' => $core->content, 'words' => $line->words->whereNotNull('text')->map(fn ($text) => ['field' => $text->field, 'salt' => $text->salt, 'text' => $text->text])->values()->all()]
+                ? [
+                    'content' => $core->content,
+                    'words' => $line->words->whereNotNull('text')
+                        ->map(fn ($text) => ['field' => $text->field, 'salt' => $text->salt, 'text' => $text->text])
+                        ->values()->all(),
+                ]
                 : ['content_hash' => $core->contentHash()])], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)."\n";
         }
     }
@@ -53,14 +67,23 @@ final readonly class Excerpt
             } catch (JsonException) {
                 $read = null;
             }
-            $rows[] = is_array($read) ? $read : throw new InvalidArgumentException('This is no excerpt of a logbook: line '.($n + 1).' of the file is no JSON object.');
+            $rows[] = is_array($read)
+                ? $read
+                : throw new InvalidArgumentException(
+                    'This is no excerpt of a logbook: line '.($n + 1).' of the file is no JSON object.'
+                );
         }
         $first = array_shift($rows);
-        if (! is_int($first['count'] ?? null) || ! is_string($first['hash'] ?? null) || ! is_string($first['signature'] ?? null)) {
+        if (
+            ! is_int($first['count'] ?? null) || ! is_string($first['hash'] ?? null)
+            || ! is_string($first['signature'] ?? null)
+        ) {
             throw new InvalidArgumentException('This is no excerpt of a logbook: its first line holds no head.');
         }
 
-        return new self(array_map(self::line(...), $rows), new Head($first['count'], $first['hash'], $first['signature']));
+        return new self(
+            array_map(self::line(...), $rows), new Head($first['count'], $first['hash'], $first['signature']),
+        );
     }
 
     /** How many lines are there in full. */
@@ -79,16 +102,25 @@ final readonly class Excerpt
             throw new InvalidArgumentException('This is no excerpt of a logbook: a line has no number or no hash.');
         }
         if (! is_array($content)) {
-            return is_string($row['content_hash'] ?? null) ? ChainedLine::hidden($number, $hash, $row['content_hash']) : ChainedLine::broken($number, $hash);
+            return is_string($row['content_hash'] ?? null)
+                ? ChainedLine::hidden($number, $hash, $row['content_hash'])
+                : ChainedLine::broken($number, $hash);
         }
         $texts = is_array($content['texts'] ?? null) ? $content['texts'] : [];
         foreach (is_array($row['words'] ?? null) ? $row['words'] : [] as $text) {
             $field = is_array($text) && is_string($text['field'] ?? null) ? $text['field'] : '';
-            if (! is_array($text) || Chain::commitment((string) ($text['salt'] ?? ''), (string) ($text['text'] ?? '')) !== ($texts[$field] ?? null)) {
+            if (
+                ! is_array($text)
+                || Chain::commitment(
+                    (string) ($text['salt'] ?? ''), (string) ($text['text'] ?? ''),
+                ) !== ($texts[$field] ?? null)
+            ) {
                 return ChainedLine::broken($number, $hash);
             }
         }
 
-        return ChainedLine::whole($number, $hash, array_combine(array_map(strval(...), array_keys($content)), $content));
+        return ChainedLine::whole(
+            $number, $hash, array_combine(array_map(strval(...), array_keys($content)), $content),
+        );
     }
 }

@@ -20,7 +20,8 @@ final readonly class FileHeadStore implements HeadStore
     {
         $stored = is_file($this->file) ? json_decode((string) file_get_contents($this->file), true) : null;
 
-        return is_array($stored) && is_int($stored['count'] ?? null) && is_string($stored['hash'] ?? null) && is_string($stored['signature'] ?? null)
+        return is_array($stored) && is_int($stored['count'] ?? null) && is_string($stored['hash'] ?? null)
+            && is_string($stored['signature'] ?? null)
             ? new Head($stored['count'], $stored['hash'], $stored['signature'])
             : null;
     }
@@ -36,7 +37,13 @@ final readonly class FileHeadStore implements HeadStore
         }
         if (($this->head()->count ?? 0) < $head->count) {
             $new = $this->file.'.new';
-            file_put_contents($new, json_encode(['count' => $head->count, 'hash' => $head->hash, 'signature' => $head->signature], JSON_THROW_ON_ERROR));
+            file_put_contents(
+                $new,
+                json_encode(
+                    ['count' => $head->count, 'hash' => $head->hash, 'signature' => $head->signature],
+                    JSON_THROW_ON_ERROR,
+                ),
+            );
             rename($new, $this->file);
         }
         fclose($lock);

@@ -52,7 +52,8 @@ final class Logbook
         $texts = array_map(fn (string $text) => ['salt' => Str::random(32), 'text' => $text], $entry->texts);
         $content = [
             'at' => now('UTC')->format('Y-m-d H:i:s.u'), 'actor' => $actor instanceof User ? $actor->public_id : null,
-            'module' => $entry->module?->public_id, 'assignment' => $entry->assignment?->public_id, 'event' => $entry->event->value,
+            'module' => $entry->module?->public_id, 'assignment' => $entry->assignment?->public_id,
+            'event' => $entry->event->value,
             'subject_kind' => $entry->subject?->kind, 'subject' => $entry->subject?->key, 'details' => $entry->details,
             'texts' => array_map(fn (array $text) => Chain::commitment($text['salt'], $text['text']), $texts),
         ];
@@ -107,15 +108,21 @@ final class Logbook
             return;
         }
         if ($head === null) {
-            throw new LogbookBroken("The head of the logbook is missing from {$this->heads->place()}, while the database has {$count} lines.");
+            throw new LogbookBroken(
+                "The head of the logbook is missing from {$this->heads->place()}, while the database has {$count} lines."
+            );
         }
         if (! $head->isSignedBy($this->key->publicKey())) {
             throw new LogbookBroken('The head of the logbook has been altered, or was signed with another key.');
         }
         // A locking read, because it sees what others have committed since this transaction first looked.
-        $there = $head->count === 0 ? Chain::BEGINNING : DB::table('logbook_lines')->where('number', $head->count)->sharedLock()->value('hash');
+        $there = $head->count === 0
+            ? Chain::BEGINNING
+            : DB::table('logbook_lines')->where('number', $head->count)->sharedLock()->value('hash');
         if ($head->count > $count || $there !== $head->hash) {
-            throw new LogbookBroken("The logbook in the database stands at line {$count}, and line {$head->count} is not the one its head was signed with.");
+            throw new LogbookBroken(
+                "The logbook in the database stands at line {$count}, and line {$head->count} is not the one its head was signed with."
+            );
         }
     }
 }

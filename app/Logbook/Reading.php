@@ -15,8 +15,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
 /**
- * Lines of the logbook as people read them: the sentence of what happened, and the names that belong to random ids, while
- * there are any.
+ * Lines of the logbook as people read them: the sentence of what happened, and the names that belong to random ids,
+ * while there are any.
  */
 final readonly class Reading
 {
@@ -55,7 +55,8 @@ final readonly class Reading
             [
                 ...Assignment::query()->whereIn('public_id', $things)->pluck('title', 'public_id')->all(),
                 ...Rubric::query()->whereIn('public_id', $things)->pluck('title', 'public_id')->all(),
-                ...Module::query()->whereIn('public_id', $things)->get()->mapWithKeys(fn (Module $module) => [$module->public_id => $module->fullTitle()])->all(),
+                ...Module::query()->whereIn('public_id', $things)->get()
+                    ->mapWithKeys(fn (Module $module) => [$module->public_id => $module->fullTitle()])->all(),
             ],
         );
     }
@@ -69,7 +70,9 @@ final readonly class Reading
     {
         $seat = $line->details[LogDetail::Seat->value] ?? null;
 
-        return __("logbook.events.{$line->event->value}", ['seat' => is_string($seat) ? __("logbook.seats.{$seat}") : '']);
+        return __(
+            "logbook.events.{$line->event->value}", ['seat' => is_string($seat) ? __("logbook.seats.{$seat}") : ''],
+        );
     }
 
     /** What it is about; empty when that is who did it. */
@@ -98,7 +101,8 @@ final readonly class Reading
         }
         foreach (array_keys($line->texts) as $field) {
             if ($field !== LogText::Title->value || $line->subject_kind !== null) {
-                $said[] = __("logbook.texts.{$field}").': '.Str::limit($this->said($line, (string) $field), self::SHORT);
+                $said[] = __("logbook.texts.{$field}").': '
+                    .Str::limit($this->said($line, (string) $field), self::SHORT);
             }
         }
 
@@ -123,7 +127,9 @@ final readonly class Reading
     {
         return match (true) {
             is_bool($value) => $value ? __('logbook.yes') : __('logbook.no'),
-            is_array($value) => implode(', ', array_map(fn (mixed $one) => str_replace('_', ' ', is_scalar($one) ? (string) $one : ''), $value)),
+            is_array($value) => implode(
+                ', ', array_map(fn (mixed $one) => str_replace('_', ' ', is_scalar($one) ? (string) $one : ''), $value),
+            ),
             ! is_string($value) => is_scalar($value) ? (string) $value : '',
             str_starts_with($value, Subject::PERSON) => $this->name(substr($value, strlen(Subject::PERSON))),
             $key === LogDetail::Due->value => Clock::shown(Carbon::parse($value, 'UTC')),

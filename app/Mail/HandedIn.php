@@ -31,6 +31,9 @@ final class HandedIn extends Mailable
 
     public function content(): Content
     {
-        return new Content(text: 'mail.handed-in', with: ['receipt' => app(Receipts::class)->text($this->handin), 'script' => $this->handin->script]);
+        return new Content(
+            text: 'mail.handed-in',
+            with: ['receipt' => app(Receipts::class)->text($this->handin), 'script' => $this->handin->script],
+        );
     }
 }

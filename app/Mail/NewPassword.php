@@ -32,6 +32,9 @@ final class NewPassword extends Mailable
 
     public function content(): Content
     {
-        return new Content(text: 'mail.new-password', with: ['link' => route('password.reset', ['token' => $this->token, 'email' => $this->user->email])]);
+        return new Content(
+            text: 'mail.new-password',
+            with: ['link' => route('password.reset', ['token' => $this->token, 'email' => $this->user->email])],
+        );
     }
 }

@@ -40,7 +40,10 @@ final class AllocationPlan extends Model
 
     protected function casts(): array
     {
-        return ['settings' => 'array', 'entries' => 'array', 'unplaced' => 'array', 'notes' => 'array', 'applied_at' => 'datetime'];
+        return [
+            'settings' => 'array', 'entries' => 'array', 'unplaced' => 'array', 'notes' => 'array',
+            'applied_at' => 'datetime',
+        ];
     }
 
     /**

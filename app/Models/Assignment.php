@@ -86,7 +86,8 @@ final class Assignment extends Model
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime',
             'results_out_at' => 'datetime', 'writing_detector_since' => 'datetime',
-            'bands' => 'array', 'late_rule' => 'array', 'length_rule' => 'array', 'declaration' => 'array', 'handin_kinds' => 'array',
+            'bands' => 'array', 'late_rule' => 'array', 'length_rule' => 'array', 'declaration' => 'array',
+            'handin_kinds' => 'array',
             'scheme' => AsCoreValue::class.':'.Scheme::class, 'screening' => AsCoreValue::class.':'.Screening::class,
             'release' => AsCoreValue::class.':'.Release::class,
             'keep_groups' => 'boolean', 'handin_by' => HandInBy::class,
@@ -150,7 +151,10 @@ final class Assignment extends Model
      */
     public function places(Words $words): array
     {
-        $given = array_map(fn (array $interval) => new Interval('given', $interval[0], $interval[1]), $this->leftOut($words->normalForms())->intervals);
+        $given = array_map(
+            fn (array $interval) => new Interval('given', $interval[0], $interval[1]),
+            $this->leftOut($words->normalForms())->intervals,
+        );
 
         return [...$given, ...Quotations::of($words), ...Bibliography::of($words)];
     }
@@ -168,7 +172,15 @@ final class Assignment extends Model
     {
         $screening = $this->screening;
 
-        return md5(json_encode([$screening->minWords, $screening->module, $screening->archive, $screening->joinsArchive, $this->givenTexts()], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+        return md5(
+            json_encode(
+                [
+                    $screening->minWords, $screening->module, $screening->archive, $screening->joinsArchive,
+                    $this->givenTexts(),
+                ],
+                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+            )
+        );
     }
 
     /**
@@ -176,7 +188,12 @@ final class Assignment extends Model
      */
     private function givenTexts(): array
     {
-        return array_values(array_filter([$this->brief, ...$this->templates->pluck('text')->all()], fn (mixed $text) => is_string($text) && $text !== ''));
+        return array_values(
+            array_filter(
+                [$this->brief, ...$this->templates->pluck('text')->all()],
+                fn (mixed $text) => is_string($text) && $text !== '',
+            )
+        );
     }
 
     /** Whether a hand-in may go to the outside detector: only what was handed in by people who had been told. */
@@ -202,7 +219,13 @@ final class Assignment extends Model
      */
     public function fileKinds(): array
     {
-        return array_values(array_filter(FileKind::documents(), fn (FileKind $kind) => $this->handin_kinds === null || in_array($kind->value, $this->handin_kinds, true)));
+        return array_values(
+            array_filter(
+                FileKind::documents(),
+                fn (FileKind $kind) => $this->handin_kinds === null
+                    || in_array($kind->value, $this->handin_kinds, true),
+            )
+        );
     }
 
     /** What may be handed in, as students read it: ".docx or .pdf". */

@@ -45,7 +45,10 @@ final class BankComment extends Model
      */
     public function forDesk(): array
     {
-        return ['id' => $this->public_id, 'label' => $this->label, 'text' => $this->text, 'kind' => $this->kind->value, 'criterion' => $this->criterion, 'used' => $this->used ?? 0, 'set' => $this->set->title];
+        return [
+            'id' => $this->public_id, 'label' => $this->label, 'text' => $this->text, 'kind' => $this->kind->value,
+            'criterion' => $this->criterion, 'used' => $this->used ?? 0, 'set' => $this->set->title,
+        ];
     }
 
     /**

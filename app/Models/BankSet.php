@@ -54,7 +54,8 @@ final class BankSet extends Model
     public function deletedComments(): HasMany
     {
         $comments = $this->hasMany(BankComment::class);
-        $comments->withoutGlobalScope(SoftDeletingScope::class)->where('deleted_at', '>=', now()->subDays(BankComment::KEPT_DAYS))->latest('deleted_at');
+        $comments->withoutGlobalScope(SoftDeletingScope::class)
+            ->where('deleted_at', '>=', now()->subDays(BankComment::KEPT_DAYS))->latest('deleted_at');
 
         return $comments;
     }
@@ -74,8 +75,17 @@ final class BankSet extends Model
      */
     public static function of(User $person, ?int $moduleId = null): Builder
     {
-        $modules = $moduleId !== null ? [$moduleId] : $person->memberships->filter(fn (Membership $member) => $member->left_at === null && in_array($member->role->value, ['coordinator', 'tutor'], true))->pluck('module_id')->all();
+        $modules = $moduleId !== null
+            ? [$moduleId]
+            : $person->memberships->filter(
+                fn (Membership $member) => $member->left_at === null
+                && in_array($member->role->value, ['coordinator', 'tutor'], true)
+            )->pluck('module_id')->all();
 
-        return self::query()->where(fn (Builder $query) => $query->where(fn (Builder $own) => $own->whereNull('module_id')->where('owner_id', $person->id))->orWhereIn('module_id', $modules));
+        return self::query()->where(
+            fn (Builder $query) => $query->where(
+                fn (Builder $own) => $own->whereNull('module_id')->where('owner_id', $person->id)
+            )->orWhereIn('module_id', $modules)
+        );
     }
 }

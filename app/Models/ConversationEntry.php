@@ -36,7 +36,10 @@ final class ConversationEntry extends Model
 
     protected function casts(): array
     {
-        return ['found' => Found::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean', 'student_read_at' => 'datetime'];
+        return [
+            'found' => Found::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean',
+            'student_read_at' => 'datetime',
+        ];
     }
 
     /**

@@ -49,12 +49,17 @@ final class DraftCheck extends Model
     public function figures(): Figures
     {
         $found = $this->found ?? ['words' => $this->words, 'places' => [], 'matches' => []];
-        $matched = array_map(fn (array $match) => Matched::kept(OverlapSource::nameOf($match[0]), $match[1], $match[2]), $found['matches']);
+        $matched = array_map(
+            fn (array $match) => Matched::kept(OverlapSource::nameOf($match[0]), $match[1], $match[2]),
+            $found['matches'],
+        );
         $assignment = $this->script->assignment;
 
         return Figures::of(
-            $found['words'], array_map(fn (array $place) => new Interval($place[0], $place[1], $place[2]), $found['places']),
-            array_merge(...array_map(fn (Matched $one) => $one->runs, $matched)), array_merge(...array_map(fn (Matched $one) => $one->close, $matched)),
+            $found['words'],
+            array_map(fn (array $place) => new Interval($place[0], $place[1], $place[2]), $found['places']),
+            array_merge(...array_map(fn (Matched $one) => $one->runs, $matched)),
+            array_merge(...array_map(fn (Matched $one) => $one->close, $matched)),
             new Choices($assignment->screening->quotations, $assignment->screening->bibliography),
         );
     }

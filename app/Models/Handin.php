@@ -67,7 +67,11 @@ final class Handin extends Model
 
     protected function casts(): array
     {
-        return ['notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array', 'prepared_at' => 'datetime', 'read_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'received_at' => 'datetime'];
+        return [
+            'notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array',
+            'prepared_at' => 'datetime', 'read_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean',
+            'received_at' => 'datetime',
+        ];
     }
 
     /**
@@ -109,7 +113,9 @@ final class Handin extends Model
             return null;
         }
 
-        return $this->files->count() === 1 ? 'It is being read' : "Read: {$this->files_read} of {$this->files->count()} files";
+        return $this->files->count() === 1
+            ? 'It is being read'
+            : "Read: {$this->files_read} of {$this->files->count()} files";
     }
 
     public function length(): Length

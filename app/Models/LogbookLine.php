@@ -15,8 +15,8 @@ use YoungHarbor\Core\Logbook\Chain;
 use YoungHarbor\Core\Logbook\ChainedLine;
 
 /**
- * One line of the logbook, chained to the one before it. Whom and what it names is known by random ids and script codes,
- * so that a person can be erased and the line holds.
+ * One line of the logbook, chained to the one before it. Whom and what it names is known by random ids and script
+ * codes, so that a person can be erased and the line holds.
  *
  * @property int $number
  * @property string $at
@@ -82,18 +82,24 @@ final class LogbookLine extends Model
         return Carbon::parse($this->at, 'UTC');
     }
 
-    /** As it stands in the chain. A text that is there must be the one it was written with; one that was erased is gone. */
+    /**
+     * As it stands in the chain. A text that is there must be the one it was written with; one that was erased is gone.
+     */
     public function toCore(): ChainedLine
     {
         foreach ($this->words as $text) {
-            if ($text->text !== null && Chain::commitment((string) $text->salt, $text->text) !== ($this->texts[$text->field] ?? null)) {
+            if (
+                $text->text !== null
+                && Chain::commitment((string) $text->salt, $text->text) !== ($this->texts[$text->field] ?? null)
+            ) {
                 return ChainedLine::broken($this->number, $this->hash);
             }
         }
 
         return ChainedLine::whole($this->number, $this->hash, [
             'at' => $this->at, 'actor' => $this->actor, 'module' => $this->module, 'assignment' => $this->assignment,
-            'event' => $this->getRawOriginal('event'), 'subject_kind' => $this->subject_kind, 'subject' => $this->subject,
+            'event' => $this->getRawOriginal('event'), 'subject_kind' => $this->subject_kind,
+            'subject' => $this->subject,
             'details' => $this->details, 'texts' => $this->texts,
         ]);
     }

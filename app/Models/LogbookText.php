@@ -25,6 +25,7 @@ final class LogbookText extends Model
     /** Takes the text away for good. */
     public function erase(): void
     {
-        self::query()->where('number', $this->number)->where('field', $this->field)->update(['text' => null, 'salt' => null]);
+        self::query()->where('number', $this->number)->where('field', $this->field)
+            ->update(['text' => null, 'salt' => null]);
     }
 }

@@ -60,7 +60,11 @@ final class Mark extends Model
 
     protected function casts(): array
     {
-        return ['seat' => Seat::class, 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'put_away_at' => 'datetime', 'queue_place' => 'integer', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array', 'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime'];
+        return [
+            'seat' => Seat::class, 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'put_away_at' => 'datetime',
+            'queue_place' => 'integer', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array',
+            'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime',
+        ];
     }
 
     protected static function booted(): void
@@ -146,9 +150,11 @@ final class Mark extends Model
     public static function give(Script $script, Seat $seat, int $markerId, Assignment $assignment): self
     {
         return self::query()->create([
-            'script_id' => $script->id, 'assignment_id' => $assignment->id, 'seat' => $seat, 'counts' => $seat->counts(),
+            'script_id' => $script->id, 'assignment_id' => $assignment->id, 'seat' => $seat,
+            'counts' => $seat->counts(),
             'seat_number' => self::freeNumber($script->id, $seat), 'marker_id' => $markerId,
-            'rubric_version_id' => $assignment->rubric_version_id, 'work_id' => $script->current_handin_id, 'choices' => CriterionMarks::usual(), 'general_comment' => '',
+            'rubric_version_id' => $assignment->rubric_version_id, 'work_id' => $script->current_handin_id,
+            'choices' => CriterionMarks::usual(), 'general_comment' => '',
         ]);
     }
 
@@ -174,7 +180,9 @@ final class Mark extends Model
 
     private static function freeNumber(int $scriptId, Seat $seat): int
     {
-        return $seat->canBeSeveral() && $seat->counts() ? 1 + (int) self::counting()->where('script_id', $scriptId)->where('seat', $seat)->max('seat_number') : 1;
+        return $seat->canBeSeveral() && $seat->counts()
+            ? 1 + (int) self::counting()->where('script_id', $scriptId)->where('seat', $seat)->max('seat_number')
+            : 1;
     }
 
     public function score(): Score

@@ -57,6 +57,9 @@ final class MarkComment extends Model
      */
     public function content(): array
     {
-        return ['body' => $this->body, 'kind' => $this->kind->value, 'criterion' => $this->criterion, 'anchor' => $this->anchor, 'gone' => $this->gone_at !== null];
+        return [
+            'body' => $this->body, 'kind' => $this->kind->value, 'criterion' => $this->criterion,
+            'anchor' => $this->anchor, 'gone' => $this->gone_at !== null,
+        ];
     }
 }

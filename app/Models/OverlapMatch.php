@@ -44,8 +44,10 @@ final class OverlapMatch extends Model
     public static function keep(int $reportId, int $sourceId, Matched $matched, LeftOut $given): void
     {
         self::query()->upsert([[
-            'overlap_report_id' => $reportId, 'overlap_source_id' => $sourceId, 'words' => $matched->words($given), 'close_words' => $matched->closeWords($given),
-            'runs' => json_encode(Matched::keep($matched->runs), JSON_THROW_ON_ERROR), 'close' => json_encode(Matched::keep($matched->close), JSON_THROW_ON_ERROR),
+            'overlap_report_id' => $reportId, 'overlap_source_id' => $sourceId, 'words' => $matched->words($given),
+            'close_words' => $matched->closeWords($given),
+            'runs' => json_encode(Matched::keep($matched->runs), JSON_THROW_ON_ERROR),
+            'close' => json_encode(Matched::keep($matched->close), JSON_THROW_ON_ERROR),
         ]], ['overlap_report_id', 'overlap_source_id'], ['words', 'close_words', 'runs', 'close']);
     }
 

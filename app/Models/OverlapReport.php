@@ -57,12 +57,18 @@ final class OverlapReport extends Model
 
     protected static function booted(): void
     {
-        self::saved(fn (self $report) => $report->wasRecentlyCreated || $report->wasChanged(['state', 'share']) ? ReportChanged::dispatch($report->handin_id) : null);
+        self::saved(
+            fn (self $report) => $report->wasRecentlyCreated
+            || $report->wasChanged(['state', 'share']) ? ReportChanged::dispatch($report->handin_id) : null
+        );
     }
 
     protected function casts(): array
     {
-        return ['state' => ReportState::class, 'web_state' => WebState::class, 'places' => 'array', 'left_out' => 'array', 'hiding' => 'array', 'finished_at' => 'datetime'];
+        return [
+            'state' => ReportState::class, 'web_state' => WebState::class, 'places' => 'array', 'left_out' => 'array',
+            'hiding' => 'array', 'finished_at' => 'datetime',
+        ];
     }
 
     /**

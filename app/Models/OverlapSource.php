@@ -50,7 +50,10 @@ final class OverlapSource extends Model
 
     protected function casts(): array
     {
-        return ['kind' => SourceKind::class, 'fetched_at' => 'datetime', 'indexed_at' => 'datetime', 'taken_out_at' => 'datetime'];
+        return [
+            'kind' => SourceKind::class, 'fetched_at' => 'datetime', 'indexed_at' => 'datetime',
+            'taken_out_at' => 'datetime',
+        ];
     }
 
     /**
@@ -69,8 +72,13 @@ final class OverlapSource extends Model
      */
     public static function past(int $moduleId): Builder
     {
-        return self::query()->where('kind', SourceKind::Archive)->where('module_id', $moduleId)->whereNull('taken_out_at')
-            ->where(fn ($query) => $query->whereNull('handin_id')->orWhereHas('handin.script.assignment', fn ($assignment) => $assignment->whereNotNull('results_out_at')));
+        return self::query()->where('kind', SourceKind::Archive)->where('module_id', $moduleId)
+            ->whereNull('taken_out_at')
+            ->where(
+                fn ($query) => $query->whereNull('handin_id')->orWhereHas(
+                    'handin.script.assignment', fn ($assignment) => $assignment->whereNotNull('results_out_at'),
+                )
+            );
     }
 
     /** The name under which figures are worked out: ties fall the same way each time. */

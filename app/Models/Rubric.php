@@ -56,11 +56,15 @@ final class Rubric extends Model
         self::saving(function (Rubric $rubric): void {
             if ($rubric->isDirty('document')) {
                 $draft = $rubric->draft();
-                $kinds = array_unique(array_map(fn (array $criterion) => Draft::kindOf($criterion)->value, $draft->criteria()));
+                $kinds = array_unique(
+                    array_map(fn (array $criterion) => Draft::kindOf($criterion)->value, $draft->criteria())
+                );
                 sort($kinds);
                 $rubric->words = $draft->words();
                 $rubric->criteria = count($draft->criteria());
-                $rubric->kinds = implode(' ', $kinds === ['levels'] && count($draft->criteria()) === 1 ? ['holistic'] : $kinds);
+                $rubric->kinds = implode(
+                    ' ', $kinds === ['levels'] && count($draft->criteria()) === 1 ? ['holistic'] : $kinds,
+                );
             }
         });
     }

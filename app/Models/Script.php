@@ -68,9 +68,12 @@ final class Script extends Model
     protected function casts(): array
     {
         return [
-            'brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime', 'due_at' => 'datetime',
-            'received_at' => 'datetime', 'late' => 'boolean', 'closes_at' => 'datetime', 'waived_at' => 'datetime', 'held' => 'boolean',
-            'standing' => Standing::class, 'reached' => Standing::class, 'second_done' => 'boolean', 'screening' => Verdict::class,
+            'brief_opened_at' => 'datetime', 'template_taken_at' => 'datetime', 'left_at' => 'datetime',
+            'due_at' => 'datetime',
+            'received_at' => 'datetime', 'late' => 'boolean', 'closes_at' => 'datetime', 'waived_at' => 'datetime',
+            'held' => 'boolean',
+            'standing' => Standing::class, 'reached' => Standing::class, 'second_done' => 'boolean',
+            'screening' => Verdict::class,
         ];
     }
 
@@ -178,14 +181,20 @@ final class Script extends Model
     public function group(): Collection
     {
         return self::query()->where('assignment_id', $this->assignment_id)
-            ->where(fn ($query) => $this->group_name === null ? $query->whereKey($this->id) : $query->where('group_name', $this->group_name))
+            ->where(
+                fn ($query) => $this->group_name === null
+                    ? $query->whereKey($this->id)
+                    : $query->where('group_name', $this->group_name)
+            )
             ->with('student')->orderBy('id')->get();
     }
 
     /** The names of everyone whose work it is. */
     public function names(): string
     {
-        return $this->group_name === null ? $this->student->name : $this->group()->map(fn (self $script) => $script->student->name)->implode(', ');
+        return $this->group_name === null
+            ? $this->student->name
+            : $this->group()->map(fn (self $script) => $script->student->name)->implode(', ');
     }
 
     public function mark(Seat $seat): ?Mark
@@ -207,7 +216,8 @@ final class Script extends Model
         $in = $this->currentHandin;
 
         return FinalMark::of(
-            $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)), $this->assignment->markRules(),
+            $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)),
+            $this->assignment->markRules(),
             $this->lateness(), $in?->length() ?? new Length(0),
         );
     }
@@ -215,7 +225,9 @@ final class Script extends Model
     /** Lets an attempt count. */
     public function letCount(Handin $handin): void
     {
-        $this->update(['current_handin_id' => $handin->id, 'received_at' => $handin->received_at, 'late' => $handin->late]);
+        $this->update(
+            ['current_handin_id' => $handin->id, 'received_at' => $handin->received_at, 'late' => $handin->late]
+        );
     }
 
     /** How late the attempt that counts came in. */
@@ -224,7 +236,10 @@ final class Script extends Model
         $in = $this->currentHandin;
 
         return $in === null ? Lateness::none()
-            : Lateness::between($in->due_at->toDateTimeImmutable(), $in->received_at->toDateTimeImmutable(), new DateTimeZone(Clock::zone()), $this->assignment->module->closedOn(), $this->waived_at !== null);
+            : Lateness::between(
+                $in->due_at->toDateTimeImmutable(), $in->received_at->toDateTimeImmutable(),
+                new DateTimeZone(Clock::zone()), $this->assignment->module->closedOn(), $this->waived_at !== null,
+            );
     }
 
     public function isPastDue(): bool

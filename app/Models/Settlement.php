@@ -42,7 +42,9 @@ final class Settlement extends Model
 
     public function toCore(): SettledMark
     {
-        $lines = array_map(fn (array $line) => new WorkingLine($line['what'], $line['how'], $line['result']), $this->working);
+        $lines = array_map(
+            fn (array $line) => new WorkingLine($line['what'], $line['how'], $line['result']), $this->working,
+        );
 
         return new SettledMark(BigRational::of($this->mark), $this->settled_by, new Working($lines));
     }

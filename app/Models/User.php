@@ -80,7 +80,9 @@ final class User extends Authenticatable
     /** The person's role in a module; null for someone who is not in it, or has left it. */
     public function roleIn(int $moduleId): ?Role
     {
-        return $this->memberships->first(fn (Membership $membership) => $membership->module_id === $moduleId && $membership->left_at === null)?->role;
+        return $this->memberships->first(
+            fn (Membership $membership) => $membership->module_id === $moduleId && $membership->left_at === null
+        )?->role;
     }
 
     public function coordinates(int $moduleId): bool
@@ -90,6 +92,8 @@ final class User extends Authenticatable
 
     public function coordinatesAny(): bool
     {
-        return $this->memberships->contains(fn (Membership $membership) => $membership->role === Role::Coordinator && $membership->left_at === null);
+        return $this->memberships->contains(
+            fn (Membership $membership) => $membership->role === Role::Coordinator && $membership->left_at === null
+        );
     }
 }

@@ -70,6 +70,8 @@ final class WritingBaseline extends Model
     /** Its texts as they are compared with. */
     public function trusted(): Trusted
     {
-        return Trusted::of($this->texts->mapWithKeys(fn (WritingText $text) => [$text->id => Prose::of($text->text)])->all());
+        return Trusted::of(
+            $this->texts->mapWithKeys(fn (WritingText $text) => [$text->id => Prose::of($text->text)])->all()
+        );
     }
 }

@@ -39,14 +39,19 @@ final class WritingReport extends Model
 
     protected function casts(): array
     {
-        return ['state' => WritingState::class, 'found' => 'array', 'detector_state' => WebState::class, 'detector' => 'array', 'measured_at' => 'datetime'];
+        return [
+            'state' => WritingState::class, 'found' => 'array', 'detector_state' => WebState::class,
+            'detector' => 'array', 'measured_at' => 'datetime',
+        ];
     }
 
     /** Has a hand-in measured, where its assignment measures writing. */
     public static function await(Assignment $assignment, Handin $handin): void
     {
         if ($assignment->writing_baseline_id !== null) {
-            self::query()->updateOrCreate(['handin_id' => $handin->id], ['state' => WritingState::Waiting, 'reason' => null]);
+            self::query()->updateOrCreate(
+                ['handin_id' => $handin->id], ['state' => WritingState::Waiting, 'reason' => null],
+            );
             MeasureWriting::dispatch($assignment->id)->afterCommit();
         }
     }

@@ -14,12 +14,17 @@ final class BankSetPolicy
     /** Whoever marks somewhere. */
     public function viewAny(User $user): bool
     {
-        return $user->memberships->contains(fn (Membership $member) => $member->left_at === null && in_array($member->role, [Role::Coordinator, Role::Tutor], true));
+        return $user->memberships->contains(
+            fn (Membership $member) => $member->left_at === null
+            && in_array($member->role, [Role::Coordinator, Role::Tutor], true)
+        );
     }
 
     /** A module's sets are its team's; a personal one is its owner's alone. */
     public function edit(User $user, BankSet $set): bool
     {
-        return $set->module_id === null ? $set->owner_id === $user->id : in_array($user->roleIn($set->module_id), [Role::Coordinator, Role::Tutor], true);
+        return $set->module_id === null
+            ? $set->owner_id === $user->id
+            : in_array($user->roleIn($set->module_id), [Role::Coordinator, Role::Tutor], true);
     }
 }

@@ -20,8 +20,15 @@ final class MarkAttachmentPolicy
             return $own;
         }
         $script = $attachment->mark->script;
-        $results = Result::query()->whereHas('script', fn ($query) => $query->whereKey($script->id)->orWhere('lead_id', $script->id))->with('script.assignment')->get();
-        $released = $results->first(fn (Result $result) => in_array($attachment->public_id, array_column($result->document['attachments'] ?? [], 'id'), true) && Gate::forUser($user)->allows('view', $result));
+        $results = Result::query()
+            ->whereHas('script', fn ($query) => $query->whereKey($script->id)->orWhere('lead_id', $script->id))
+            ->with('script.assignment')->get();
+        $released = $results->first(
+            fn (Result $result) => in_array(
+                $attachment->public_id, array_column($result->document['attachments'] ?? [], 'id'), true,
+            )
+            && Gate::forUser($user)->allows('view', $result)
+        );
 
         return $released === null ? Response::deny('This belongs to a script that is not yours.') : Response::allow();
     }

@@ -18,7 +18,9 @@ final class MarkPolicy
         }
 
         if ($mark->isHandedOver()) {
-            return Response::deny('This script has been handed over to another marker. What you had marked is kept as it was.');
+            return Response::deny(
+                'This script has been handed over to another marker. What you had marked is kept as it was.'
+            );
         }
 
         return $mark->marker_id === $user->id

@@ -36,13 +36,18 @@ final class ScriptPolicy
     public function viewConversation(User $user, Script $script): bool
     {
         return $user->coordinates($script->assignment->module_id)
-            || ($user->roleIn($script->assignment->module_id) === Role::Tutor && DB::table('conversation_people')->where('script_id', $script->id)->where('user_id', $user->id)->exists());
+            || (
+                $user->roleIn($script->assignment->module_id) === Role::Tutor
+                && DB::table('conversation_people')->where('script_id', $script->id)->where('user_id', $user->id)
+                    ->exists()
+            );
     }
 
     /** What a coordinator decided that its student may read. */
     public function viewOwnConversation(User $user, Script $script): bool
     {
-        return $script->student_id === $user->id && ConversationEntry::query()->where('script_id', $script->id)->where('student_sees', true)->exists();
+        return $script->student_id === $user->id && ConversationEntry::query()->where('script_id', $script->id)
+            ->where('student_sees', true)->exists();
     }
 
     /** A student's own script, after its due time, when the assignment shows it; a draft is checked elsewhere. */
@@ -59,7 +64,9 @@ final class ScriptPolicy
         if ($this->markOf($user, $script) !== null) {
             return $bothIn
                 ? Response::allow()
-                : Response::deny('You will see both marks when both are done. Until then each is made without the other.');
+                : Response::deny(
+                    'You will see both marks when both are done. Until then each is made without the other.'
+                );
         }
 
         return app(AssignmentPolicy::class)->viewAllMarks($user, $script->assignment)
@@ -75,6 +82,8 @@ final class ScriptPolicy
     private function markOf(User $user, Script $script): ?Mark
     {
         // Who has left the module no longer sees what they marked.
-        return $user->roleIn($script->assignment->module_id) === null ? null : $script->marks->first(fn (Mark $mark) => $mark->marker_id === $user->id);
+        return $user->roleIn($script->assignment->module_id) === null
+            ? null
+            : $script->marks->first(fn (Mark $mark) => $mark->marker_id === $user->id);
     }
 }

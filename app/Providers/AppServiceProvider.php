@@ -26,9 +26,15 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(HeadKey::class, fn () => new HeadKey(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')));
-        $this->app->singleton(HeadStore::class, fn () => new FileHeadStore(config('harbor.files').'/logbook/head.json'));
-        $this->app->singleton(Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')));
+        $this->app->singleton(
+            HeadKey::class, fn () => new HeadKey(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')),
+        );
+        $this->app->singleton(
+            HeadStore::class, fn () => new FileHeadStore(config('harbor.files').'/logbook/head.json'),
+        );
+        $this->app->singleton(
+            Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')),
+        );
         $this->app->bind(SourceIndex::class, DatabaseIndex::class);
         $this->app->bind(WebSearch::class, HttpWebSearch::class);
         $this->app->bind(Detector::class, HttpDetector::class);
@@ -38,8 +44,11 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::preventSilentlyDiscardingAttributes();
-        // Few tries for an account, whoever makes them; many from one address, behind which a whole institution may sit.
-        $account = fn (Request $request): string => 'account:'.hash('sha256', User::addressKey(is_string($request->input('email')) ? $request->input('email') : ''));
+        // Few tries for an account, whoever makes them; many from one address, behind which a whole institution may
+        // sit.
+        $account = fn (Request $request): string => 'account:'.hash(
+            'sha256', User::addressKey(is_string($request->input('email')) ? $request->input('email') : ''),
+        );
         RateLimiter::for('sign-in', fn (Request $request) => [
             Limit::perMinute((int) config('harbor.sign_in.account'))->by($account($request)),
             Limit::perMinute((int) config('harbor.sign_in.address'))->by('address:'.$request->ip()),
@@ -49,7 +58,11 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute((int) config('harbor.sign_in.address'))->by('forgotten:'.$request->ip()),
         ]);
         RateLimiter::for('choose-password', fn (Request $request) => [
-            Limit::perMinute(10)->by('choose:'.($request->user()->id ?? ($request->route()?->originalParameter('user') ?? $account($request)))),
+            Limit::perMinute(10)->by(
+                'choose:'.(
+                    $request->user()->id ?? ($request->route()?->originalParameter('user') ?? $account($request))
+                )
+            ),
             Limit::perMinute((int) config('harbor.sign_in.address'))->by('choose:'.$request->ip()),
         ]);
         // Pieces of files: many small requests, bounded by the size of a piece.

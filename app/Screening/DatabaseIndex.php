@@ -30,14 +30,19 @@ final class DatabaseIndex implements SourceIndex
     {
         sort($hashes);
         foreach (array_chunk($hashes, self::ROWS) as $chunk) {
-            DB::statement('INSERT IGNORE INTO overlap_prints (shelf, hash, source_id) VALUES '.implode(',', array_map(fn (int $hash) => "({$shelf},{$hash},{$source})", $chunk)));
+            DB::statement(
+                'INSERT IGNORE INTO overlap_prints (shelf, hash, source_id) VALUES '.implode(
+                    ',', array_map(fn (int $hash) => "({$shelf},{$hash},{$source})", $chunk),
+                )
+            );
         }
     }
 
     public function remove(int $shelf, int $source, array $hashes): void
     {
         foreach (array_chunk($hashes, self::ROWS) as $chunk) {
-            DB::table('overlap_prints')->where('shelf', $shelf)->where('source_id', $source)->whereIntegerInRaw('hash', $chunk)->delete();
+            DB::table('overlap_prints')->where('shelf', $shelf)->where('source_id', $source)
+                ->whereIntegerInRaw('hash', $chunk)->delete();
         }
     }
 
@@ -55,8 +60,8 @@ final class DatabaseIndex implements SourceIndex
     }
 
     /**
-     * One query for what stands in a few texts each, which is nearly everything; where that runs over, the hashes it did
-     * not reach are asked for one by one, each up to the most, in the same round trip.
+     * One query for what stands in a few texts each, which is nearly everything; where that runs over, the hashes it
+     * did not reach are asked for one by one, each up to the most, in the same round trip.
      *
      * @param  list<int>  $hashes  in order
      * @param  array<int, int>  $found
@@ -64,12 +69,19 @@ final class DatabaseIndex implements SourceIndex
     private function count(int $shelf, array $hashes, array &$found): void
     {
         $limit = count($hashes) * self::USUAL;
-        $pairs = $this->pairs('SELECT hash, source_id FROM overlap_prints WHERE shelf = '.$shelf.' AND hash IN ('.implode(',', $hashes).") ORDER BY hash, source_id LIMIT {$limit}");
+        $pairs = $this->pairs(
+            'SELECT hash, source_id FROM overlap_prints WHERE shelf = '.$shelf.' AND hash IN ('.implode(',', $hashes)
+                .") ORDER BY hash, source_id LIMIT {$limit}"
+        );
         if (count($pairs) === $limit) {
             $reached = $pairs[$limit - 1][0];
             $pairs = array_filter($pairs, fn (array $pair) => $pair[0] < $reached);
             foreach (array_chunk(array_filter($hashes, fn (int $hash) => $hash >= $reached), self::COMMON) as $common) {
-                $each = array_map(fn (int $hash) => "(SELECT hash, source_id FROM overlap_prints WHERE shelf = {$shelf} AND hash = {$hash} ORDER BY source_id LIMIT ".self::MOST.')', $common);
+                $each = array_map(
+                    fn (int $hash) => "(SELECT hash, source_id FROM overlap_prints WHERE shelf = {$shelf} AND hash = {$hash} ORDER BY source_id LIMIT "
+                        .self::MOST.')',
+                    $common,
+                );
                 array_push($pairs, ...$this->pairs(implode(' UNION ALL ', $each)));
             }
         }
@@ -88,6 +100,9 @@ final class DatabaseIndex implements SourceIndex
     {
         $rows = DB::connection()->getPdo()->query($query);
 
-        return array_map(fn (array $row): array => [(int) $row[0], (int) $row[1]], $rows === false ? [] : array_values($rows->fetchAll(PDO::FETCH_NUM)));
+        return array_map(
+            fn (array $row): array => [(int) $row[0], (int) $row[1]],
+            $rows === false ? [] : array_values($rows->fetchAll(PDO::FETCH_NUM)),
+        );
     }
 }

@@ -25,7 +25,10 @@ final class Figured
             }
         }
 
-        return Figures::of($report->words, $report->intervals(), $runs, $close, $report->toChoices($report->handin->script->assignment));
+        return Figures::of(
+            $report->words, $report->intervals(), $runs, $close,
+            $report->toChoices($report->handin->script->assignment),
+        );
     }
 
     /**
@@ -39,9 +42,12 @@ final class Figured
         $largest = array_key_first($bySource);
 
         return [
-            'words' => $figures->words, 'counted' => $figures->report->counted, 'matched' => $figures->report->matched(), 'share' => (string) $figures->report->share(),
-            'runs' => count($figures->report->runs), 'close_runs' => count($figures->close), 'close_words' => $figures->closeWords(), 'sources' => count($bySource),
-            'largest_source_id' => $largest === null ? null : (int) $largest, 'largest_words' => $largest === null ? 0 : $bySource[$largest], 'left_out' => $figures->leftOut,
+            'words' => $figures->words, 'counted' => $figures->report->counted,
+            'matched' => $figures->report->matched(), 'share' => (string) $figures->report->share(),
+            'runs' => count($figures->report->runs), 'close_runs' => count($figures->close),
+            'close_words' => $figures->closeWords(), 'sources' => count($bySource),
+            'largest_source_id' => $largest === null ? null : (int) $largest,
+            'largest_words' => $largest === null ? 0 : $bySource[$largest], 'left_out' => $figures->leftOut,
         ];
     }
 }

@@ -23,7 +23,8 @@ final class Arrival
 
     public static function of(Request $request): Carbon
     {
-        $told = $request->server('REQUEST_ARRIVED') ?? ($request->isFromTrustedProxy() ? $request->header(self::HEADER) : null);
+        $told = $request->server('REQUEST_ARRIVED')
+            ?? ($request->isFromTrustedProxy() ? $request->header(self::HEADER) : null);
         $now = Carbon::now();
         $taken = $now->copy();
         if (is_numeric($request->server('REQUEST_TIME_FLOAT'))) {
@@ -32,7 +33,10 @@ final class Arrival
         if (is_string($told) && preg_match('/\A\d{9,11}(?:\.\d{1,6})?\z/', $told) === 1) {
             $front = Carbon::createFromTimestamp((float) $told, 'UTC');
             // Clocks of two machines differ a little: a time to come counts as now.
-            if ($front->gte($now->copy()->subSeconds(self::LONGEST)) && $front->lte($now->copy()->addSeconds(self::LONGEST))) {
+            if (
+                $front->gte($now->copy()->subSeconds(self::LONGEST))
+                && $front->lte($now->copy()->addSeconds(self::LONGEST))
+            ) {
                 return $front->lt($taken) ? $front : $taken;
             }
         }

@@ -51,10 +51,17 @@ final class AssignmentCounts
                 SUM(reached = '".Standing::Released->value."') AS released")
             ->get()->keyBy('assignment_id');
         $shared = $assignments->filter(fn (Assignment $assignment) => $assignment->shared_out_at !== null);
-        $tutors = $shared->isEmpty() ? collect() : DB::table('marks')->whereIn('assignment_id', $shared->keys())->where('counting_seat', Seat::First)
-            ->groupBy('assignment_id')->selectRaw('assignment_id, COUNT(DISTINCT marker_id) AS tutors')->pluck('tutors', 'assignment_id');
+        $tutors = $shared->isEmpty()
+            ? collect()
+            : DB::table('marks')->whereIn('assignment_id', $shared->keys())->where('counting_seat', Seat::First)
+                ->groupBy('assignment_id')->selectRaw('assignment_id, COUNT(DISTINCT marker_id) AS tutors')
+                ->pluck('tutors', 'assignment_id');
 
-        return $assignments->map(fn (Assignment $assignment) => $this->counts($assignment, $rows[$assignment->id] ?? null, (int) ($tutors[$assignment->id] ?? 0)))->all();
+        return $assignments->map(
+            fn (Assignment $assignment) => $this->counts(
+                $assignment, $rows[$assignment->id] ?? null, (int) ($tutors[$assignment->id] ?? 0),
+            )
+        )->all();
     }
 
     private function counts(Assignment $assignment, ?object $row, int $tutors): Counts

@@ -42,12 +42,21 @@ final readonly class Cohort
 
     /** A person's columns: where each stands. */
     private const COLUMNS = [
-        'script_id' => 's.id', 'name' => 'u.name', 'number' => 'u.number', 'email' => 'u.email', 'member' => 'm.public_id', 'section' => 'm.section', 'group_name' => 's.group_name',
-        'brief_opened_at' => 's.brief_opened_at', 'template_taken_at' => 's.template_taken_at', 'drafts' => '(SELECT COUNT(*) FROM draft_checks d WHERE d.script_id = s.id)', 'due_at' => 's.due_at', 'left_at' => 's.left_at',
-        'received_at' => 's.received_at', 'attempt' => '(SELECT h.attempt FROM handins h WHERE h.id = s.current_handin_id)', 'late' => 's.late', 'waived_at' => 's.waived_at', 'more_time' => '(s.due_at > :due)', 'result_id' => 'r.id', 'first_opened_at' => 'r.first_opened_at', 'seconds_open' => 'r.seconds_open',
+        'script_id' => 's.id', 'name' => 'u.name', 'number' => 'u.number', 'email' => 'u.email',
+        'member' => 'm.public_id', 'section' => 'm.section', 'group_name' => 's.group_name',
+        'brief_opened_at' => 's.brief_opened_at', 'template_taken_at' => 's.template_taken_at',
+        'drafts' => '(SELECT COUNT(*) FROM draft_checks d WHERE d.script_id = s.id)', 'due_at' => 's.due_at',
+        'left_at' => 's.left_at',
+        'received_at' => 's.received_at',
+        'attempt' => '(SELECT h.attempt FROM handins h WHERE h.id = s.current_handin_id)', 'late' => 's.late',
+        'waived_at' => 's.waived_at', 'more_time' => '(s.due_at > :due)', 'result_id' => 'r.id',
+        'first_opened_at' => 'r.first_opened_at', 'seconds_open' => 'r.seconds_open',
     ];
 
-    private const SORTS = ['name' => 'name', 'section' => 'section', 'group' => 'group_name', 'due' => 'due_at', 'in' => 'received_at', 'brief' => 'brief_opened_at'];
+    private const SORTS = [
+        'name' => 'name', 'section' => 'section', 'group' => 'group_name', 'due' => 'due_at', 'in' => 'received_at',
+        'brief' => 'brief_opened_at',
+    ];
 
     private function __construct(
         public Assignment $assignment,
@@ -69,7 +78,11 @@ final readonly class Cohort
         $sort = ltrim($text('sort'), '-');
         $byGroup = $assignment->handin_by->isGroup() && $text('by') !== 'person';
 
-        return new self($assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100), isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'), $byGroup, $assignment->results_out_at !== null);
+        return new self(
+            $assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100),
+            isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'),
+            $byGroup, $assignment->results_out_at !== null,
+        );
     }
 
     /**
@@ -80,7 +93,10 @@ final readonly class Cohort
      */
     public function asked(array $other = []): array
     {
-        $asked = ['show' => $this->filter, 'q' => $this->search, 'sort' => ($this->down ? '-' : '').$this->sort, 'by' => $this->assignment->handin_by->isGroup() && ! $this->byGroup ? 'person' : '', ...$other];
+        $asked = [
+            'show' => $this->filter, 'q' => $this->search, 'sort' => ($this->down ? '-' : '').$this->sort,
+            'by' => $this->assignment->handin_by->isGroup() && ! $this->byGroup ? 'person' : '', ...$other,
+        ];
         if (in_array($asked['sort'], ['name', 'group'], true)) {
             $asked['sort'] = '';
         }
@@ -105,7 +121,8 @@ final readonly class Cohort
         foreach (array_keys(self::FILTERS) as $n => $key) {
             $sums[] = 'COALESCE(SUM('.$this->condition($key).'), 0) AS f'.$n;
         }
-        $row = (array) ($this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->work())->selectRaw(implode(', ', $sums))->first();
+        $row = (array) ($this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->work())
+            ->selectRaw(implode(', ', $sums))->first();
 
         return array_map(intval(...), array_combine(array_keys(self::FILTERS), array_values($row)));
     }
@@ -122,7 +139,10 @@ final readonly class Cohort
         $last = max(1, (int) ceil($total / self::PAGE));
         $page = max(1, min($page, $last));
 
-        return new Pages($this->rows($page), $total, self::PAGE, $page, ['path' => route('collect.index', $this->assignment), 'query' => $this->asked()]);
+        return new Pages(
+            $this->rows($page), $total, self::PAGE, $page,
+            ['path' => route('collect.index', $this->assignment), 'query' => $this->asked()],
+        );
     }
 
     /**
@@ -144,7 +164,9 @@ final readonly class Cohort
         $ids = $found->forPage($page, self::PAGE)->pluck('s.id')->all();
         $rows = $this->people()->whereIn('s.id', $ids)->selectRaw($this->columns())->get()->keyBy('script_id');
 
-        return collect(array_values($ids))->map(fn (mixed $id) => $rows->get($id) ?? throw new LogicException('Each was found.'));
+        return collect(array_values($ids))->map(
+            fn (mixed $id) => $rows->get($id) ?? throw new LogicException('Each was found.')
+        );
     }
 
     /**
@@ -154,7 +176,11 @@ final readonly class Cohort
      */
     public function students(): array
     {
-        return array_values($this->found()->pluck($this->byGroup ? 'student_ids' : 's.student_id')->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(fn (string $id) => (int) $id)->unique()->all());
+        return array_values(
+            $this->found()->pluck($this->byGroup ? 'student_ids' : 's.student_id')
+                ->flatMap(fn (mixed $ids) => explode(',', (string) $ids))->map(fn (string $id) => (int) $id)->unique()
+                ->all()
+        );
     }
 
     /** When the attempts that count came in; of a group it is one. */
@@ -166,7 +192,12 @@ final readonly class Cohort
         }
         // Counted in fives of minutes before and after the due time; the middle of each stands for it.
         $counts = DB::table('scripts')->where('assignment_id', $this->assignment->id)->whereNotNull('received_at')
-            ->selectRaw('CEIL(TIMESTAMPDIFF(SECOND, ?, received_at) / 300) AS five, '.($this->byGroup ? "COUNT(DISTINCT COALESCE(group_name, CONCAT('\\0', id)))" : 'COUNT(*)').' AS came', [$due->copy()->utc()->format('Y-m-d H:i:s')])->groupBy('five')->pluck('came', 'five');
+            ->selectRaw(
+                'CEIL(TIMESTAMPDIFF(SECOND, ?, received_at) / 300) AS five, '.(
+                    $this->byGroup ? "COUNT(DISTINCT COALESCE(group_name, CONCAT('\\0', id)))" : 'COUNT(*)'
+                ).' AS came',
+                [$due->copy()->utc()->format('Y-m-d H:i:s')],
+            )->groupBy('five')->pluck('came', 'five');
         $byTime = [];
         foreach ($counts as $five => $came) {
             $byTime[$due->getTimestamp() + 300 * (int) $five - 150] = (int) $came;
@@ -178,7 +209,9 @@ final readonly class Cohort
     /** The rows shown, in their order, with nothing selected. */
     private function found(): Builder
     {
-        $query = ($this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->people())->whereRaw($this->condition($this->filter));
+        $query = (
+            $this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->people()
+        )->whereRaw($this->condition($this->filter));
         if ($this->search !== '') {
             $like = '%'.addcslashes($this->search, '%_\\').'%';
             $query->where(function (Builder $either) use ($like): void {
@@ -193,7 +226,9 @@ final readonly class Cohort
             $query->orderByRaw("{$by} IS NULL")->orderByRaw($by.($this->down ? ' DESC' : ''));
         }
 
-        return $query->orderByRaw($this->column('name').($this->sort === 'name' && $this->down ? ' DESC' : ''))->orderByRaw($this->column('script_id'));
+        return $query->orderByRaw(
+            $this->column('name').($this->sort === 'name' && $this->down ? ' DESC' : '')
+        )->orderByRaw($this->column('script_id'));
     }
 
     /** The condition of a filter, on a group's columns by name or on a person's where they stand. */
@@ -201,10 +236,15 @@ final readonly class Cohort
     {
         $condition = '('.self::FILTERS[$filter][1].')';
         if (! $this->byGroup) {
-            $condition = preg_replace_callback('/\b[a-z]+_?[a-z]*(?:_[a-z]+)?\b/', fn (array $word) => isset(self::COLUMNS[$word[0]]) ? $this->column($word[0]) : $word[0], $condition) ?? $condition;
+            $condition = preg_replace_callback(
+                '/\b[a-z]+_?[a-z]*(?:_[a-z]+)?\b/',
+                fn (array $word) => isset(self::COLUMNS[$word[0]]) ? $this->column($word[0]) : $word[0], $condition,
+            ) ?? $condition;
         }
 
-        return strtr($condition, [':now' => "'".Carbon::now()->utc()->format('Y-m-d H:i:s')."'", ':due' => "'".$this->due()."'"]);
+        return strtr(
+            $condition, [':now' => "'".Carbon::now()->utc()->format('Y-m-d H:i:s')."'", ':due' => "'".$this->due()."'"],
+        );
     }
 
     /** Where a column stands; before any result is out there is none to look up. */
@@ -235,13 +275,20 @@ final readonly class Cohort
     /** What is needed to count: a script, what came in, what went out. */
     private function work(): Builder
     {
-        return DB::table('scripts as s')->when($this->anyOut, fn (Builder $query) => $query->leftJoin('results as r', 'r.script_id', '=', 's.id'))->where('s.assignment_id', $this->assignment->id);
+        return DB::table('scripts as s')
+            ->when($this->anyOut, fn (Builder $query) => $query->leftJoin('results as r', 'r.script_id', '=', 's.id'))
+            ->where('s.assignment_id', $this->assignment->id);
     }
 
     private function people(): Builder
     {
         return $this->work()->join('users as u', 'u.id', '=', 's.student_id')
-            ->leftJoin('memberships as m', fn ($join) => $join->on('m.user_id', '=', 's.student_id')->where('m.module_id', $this->assignment->module_id));
+            ->leftJoin(
+                'memberships as m',
+                fn ($join) => $join->on('m.user_id', '=', 's.student_id')->where(
+                    'm.module_id', $this->assignment->module_id,
+                ),
+            );
     }
 
     /** A row a group, with what its members did together; who is in none is a row alone. */
@@ -249,11 +296,26 @@ final readonly class Cohort
     {
         $more = 'CASE WHEN s.due_at > ? THEN 1 ELSE 0 END';
 
-        $drafts = DB::table('draft_checks')->whereIn('script_id', DB::table('scripts')->where('assignment_id', $this->assignment->id)->select('id'))->groupBy('script_id')->selectRaw('script_id, COUNT(*) AS drafts');
+        $drafts = DB::table('draft_checks')
+            ->whereIn('script_id', DB::table('scripts')->where('assignment_id', $this->assignment->id)->select('id'))
+            ->groupBy('script_id')->selectRaw('script_id, COUNT(*) AS drafts');
 
-        return $this->people()->leftJoin('handins as h', 'h.id', '=', 's.current_handin_id')->leftJoinSub($drafts, 'd', 'd.script_id', '=', 's.id')->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name, GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
-            NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section, MAX(s.group_name) AS group_name, GROUP_CONCAT(s.student_id) AS student_ids,
-            MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at, COALESCE(SUM(d.drafts), 0) AS drafts, MAX(s.due_at) AS due_at, CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at, MAX(s.received_at) AS received_at, MAX(h.attempt) AS attempt, MAX(s.late) AS late, MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time,
-            ".($this->anyOut ? 'MAX(r.id) AS result_id, CASE WHEN COUNT(r.first_opened_at) = COUNT(*) THEN MAX(r.first_opened_at) END AS first_opened_at, SUM(r.seconds_open) AS seconds_open' : 'NULL AS result_id, NULL AS first_opened_at, NULL AS seconds_open'), [$this->due()]);
+        $read = $this->anyOut
+            ? 'MAX(r.id) AS result_id, CASE WHEN COUNT(r.first_opened_at) = COUNT(*) THEN MAX(r.first_opened_at) END AS first_opened_at,'
+                .' SUM(r.seconds_open) AS seconds_open'
+            : 'NULL AS result_id, NULL AS first_opened_at, NULL AS seconds_open';
+
+        return $this->people()->leftJoin('handins as h', 'h.id', '=', 's.current_handin_id')
+            ->leftJoinSub($drafts, 'd', 'd.script_id', '=', 's.id')
+            ->groupByRaw("COALESCE(s.group_name, CONCAT('\\0', s.id))")
+            ->selectRaw("MIN(s.id) AS script_id, GROUP_CONCAT(u.name ORDER BY u.name SEPARATOR ', ') AS name,
+                GROUP_CONCAT(u.number SEPARATOR ', ') AS number, GROUP_CONCAT(u.email SEPARATOR ', ') AS email,
+                NULL AS member, GROUP_CONCAT(DISTINCT m.section ORDER BY m.section SEPARATOR ', ') AS section,
+                MAX(s.group_name) AS group_name, GROUP_CONCAT(s.student_id) AS student_ids,
+                MIN(s.brief_opened_at) AS brief_opened_at, MIN(s.template_taken_at) AS template_taken_at,
+                COALESCE(SUM(d.drafts), 0) AS drafts, MAX(s.due_at) AS due_at,
+                CASE WHEN COUNT(s.left_at) = COUNT(*) THEN MAX(s.left_at) END AS left_at,
+                MAX(s.received_at) AS received_at, MAX(h.attempt) AS attempt, MAX(s.late) AS late,
+                MAX(s.waived_at) AS waived_at, MAX({$more}) AS more_time, {$read}", [$this->due()]);
     }
 }

@@ -35,14 +35,19 @@ final class Copies
         $pages = $this->pagesOf($handin);
         $set = $pages === null ? CopyWriter::canSet($handin->text) : $pages->pages_path !== null;
 
-        return array_values(array_filter(CopyKind::cases(), fn (CopyKind $kind) => $handin->words > 0 && ($kind !== CopyKind::Pdf || $set)));
+        return array_values(
+            array_filter(
+                CopyKind::cases(), fn (CopyKind $kind) => $handin->words > 0 && ($kind !== CopyKind::Pdf || $set),
+            )
+        );
     }
 
     /** Where the file is kept. */
     public function path(Handin $handin, CopyKind $kind): string
     {
         $pages = $kind === CopyKind::Pdf ? $this->pagesOf($handin)?->pages_path : null;
-        $kept = $pages ?? HandinCopy::query()->where('handin_id', $handin->id)->where('kind', $kind->value)->value('path');
+        $kept = $pages ?? HandinCopy::query()->where('handin_id', $handin->id)->where('kind', $kind->value)
+            ->value('path');
         if (is_string($kept) && Storage::exists($kept)) {
             return $kept;
         }

@@ -29,8 +29,14 @@ final class DeskState
 
         return [
             'version' => $mark->lock_version, 'done' => $mark->isClosed(),
-            'marks' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $on($criterion)), $criteria)),
-            'words' => (object) array_combine(array_map(fn (Criterion $criterion) => $criterion->id(), $criteria), array_map(fn (Criterion $criterion) => $on($criterion)->comment, $criteria)),
+            'marks' => (object) array_combine(
+                array_map(fn (Criterion $criterion) => $criterion->id(), $criteria),
+                array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $on($criterion)), $criteria),
+            ),
+            'words' => (object) array_combine(
+                array_map(fn (Criterion $criterion) => $criterion->id(), $criteria),
+                array_map(fn (Criterion $criterion) => $on($criterion)->comment, $criteria),
+            ),
             'general' => $mark->general_comment, 'private' => $mark->private_note, 'notes' => $this->notes($mark),
         ];
     }
@@ -46,10 +52,14 @@ final class DeskState
         $version = TextAnchor::versionOf($text);
         $notes = [];
         // As plain rows: there can be hundreds.
-        foreach (DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')->get(['public_id', 'kind', 'criterion', 'body', 'anchor']) as $row) {
+        foreach (
+            DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')
+                ->get(['public_id', 'kind', 'criterion', 'body', 'anchor']) as $row
+        ) {
             $anchor = (array) json_decode((string) $row->anchor, true, 32, JSON_THROW_ON_ERROR);
             $notes[(string) $row->public_id] = [
-                'body' => $row->body, 'kind' => $row->kind, 'criterion' => $row->criterion, 'anchor' => $anchor, 'gone' => false,
+                'body' => $row->body, 'kind' => $row->kind, 'criterion' => $row->criterion, 'anchor' => $anchor,
+                'gone' => false,
                 'place' => isset($anchor['page']) ? null : TextAnchor::fromArray($anchor)->in($text, $version),
             ];
         }
@@ -63,7 +73,13 @@ final class DeskState
         $rubric = $mark->rubricVersion->toCore();
         $score = $mark->score();
 
-        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals)])->render();
+        return view(
+            'mark.total',
+            [
+                'mark' => $mark, 'rubric' => $rubric, 'score' => $score,
+                'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals),
+            ],
+        )->render();
     }
 
     /**

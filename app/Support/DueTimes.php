@@ -27,23 +27,33 @@ final class DueTimes
         $wanted = $scripts->concat($this->mates($scripts, $assignments));
         $students = $wanted->pluck('student_id')->unique();
         $only = $students->count() <= 500 ? $students : null;
-        $allowances = Allowance::query()->whereIn('module_id', $assignments->pluck('module_id')->unique())->when($only, fn ($query) => $query->whereIn('student_id', $only))->orderBy('id')->get()->groupBy('student_id');
-        $extensions = Extension::query()->whereIn('assignment_id', $assignments->keys())->whereNull('ended_at')->when($only, fn ($query) => $query->whereIn('student_id', $only))->orderBy('id')->get()->keyBy(fn (Extension $extension) => "{$extension->assignment_id}|{$extension->student_id}");
+        $allowances = Allowance::query()->whereIn('module_id', $assignments->pluck('module_id')->unique())
+            ->when($only, fn ($query) => $query->whereIn('student_id', $only))->orderBy('id')->get()
+            ->groupBy('student_id');
+        $extensions = Extension::query()->whereIn('assignment_id', $assignments->keys())->whereNull('ended_at')
+            ->when($only, fn ($query) => $query->whereIn('student_id', $only))->orderBy('id')->get()
+            ->keyBy(fn (Extension $extension) => "{$extension->assignment_id}|{$extension->student_id}");
         $own = $latest = [];
         foreach ($wanted as $script) {
             $assignment = $assignments->get($script->assignment_id);
             if ($assignment?->due_at === null) {
                 continue;
             }
-            $own[$script->id] = $due = $this->one($assignment, $this->holding($assignment, $allowances->get($script->student_id)), $extensions->get("{$assignment->id}|{$script->student_id}"));
+            $own[$script->id] = $due = $this->one(
+                $assignment, $this->holding($assignment, $allowances->get($script->student_id)),
+                $extensions->get("{$assignment->id}|{$script->student_id}"),
+            );
             $group = "{$assignment->id}|{$script->group_name}";
             $latest[$group] = isset($latest[$group]) && $latest[$group]->due >= $due->due ? $latest[$group] : $due;
         }
         $times = [];
         foreach ($scripts as $script) {
             if (isset($own[$script->id])) {
-                $together = $script->group_name !== null && $assignments->get($script->assignment_id)?->handin_by->isGroup() === true;
-                $times[$script->id] = $together ? $own[$script->id]->orOfGroup($latest["{$script->assignment_id}|{$script->group_name}"]) : $own[$script->id];
+                $together = $script->group_name !== null
+                    && $assignments->get($script->assignment_id)?->handin_by->isGroup() === true;
+                $times[$script->id] = $together
+                    ? $own[$script->id]->orOfGroup($latest["{$script->assignment_id}|{$script->group_name}"])
+                    : $own[$script->id];
             }
         }
 
@@ -55,8 +65,10 @@ final class DueTimes
         assert($assignment->due_at !== null);
 
         return DueTime::of(
-            $assignment->due_at->toDateTimeImmutable(), $assignment->opens_at?->toDateTimeImmutable(), $assignment->closes_at?->toDateTimeImmutable(), new DateTimeZone(Clock::zone()),
-            $allowance->extra_days ?? 0, $allowance->extra_percent ?? 0, $extension?->due_at->toDateTimeImmutable(), $assignment->module->closedOn(),
+            $assignment->due_at->toDateTimeImmutable(), $assignment->opens_at?->toDateTimeImmutable(),
+            $assignment->closes_at?->toDateTimeImmutable(), new DateTimeZone(Clock::zone()),
+            $allowance->extra_days ?? 0, $allowance->extra_percent ?? 0, $extension?->due_at->toDateTimeImmutable(),
+            $assignment->module->closedOn(),
         );
     }
 
@@ -69,7 +81,10 @@ final class DueTimes
         $due = $assignment->due_at->toDateTimeImmutable();
 
         return $allowances?->last(fn (Allowance $allowance) => $allowance->module_id === $assignment->module_id
-            && DueTime::holds($allowance->created_at->toDateTimeImmutable(), $allowance->ended_at?->toDateTimeImmutable(), $due, now()->toDateTimeImmutable()));
+            && DueTime::holds(
+                $allowance->created_at->toDateTimeImmutable(), $allowance->ended_at?->toDateTimeImmutable(), $due,
+                now()->toDateTimeImmutable(),
+            ));
     }
 
     /**
@@ -81,9 +96,17 @@ final class DueTimes
      */
     private function mates(Collection $scripts, Collection $assignments): Collection
     {
-        $grouped = $scripts->filter(fn (Script $script) => $script->group_name !== null && $assignments->get($script->assignment_id)?->handin_by->isGroup() === true);
+        $grouped = $scripts->filter(
+            fn (Script $script) => $script->group_name !== null
+            && $assignments->get($script->assignment_id)?->handin_by->isGroup() === true
+        );
 
-        return $grouped->isEmpty() ? collect() : Script::query()->whereIn('assignment_id', $grouped->pluck('assignment_id')->unique())
-            ->whereIn('group_name', $grouped->pluck('group_name')->unique())->whereNotIn('id', $scripts->pluck('id'))->get();
+        return $grouped->isEmpty()
+            ? collect()
+            : Script::query()->whereIn('assignment_id', $grouped->pluck('assignment_id')->unique())
+                ->whereIn(
+                    'group_name', $grouped->pluck('group_name')->unique(),
+                )->whereNotIn('id', $scripts->pluck('id'))
+                ->get();
     }
 }

@@ -27,12 +27,20 @@ final class GradeBook
         $scripts = Script::query()->whereIn('assignment_id', $assignments->pluck('id'))
             ->with(['result', 'currentHandin:id,script_id,late'])->get()->groupBy('student_id');
         $rows = [];
-        foreach ($module->memberships()->with('user')->where('role', Role::Student)->get()->sortBy(fn (Membership $m) => InOrder::key($m->user->name)) as $member) {
+        foreach (
+            $module->memberships()->with('user')->where('role', Role::Student)->get()
+                ->sortBy(fn (Membership $m) => InOrder::key($m->user->name)) as $member
+        ) {
             $own = ($scripts[$member->user_id] ?? collect())->keyBy('assignment_id');
             $rows[] = [
-                'name' => $member->user->name, 'number' => (string) $member->user->number, 'email' => $member->user->email,
+                'name' => $member->user->name, 'number' => (string) $member->user->number,
+                'email' => $member->user->email,
                 'section' => (string) $member->section,
-                'cells' => $assignments->mapWithKeys(fn (Assignment $assignment) => [$assignment->id => $this->cell($own[$assignment->id] ?? null, $assignment)])->all(),
+                'cells' => $assignments->mapWithKeys(
+                    fn (Assignment $assignment) => [
+                        $assignment->id => $this->cell($own[$assignment->id] ?? null, $assignment),
+                    ]
+                )->all(),
             ];
         }
 
@@ -47,7 +55,9 @@ final class GradeBook
     {
         $head = ['Name', 'Number', 'Mail', 'Section'];
         foreach ($book['assignments'] as $assignment) {
-            array_push($head, "{$assignment->title}: mark", "{$assignment->title}: band", "{$assignment->title}: state");
+            array_push(
+                $head, "{$assignment->title}: mark", "{$assignment->title}: band", "{$assignment->title}: state",
+            );
         }
         $lines = ["\u{FEFF}".Csv::line($head)];
         foreach ($book['rows'] as $row) {
@@ -68,7 +78,11 @@ final class GradeBook
     {
         $result = $script?->setRelation('assignment', $assignment)->result;
         if ($result !== null) {
-            return ['state' => $result->mark === null ? 'feedback is out' : 'released', 'mark' => $result->shownMark(), 'band' => $result->band, 'link' => route('results.show', $result), 'opened' => $result->first_opened_at !== null, 'missing' => false];
+            return [
+                'state' => $result->mark === null ? 'feedback is out' : 'released', 'mark' => $result->shownMark(),
+                'band' => $result->band, 'link' => route('results.show', $result),
+                'opened' => $result->first_opened_at !== null, 'missing' => false,
+            ];
         }
         $state = match (true) {
             $script === null => 'not on the list',
@@ -78,6 +92,10 @@ final class GradeBook
             default => 'handed in',
         };
 
-        return ['state' => $state, 'mark' => null, 'band' => null, 'link' => null, 'opened' => false, 'missing' => $script !== null && $state === 'not handed in' && $script->isPastDue() && $script->takesHandIns()];
+        return [
+            'state' => $state, 'mark' => null, 'band' => null, 'link' => null, 'opened' => false,
+            'missing' => $script !== null && $state === 'not handed in' && $script->isPastDue()
+                && $script->takesHandIns(),
+        ];
     }
 }

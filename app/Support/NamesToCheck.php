@@ -30,13 +30,37 @@ final readonly class NamesToCheck
 
     public static function of(Assignment $assignment): self
     {
-        $scripts = fn () => Script::query()->where('assignment_id', $assignment->id)->whereNull('lead_id')->whereNotNull('current_handin_id')->orderBy('code');
-        $handin = ['currentHandin' => fn ($query) => $query->select(['id', 'script_id', 'identity', 'prepare_failure', 'prepared_at', 'alone']), 'currentHandin.files'];
+        $scripts = fn () => Script::query()->where('assignment_id', $assignment->id)->whereNull('lead_id')
+            ->whereNotNull('current_handin_id')->orderBy('code');
+        $handin = [
+            'currentHandin' => fn ($query) => $query->select(
+                ['id', 'script_id', 'identity', 'prepare_failure', 'prepared_at', 'alone']
+            ),
+            'currentHandin.files',
+        ];
 
         return new self(
-            $scripts()->whereHas('currentHandin', fn ($query) => $query->whereNull('prepared_at')->whereNull('prepare_failure'))->count(),
-            $scripts()->whereHas('currentHandin', fn ($query) => $query->whereNotNull('prepare_failure')->orWhereHas('files', fn ($files) => $files->whereNotNull('unread')))->with($handin)->get(),
-            $scripts()->whereHas('currentHandin', fn ($query) => $query->whereNull('alone')->whereJsonContains('identity', ['place' => Findings::ALONE]))->with($handin)->get(),
+            $scripts()
+                ->whereHas(
+                    'currentHandin', fn ($query) => $query->whereNull('prepared_at')->whereNull('prepare_failure'),
+                )
+                ->count(),
+            $scripts()
+                ->whereHas(
+                    'currentHandin',
+                    fn ($query) => $query->whereNotNull('prepare_failure')->orWhereHas(
+                        'files', fn ($files) => $files->whereNotNull('unread'),
+                    ),
+                )
+                ->with($handin)->get(),
+            $scripts()
+                ->whereHas(
+                    'currentHandin',
+                    fn ($query) => $query->whereNull('alone')->whereJsonContains(
+                        'identity', ['place' => Findings::ALONE],
+                    ),
+                )
+                ->with($handin)->get(),
         );
     }
 
@@ -47,11 +71,21 @@ final readonly class NamesToCheck
 
     public function inWords(): string
     {
-        $scripts = fn (int $count, string $one, string $many): string => $count === 0 ? '' : ($count === 1 ? "1 script {$one}" : number_format($count)." scripts {$many}");
+        $scripts = fn (int $count, string $one, string $many): string => $count === 0
+            ? ''
+            : ($count === 1 ? "1 script {$one}" : number_format($count)." scripts {$many}");
         $parts = array_values(array_filter([
-            $scripts($this->waiting, 'is still being looked through for names', 'are still being looked through for names'),
-            $scripts($this->failed->count(), 'holds pages or pictures that could not be looked through', 'hold pages or pictures that could not be looked through'),
-            $scripts($this->alone->count(), 'has a family name that may be its author’s or a source’s', 'have a family name that may be their author’s or a source’s'),
+            $scripts(
+                $this->waiting, 'is still being looked through for names', 'are still being looked through for names',
+            ),
+            $scripts(
+                $this->failed->count(), 'holds pages or pictures that could not be looked through',
+                'hold pages or pictures that could not be looked through',
+            ),
+            $scripts(
+                $this->alone->count(), 'has a family name that may be its author’s or a source’s',
+                'have a family name that may be their author’s or a source’s',
+            ),
         ], fn (string $part) => $part !== ''));
 
         return implode('; ', $parts).'.';
@@ -60,10 +94,21 @@ final readonly class NamesToCheck
     /** Why a script is listed among those that could not be looked through. */
     public static function why(Handin $handin): string
     {
-        $unread = $handin->files->flatMap(fn ($file) => array_map(fn (int $page) => $handin->files->count() > 1 ? "page {$page} of file {$file->position}" : "page {$page}", $file->unread ?? []))->all();
+        $unread = $handin->files->flatMap(
+            fn ($file) => array_map(
+                fn (int $page) => $handin->files->count() > 1
+                    ? "page {$page} of file {$file->position}"
+                    : "page {$page}",
+                $file->unread ?? [],
+            )
+        )->all();
         $shown = implode(', ', array_slice($unread, 0, 8)).(count($unread) > 8 ? ' …' : '');
 
-        return trim(($handin->prepare_failure ?? '').($unread === [] ? '' : ' No words could be read in the picture on '.$shown.'.'));
+        return trim(
+            ($handin->prepare_failure ?? '').(
+                $unread === [] ? '' : ' No words could be read in the picture on '.$shown.'.'
+            )
+        );
     }
 
     /**

@@ -19,8 +19,8 @@ use YoungHarbor\Core\Overlap\Run;
 use YoungHarbor\Core\Text\Words;
 
 /**
- * What the reading page shows: the script with its runs marked, its sources by letter, and one run beside its source. The
- * same for staff and for students, who see no source that another student wrote.
+ * What the reading page shows: the script with its runs marked, its sources by letter, and one run beside its source.
+ * The same for staff and for students, who see no source that another student wrote.
  */
 final class OverlapReading
 {
@@ -40,7 +40,9 @@ final class OverlapReading
         $gone = $report->matches->filter(fn ($match) => $match->source->taken_out_at !== null);
 
         return [
-            ...$this->reading($figures, Words::of($report->handin->text), $script, $asked, $reader, $report->hiding ?? []),
+            ...$this->reading(
+                $figures, Words::of($report->handin->text), $script, $asked, $reader, $report->hiding ?? [],
+            ),
             'gone' => OverlapSource::query()->whereKey($gone->pluck('overlap_source_id'))->get(), 'report' => $report,
         ];
     }
@@ -51,7 +53,9 @@ final class OverlapReading
      */
     public function ofDraft(DraftCheck $draft, array $asked): array
     {
-        return $this->reading($draft->figures(), Words::of($draft->text), $draft->script, $asked, OverlapReader::Student, []);
+        return $this->reading(
+            $draft->figures(), Words::of($draft->text), $draft->script, $asked, OverlapReader::Student, [],
+        );
     }
 
     /**
@@ -63,7 +67,8 @@ final class OverlapReading
     public function passages(array $reading): array
     {
         // The texts of all sources in one query; words are taken from one at a time.
-        $sources = OverlapSource::query()->with('handin:id,text')->whereKey(array_unique(array_column($reading['runs'], 'source')))->get()->keyBy('id');
+        $sources = OverlapSource::query()->with('handin:id,text')
+            ->whereKey(array_unique(array_column($reading['runs'], 'source')))->get()->keyBy('id');
         $texts = [];
         $passages = [];
         $script = Words::of(implode('', array_column($reading['script'], 'text')));
@@ -74,14 +79,20 @@ final class OverlapReading
                 continue;
             }
             $words = $texts[$run['source']] ??= Words::of($sources->get($run['source'])?->fullText() ?? '');
-            $passages[] = ['here' => $script->slice($run['from'], $run['to']), 'there' => $words->count() < $run['source_to'] ? '' : $words->slice($run['source_from'], $run['source_to'])];
+            $passages[] = [
+                'here' => $script->slice($run['from'], $run['to']),
+                'there' => $words->count() < $run['source_to']
+                    ? ''
+                    : $words->slice($run['source_from'], $run['source_to']),
+            ];
         }
 
         return $passages;
     }
 
     /**
-     * What is kept with an entry of the conversation record: as a marker may read it, since one can be let read the record.
+     * What is kept with an entry of the conversation record: as a marker may read it, since one can be let read the
+     * record.
      *
      * @return array{sum: string, close: string, sources: list<string>, passage: string|null}
      */
@@ -96,8 +107,14 @@ final class OverlapReading
         $figures = $reading['figures'];
 
         return [
-            'sum' => $figures->report->share().' %: '.OverlapWords::sum($figures).' '.OverlapWords::leftOut($figures), 'close' => OverlapWords::close($figures),
-            'sources' => array_values(array_map(fn (array $source) => "{$source['letter']}: {$source['label']}, {$source['where']}, {$source['words']} words", $reading['sources'])),
+            'sum' => $figures->report->share().' %: '.OverlapWords::sum($figures).' '.OverlapWords::leftOut($figures),
+            'close' => OverlapWords::close($figures),
+            'sources' => array_values(
+                array_map(
+                    fn (array $source) => "{$source['letter']}: {$source['label']}, {$source['where']}, {$source['words']} words",
+                    $reading['sources'],
+                )
+            ),
             'passage' => $run === null || $reading['current'] === null ? null : $reading['current']['passage'],
         ];
     }
@@ -107,12 +124,17 @@ final class OverlapReading
      * @param  list<array{kind: string, from?: int, to?: int, note?: string}>  $hiding
      * @return array<string, mixed>
      */
-    private function reading(Figures $figures, Words $words, Script $script, array $asked, OverlapReader $reader, array $hiding): array
-    {
+    private function reading(
+        Figures $figures, Words $words, Script $script, array $asked, OverlapReader $reader, array $hiding,
+    ): array {
         $all = $this->runs($figures);
         $sources = $this->sources($figures, $all, $script, $reader);
-        $hidden = array_values(array_intersect(array_column($sources, 'letter'), is_array($asked['hide'] ?? null) ? $asked['hide'] : []));
-        $runs = array_values(array_filter($all, fn (array $run) => ! in_array($sources[$run['source']]['letter'], $hidden, true)));
+        $hidden = array_values(
+            array_intersect(array_column($sources, 'letter'), is_array($asked['hide'] ?? null) ? $asked['hide'] : [])
+        );
+        $runs = array_values(
+            array_filter($all, fn (array $run) => ! in_array($sources[$run['source']]['letter'], $hidden, true))
+        );
         foreach ($runs as $n => $run) {
             $runs[$n]['letter'] = $sources[$run['source']]['letter'];
             $runs[$n]['number'] = $n + 1;
@@ -123,11 +145,19 @@ final class OverlapReading
         $whole = ($asked['whole'] ?? null) === '1' && ($current === null || $sources[$current['source']]['whole']);
 
         return [
-            'figures' => $figures, 'runs' => $runs, 'sources' => $sources, 'number' => $number, 'words' => $words->count(), 'whole' => $whole, 'hide' => $hidden, 'hiding' => $this->findings($hiding, $words),
+            'figures' => $figures, 'runs' => $runs, 'sources' => $sources, 'number' => $number,
+            'words' => $words->count(), 'whole' => $whole, 'hide' => $hidden,
+            'hiding' => $this->findings($hiding, $words),
             'script' => $this->marked($words, $runs, $figures, $hiding, $number),
             'current' => $current === null ? null : [
                 ...$current, 'passage' => $words->slice($current['from'], $current['to']),
-                'there' => $sources[$current['source']]['readable'] ? $this->source($current['source'], array_values(array_filter($runs, fn (array $run) => $run['source'] === $current['source'])), $number, $whole) : null,
+                'there' => $sources[$current['source']]['readable']
+                    ? $this->source(
+                        $current['source'],
+                        array_values(array_filter($runs, fn (array $run) => $run['source'] === $current['source'])),
+                        $number, $whole,
+                    )
+                    : null,
             ],
         ];
     }
@@ -155,7 +185,12 @@ final class OverlapReading
     {
         $there = array_map(fn (Piece $piece) => $piece->sourceFrom, $run->pieces);
 
-        return ['kind' => $kind, 'source' => (int) $run->source, 'from' => $run->from(), 'to' => $run->to(), 'source_from' => min($there), 'source_to' => max(array_map(fn (Piece $piece) => $piece->sourceTo(), $run->pieces)), 'words' => $run->words(), 'pieces' => $run->pieces];
+        return [
+            'kind' => $kind, 'source' => (int) $run->source, 'from' => $run->from(), 'to' => $run->to(),
+            'source_from' => min($there),
+            'source_to' => max(array_map(fn (Piece $piece) => $piece->sourceTo(), $run->pieces)),
+            'words' => $run->words(), 'pieces' => $run->pieces,
+        ];
     }
 
     /**
@@ -172,10 +207,23 @@ final class OverlapReading
             $of[$count]++;
             $found[$run['source']] = $of;
         }
-        $models = OverlapSource::query()->select(['id', 'public_id', 'kind', 'shelf', 'handin_id', 'title', 'cohort', 'url', 'fetched_at', 'created_at'])->with('handin:id,script_id', 'handin.script:id,code,assignment_id,student_id', 'handin.script.marks:id,script_id,marker_id')->whereKey(array_keys($found))->get()->keyBy('id');
+        $models = OverlapSource::query()
+            ->select(
+                ['id', 'public_id', 'kind', 'shelf', 'handin_id', 'title', 'cohort', 'url', 'fetched_at', 'created_at']
+            )
+            ->with(
+                'handin:id,script_id', 'handin.script:id,code,assignment_id,student_id',
+                'handin.script.marks:id,script_id,marker_id',
+            )
+            ->whereKey(array_keys($found))->get()->keyBy('id');
         // Ties fall by chance: in the order of their rows they would tell who handed in first.
         $by = fn (int $id): string => $models[$id]->public_id ?? '';
-        uksort($found, fn (int $a, int $b) => [$found[$b]['words'], $found[$b]['close_words'], $by($a)] <=> [$found[$a]['words'], $found[$a]['close_words'], $by($b)]);
+        uksort(
+            $found,
+            fn (int $a, int $b) => [
+                $found[$b]['words'], $found[$b]['close_words'], $by($a),
+            ] <=> [$found[$a]['words'], $found[$a]['close_words'], $by($b)],
+        );
         $letter = 'A';
         $dated = $script->assignment->namesRevealed() || $reader === OverlapReader::Coordinator;
         $sources = [];
@@ -186,9 +234,13 @@ final class OverlapReading
             }
             $own = $source->handin?->script->student_id === $script->student_id;
             $sources[$id] = [
-                ...$of, 'letter' => $letter, 'hatch' => (count($sources)) % 4, 'id' => $source->public_id, 'share' => (string) Report::percent($of['words'], $figures->report->counted),
-                'label' => OverlapWords::source($source, $script, $reader), 'where' => $reader === OverlapReader::Student ? '' : OverlapWords::where($source, $script, $dated),
-                'kind' => $source->kind, 'url' => $source->url, 'first' => null, 'own' => $own && $reader !== OverlapReader::Marker, 'readable' => $reader->reads($source, $script), 'whole' => $reader->readsWhole($source, $script),
+                ...$of, 'letter' => $letter, 'hatch' => (count($sources)) % 4, 'id' => $source->public_id,
+                'share' => (string) Report::percent($of['words'], $figures->report->counted),
+                'label' => OverlapWords::source($source, $script, $reader),
+                'where' => $reader === OverlapReader::Student ? '' : OverlapWords::where($source, $script, $dated),
+                'kind' => $source->kind, 'url' => $source->url, 'first' => null,
+                'own' => $own && $reader !== OverlapReader::Marker, 'readable' => $reader->reads($source, $script),
+                'whole' => $reader->readsWhole($source, $script),
             ];
             $letter++;
         }
@@ -238,7 +290,11 @@ final class OverlapReading
         $parts = [];
         foreach ($this->grouped($words, $of, 0, $words->count()) as [$text, $said]) {
             $in = $runs[$said[0] - 1] ?? null;
-            $parts[] = ['text' => $text, 'run' => $said[0], 'same' => $said[1], 'left' => $said[2] ?? '', 'hidden' => $said[3] ?? '', 'now' => $said[0] === $number, 'letter' => (string) ($in['letter'] ?? ''), 'kind' => (string) ($in['kind'] ?? '')];
+            $parts[] = [
+                'text' => $text, 'run' => $said[0], 'same' => $said[1], 'left' => $said[2] ?? '',
+                'hidden' => $said[3] ?? '', 'now' => $said[0] === $number, 'letter' => (string) ($in['letter'] ?? ''),
+                'kind' => (string) ($in['kind'] ?? ''),
+            ];
         }
 
         return $parts;
@@ -273,7 +329,10 @@ final class OverlapReading
             $parts[] = ['text' => $text, 'run' => $said[0], 'kind' => $said[2] ?? '', 'now' => $said[0] === $number];
         }
 
-        return ['before' => $from > 0, 'after' => $to < $words->count(), 'parts' => $parts, 'from' => $now['source_from'], 'to' => $now['source_to']];
+        return [
+            'before' => $from > 0, 'after' => $to < $words->count(), 'parts' => $parts, 'from' => $now['source_from'],
+            'to' => $now['source_to'],
+        ];
     }
 
     /**
@@ -312,11 +371,14 @@ final class OverlapReading
     {
         $kinds = [];
         foreach ($hiding as $one) {
-            $of = $kinds[$one['kind']] ?? ['kind' => $one['kind'], 'times' => 0, 'words' => 0, 'example' => '', 'note' => ''];
+            $of = $kinds[$one['kind']]
+                ?? ['kind' => $one['kind'], 'times' => 0, 'words' => 0, 'example' => '', 'note' => ''];
             $of['times']++;
             $of['words'] += ($one['to'] ?? 0) - ($one['from'] ?? 0);
             if ($of['example'] === '' && isset($one['from'], $one['to'])) {
-                $of['example'] = mb_strimwidth($words->slice($one['from'], min($one['to'], $one['from'] + 12)), 0, 90, ' …');
+                $of['example'] = mb_strimwidth(
+                    $words->slice($one['from'], min($one['to'], $one['from'] + 12)), 0, 90, ' …',
+                );
             }
             $of['note'] = $one['note'] ?? $of['note'];
             $kinds[$one['kind']] = $of;

@@ -15,12 +15,16 @@ use YoungHarbor\Core\Overlap\Figures;
  */
 final class OverlapWords
 {
-    private const LEFT_OUT = ['given' => 'of the brief and the templates', 'quotation' => 'in quotations', 'bibliography' => 'in the bibliography', 'passage' => 'in passages taken off here'];
+    private const LEFT_OUT = [
+        'given' => 'of the brief and the templates', 'quotation' => 'in quotations',
+        'bibliography' => 'in the bibliography', 'passage' => 'in passages taken off here',
+    ];
 
     /** "310 of 1,150 counted words also stand elsewhere." */
     public static function sum(Figures $figures): string
     {
-        return number_format($figures->report->matched()).' of '.number_format($figures->report->counted).' counted words also stand elsewhere.';
+        return number_format($figures->report->matched()).' of '.number_format($figures->report->counted)
+            .' counted words also stand elsewhere.';
     }
 
     /** "1,204 words in all; left out: 54 in quotations." */
@@ -31,7 +35,9 @@ final class OverlapWords
             $parts[] = number_format($words).' '.self::LEFT_OUT[$why];
         }
 
-        return number_format($figures->words).' words in all; '.($parts === [] ? 'none are left out.' : 'left out: '.implode(', ', $parts).'.');
+        return number_format($figures->words).' words in all; '.(
+            $parts === [] ? 'none are left out.' : 'left out: '.implode(', ', $parts).'.'
+        );
     }
 
     /** "Close wording besides: 41 words in common in 2 passages." Empty when there is none. */
@@ -39,13 +45,16 @@ final class OverlapWords
     {
         $passages = count($figures->close);
 
-        return $passages === 0 ? '' : 'Close wording besides, not in the share: '.number_format($figures->closeWords()).' words in common in '.($passages === 1 ? 'one passage.' : "{$passages} passages.");
+        return $passages === 0
+            ? ''
+            : 'Close wording besides, not in the share: '.number_format($figures->closeWords()).' words in common in '
+                .($passages === 1 ? 'one passage.' : "{$passages} passages.");
     }
 
     /**
-     * What a source is, for whoever reads. Hand-ins of other assignments go without their code: beside a code of this one
-     * it could tell whose script this is. That a source is the same student's is a coordinator's knowledge: a marker who
-     * has met the other one with its name would learn whose this is.
+     * What a source is, for whoever reads. Hand-ins of other assignments go without their code: beside a code of this
+     * one it could tell whose script this is. That a source is the same student's is a coordinator's knowledge: a
+     * marker who has met the other one with its name would learn whose this is.
      */
     public static function source(OverlapSource $source, Script $reader, OverlapReader $for): string
     {
@@ -56,7 +65,8 @@ final class OverlapWords
             $source->kind === SourceKind::Web => $source->title !== '' ? $source->title : (string) $source->url,
             $source->kind === SourceKind::Handin && $script?->assignment_id === $reader->assignment_id => $script->code,
             $script !== null && $for === OverlapReader::Marker => 'A hand-in of another assignment',
-            $script !== null && $script->student_id === $reader->student_id => "The same student’s own “{$source->title}”",
+            $script !== null
+                && $script->student_id === $reader->student_id => "The same student’s own “{$source->title}”",
             $source->kind === SourceKind::Handin => "A hand-in for “{$source->title}”",
             default => "“{$source->title}”".($source->cohort === '' ? '' : ", {$source->cohort}"),
         };
@@ -70,9 +80,13 @@ final class OverlapWords
     public static function where(OverlapSource $source, Script $reader, bool $dated): string
     {
         return match ($source->kind) {
-            SourceKind::Web => 'open web, '.parse_url((string) $source->url, PHP_URL_HOST).($dated ? ', fetched '.Clock::day($source->fetched_at ?? $source->created_at) : ''),
+            SourceKind::Web => 'open web, '.parse_url((string) $source->url, PHP_URL_HOST).(
+                $dated ? ', fetched '.Clock::day($source->fetched_at ?? $source->created_at) : ''
+            ),
             SourceKind::Archive => 'archive, an earlier cohort',
-            SourceKind::Handin => $source->shelf === $reader->assignment_id ? 'another hand-in of this assignment' : 'another assignment of this module',
+            SourceKind::Handin => $source->shelf === $reader->assignment_id
+                ? 'another hand-in of this assignment'
+                : 'another assignment of this module',
         };
     }
 
@@ -81,7 +95,8 @@ final class OverlapWords
     {
         return match (true) {
             $source->kind === SourceKind::Web => ($source->title !== '' ? $source->title.' · ' : '').$source->url,
-            $source->handin !== null && $source->handin->script->student_id === $reader->student_id => "Your own “{$source->title}”",
+            $source->handin !== null
+                && $source->handin->script->student_id === $reader->student_id => "Your own “{$source->title}”",
             $source->kind === SourceKind::Archive => 'A text of an earlier year',
             default => 'Work that another student has handed in',
         };

@@ -33,7 +33,9 @@ final class PeopleLines
             $fault = match (true) {
                 $name === '' => 'has no name',
                 mb_strlen($name) > 150 => 'has a name longer than 150 characters',
-                filter_var($email, FILTER_VALIDATE_EMAIL) === false => "has no e-mail address in its second place (\"{$email}\")",
+                filter_var(
+                    $email, FILTER_VALIDATE_EMAIL,
+                ) === false => "has no e-mail address in its second place (\"{$email}\")",
                 isset($mails[$email]) => "repeats the e-mail address of line {$mails[$email]}",
                 default => null,
             };
@@ -41,15 +43,25 @@ final class PeopleLines
                 $faults[] = 'Line '.($n + 1).' '.$fault.'.';
             }
             $mails[$email] ??= $n + 1;
-            $people[] = ['name' => $name, 'email' => $email, 'number' => $number === '' ? null : $number, 'section' => $section === '' ? null : $section];
+            $people[] = [
+                'name' => $name, 'email' => $email, 'number' => $number === '' ? null : $number,
+                'section' => $section === '' ? null : $section,
+            ];
         }
         $numbers = array_filter(array_column($people, 'number'));
-        $taken = User::query()->whereIn('number', $numbers)->whereNotIn('email', array_column($people, 'email'))->pluck('number')->all();
-        foreach ([...$taken, ...array_keys(array_filter(array_count_values($numbers), fn (int $times) => $times > 1))] as $number) {
+        $taken = User::query()->whereIn('number', $numbers)->whereNotIn('email', array_column($people, 'email'))
+            ->pluck('number')->all();
+        foreach (
+            [
+                ...$taken, ...array_keys(array_filter(array_count_values($numbers), fn (int $times) => $times > 1)),
+            ] as $number
+        ) {
             $faults[] = "The number {$number} belongs to more than one person.";
         }
         if ($faults !== [] || $people === []) {
-            throw ValidationException::withMessages(['lines' => [...array_slice($faults, 0, 20), 'Nobody was added; mend the lines and add them again.']]);
+            throw ValidationException::withMessages(
+                ['lines' => [...array_slice($faults, 0, 20), 'Nobody was added; mend the lines and add them again.']]
+            );
         }
 
         return $people;

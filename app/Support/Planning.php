@@ -33,7 +33,9 @@ final class Planning
      */
     public function scripts(Assignment $assignment): Collection
     {
-        return Script::query()->where('assignment_id', $assignment->id)->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')->orderBy('code')->get();
+        return Script::query()->where('assignment_id', $assignment->id)
+            ->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')
+            ->orderBy('code')->get();
     }
 
     /**
@@ -42,15 +44,22 @@ final class Planning
      */
     public function works(Assignment $assignment, Collection $scripts): array
     {
-        $sections = Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')->pluck('section', 'user_id');
-        $people = User::query()->whereIn('id', Script::query()->where('assignment_id', $assignment->id)->select('student_id'))->pluck('public_id', 'id');
-        $groups = Script::query()->where('assignment_id', $assignment->id)->whereNotNull('group_name')->get(['student_id', 'group_name'])->groupBy('group_name');
+        $sections = Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')
+            ->pluck('section', 'user_id');
+        $people = User::query()
+            ->whereIn('id', Script::query()->where('assignment_id', $assignment->id)->select('student_id'))
+            ->pluck('public_id', 'id');
+        $groups = Script::query()->where('assignment_id', $assignment->id)->whereNotNull('group_name')
+            ->get(['student_id', 'group_name'])->groupBy('group_name');
 
         return array_values($scripts->map(fn (Script $script) => new Work(
             $script->code, $sections[$script->student_id] ?? null, $script->group_name,
             // What a group hands in together is the work of each of them.
             $script->group_name !== null && $assignment->handin_by->isGroup()
-                ? array_values($groups->get($script->group_name, new Collection)->map(fn (Script $each) => (string) $people[$each->student_id])->all())
+                ? array_values(
+                    $groups->get($script->group_name, new Collection)
+                        ->map(fn (Script $each) => (string) $people[$each->student_id])->all()
+                )
                 : [(string) $people[$script->student_id]],
         ))->all());
     }
@@ -63,7 +72,9 @@ final class Planning
     public function people(Assignment $assignment): Collection
     {
         return $assignment->module->members()->with('user')->whereIn('role', [Role::Tutor, Role::Coordinator])->get()
-            ->sortBy(fn (Membership $member) => [$member->role === Role::Coordinator, InOrder::key($member->user->name)])->values();
+            ->sortBy(
+                fn (Membership $member) => [$member->role === Role::Coordinator, InOrder::key($member->user->name)]
+            )->values();
     }
 
     /**
@@ -92,10 +103,18 @@ final class Planning
      */
     public function markers(Assignment $assignment, array $settings): array
     {
-        $conflicts = Conflict::query()->where('module_id', $assignment->module_id)->with(['marker:id,public_id', 'student:id,public_id'])->get()
-            ->groupBy(fn (Conflict $conflict) => $conflict->marker->public_id)->map(fn ($all) => $all->map(fn (Conflict $conflict) => $conflict->student->public_id)->all());
+        $conflicts = Conflict::query()->where('module_id', $assignment->module_id)
+            ->with(['marker:id,public_id', 'student:id,public_id'])->get()
+            ->groupBy(fn (Conflict $conflict) => $conflict->marker->public_id)->map(
+                fn ($all) => $all->map(fn (Conflict $conflict) => $conflict->student->public_id)->all()
+            );
 
-        return array_map(fn (array $one) => Marker::of($one['marker'], $one['share'], $one['sections'], array_values($conflicts->get($one['marker'], []))), $settings);
+        return array_map(
+            fn (array $one) => Marker::of(
+                $one['marker'], $one['share'], $one['sections'], array_values($conflicts->get($one['marker'], [])),
+            ),
+            $settings,
+        );
     }
 
     /** Whether a conflict of interest keeps a script from someone, or it is no script there is to mark. */
@@ -103,7 +122,10 @@ final class Planning
     {
         $works = $this->works($assignment, $this->scripts($assignment)->where('code', $code)->values());
 
-        return $works === [] || $this->markers($assignment, [['marker' => $marker, 'share' => '1', 'sections' => null]])[0]->obstacle($works[0]) !== null;
+        return $works === []
+            || $this->markers(
+                $assignment, [['marker' => $marker, 'share' => '1', 'sections' => null]],
+            )[0]->obstacle($works[0]) !== null;
     }
 
     /**
@@ -113,9 +135,18 @@ final class Planning
      */
     public function marks(Assignment $assignment): array
     {
-        return array_values(Mark::counting()->where('marks.assignment_id', $assignment->id)->join('scripts', 'scripts.id', '=', 'marks.script_id')->join('users', 'users.id', '=', 'marks.marker_id')
-            ->toBase()->get(['scripts.code', 'marks.seat', 'users.public_id', 'users.name', 'marks.begun_at', 'marks.done_at'])
-            ->map(fn (object $row) => new Given((string) $row->code, (string) $row->seat, (string) $row->public_id, (string) $row->name, $row->begun_at !== null, $row->done_at !== null))->all());
+        return array_values(Mark::counting()->where('marks.assignment_id', $assignment->id)->join(
+            'scripts', 'scripts.id', '=', 'marks.script_id',
+        )->join('users', 'users.id', '=', 'marks.marker_id')
+            ->toBase()->get(
+                ['scripts.code', 'marks.seat', 'users.public_id', 'users.name', 'marks.begun_at', 'marks.done_at']
+            )
+            ->map(
+                fn (object $row) => new Given(
+                    (string) $row->code, (string) $row->seat, (string) $row->public_id, (string) $row->name,
+                    $row->begun_at !== null, $row->done_at !== null,
+                )
+            )->all());
     }
 
     /**
@@ -123,7 +154,11 @@ final class Planning
      */
     public static function parts(Assignment $assignment): array
     {
-        return array_values(array_filter($assignment->scheme->seats(), fn (Seat $seat) => in_array($seat, [Seat::First, Seat::Second], true)));
+        return array_values(
+            array_filter(
+                $assignment->scheme->seats(), fn (Seat $seat) => in_array($seat, [Seat::First, Seat::Second], true),
+            )
+        );
     }
 
     /**
@@ -152,6 +187,8 @@ final class Planning
             $loads[$marker] = ['fair' => $fair->toFloat()] + ($loads[$marker] ?? $none);
         }
 
-        return ['loads' => $loads, 'common' => MarkerPlan::inCommon($given, array_map(strval(...), array_keys($loads)))];
+        return [
+            'loads' => $loads, 'common' => MarkerPlan::inCommon($given, array_map(strval(...), array_keys($loads))),
+        ];
     }
 }

@@ -25,7 +25,10 @@ final class Receipts
 
         $written = fn (Carbon $at): string => $at->copy()->utc()->format('Y-m-d\TH:i:s\Z');
 
-        return new Receipt($handin->public_id, $written($handin->received_at), $written($handin->created_at), $sums === [] ? throw new LogicException('A hand-in has files.') : $sums);
+        return new Receipt(
+            $handin->public_id, $written($handin->received_at), $written($handin->created_at),
+            $sums === [] ? throw new LogicException('A hand-in has files.') : $sums,
+        );
     }
 
     public function seal(Receipt $receipt): string
@@ -41,6 +44,8 @@ final class Receipts
     /** As it stands in mails and as a file. */
     public function text(Handin $handin): string
     {
-        return $this->of($handin)->text($handin->seal, array_values($handin->files->map(fn (HandinFile $file) => $file->original_name)->all()));
+        return $this->of($handin)->text(
+            $handin->seal, array_values($handin->files->map(fn (HandinFile $file) => $file->original_name)->all()),
+        );
     }
 }

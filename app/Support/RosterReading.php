@@ -39,14 +39,26 @@ final class RosterReading
         if (str_starts_with((string) file_get_contents($path, false, null, 0, 4), "PK\x03\x04")) {
             $roster = OneRoster::read(self::unpacked($path));
 
-            return ['kind' => 'OneRoster', 'choices' => ['classes' => count($roster->classes) === 1 ? array_keys($roster->classes) : [], 'complete' => ! $roster->isDelta]];
+            return [
+                'kind' => 'OneRoster',
+                'choices' => [
+                    'classes' => count($roster->classes) === 1 ? array_keys($roster->classes) : [],
+                    'complete' => ! $roster->isDelta,
+                ],
+            ];
         }
         [$text, $readAs] = CsvRows::utf8((string) file_get_contents($path));
         if (str_contains($text, "\0")) {
             throw InvalidInput::at('file', 'it is neither a table of text (.csv) nor a ZIP with OneRoster files');
         }
 
-        return ['kind' => 'table', 'choices' => ['columns' => RosterTable::guess(RosterTable::headings($text)), 'role' => 'student', 'complete' => false, 'groups' => null, 'read_as' => $readAs]];
+        return [
+            'kind' => 'table',
+            'choices' => [
+                'columns' => RosterTable::guess(RosterTable::headings($text)), 'role' => 'student',
+                'complete' => false, 'groups' => null, 'read_as' => $readAs,
+            ],
+        ];
     }
 
     /**
@@ -84,7 +96,17 @@ final class RosterReading
     {
         $used = array_map(intval(...), array_values((array) ($import->choices['columns'] ?? [])));
 
-        return array_values(array_filter(array_map(fn (string $heading, int $n) => in_array($n, $used, true) ? '' : ($heading === '' ? 'column '.($n + 1) : $heading), $this->headings($import), array_keys($this->headings($import))), fn (string $heading) => $heading !== ''));
+        return array_values(
+            array_filter(
+                array_map(
+                    fn (string $heading, int $n) => in_array($n, $used, true)
+                        ? ''
+                        : ($heading === '' ? 'column '.($n + 1) : $heading),
+                    $this->headings($import), array_keys($this->headings($import)),
+                ),
+                fn (string $heading) => $heading !== '',
+            )
+        );
     }
 
     /**
@@ -105,7 +127,12 @@ final class RosterReading
         $ended = [];
         if ($import->kind === 'OneRoster') {
             $roster = OneRoster::read(self::unpacked(Storage::path($import->path)));
-            $chosen = array_values(array_intersect(array_map(strval(...), (array) ($choices['classes'] ?? [])), array_map(strval(...), array_keys($roster->classes))));
+            $chosen = array_values(
+                array_intersect(
+                    array_map(strval(...), (array) ($choices['classes'] ?? [])),
+                    array_map(strval(...), array_keys($roster->classes)),
+                )
+            );
             if ($chosen === []) {
                 throw InvalidInput::at('classes', 'choose the classes that belong to this module');
             }
@@ -114,7 +141,11 @@ final class RosterReading
             $complete = $complete && ! $roster->isDelta;
             $ended = $roster->ended;
         } else {
-            $people = RosterTable::people($this->text($import), array_map(intval(...), (array) ($choices['columns'] ?? [])), (string) ($choices['role'] ?? 'student'), array_filter((array) ($choices['roles'] ?? []), is_string(...)));
+            $people = RosterTable::people(
+                $this->text($import), array_map(intval(...), (array) ($choices['columns'] ?? [])),
+                (string) ($choices['role'] ?? 'student'),
+                array_filter((array) ($choices['roles'] ?? []), is_string(...)),
+            );
             $faults = [];
         }
 
@@ -134,7 +165,16 @@ final class RosterReading
         $path = (string) tempnam(sys_get_temp_dir(), 'roster');
         $zip = new ZipArchive;
         $zip->open($path, ZipArchive::OVERWRITE);
-        foreach (OneRoster::write($this->people($module), ['institution' => (string) config('harbor.institution'), 'code' => $module->code, 'title' => $module->title, 'id' => $module->public_id], $year) as $file => $text) {
+        foreach (
+            OneRoster::write(
+                $this->people($module),
+                [
+                    'institution' => (string) config('harbor.institution'), 'code' => $module->code,
+                    'title' => $module->title, 'id' => $module->public_id,
+                ],
+                $year,
+            ) as $file => $text
+        ) {
             $zip->addFromString($file, $text);
         }
         $zip->close();
@@ -150,13 +190,25 @@ final class RosterReading
      */
     private function people(Module $module): array
     {
-        return array_values($module->members()->with('user')->get()->sortBy(fn (Membership $member) => [array_search($member->role, Role::cases(), true), InOrder::key($member->user->name)])->map(function (Membership $member): Person {
+        return array_values($module->members()->with('user')->get()->sortBy(
+            fn (Membership $member) => [
+                array_search($member->role, Role::cases(), true), InOrder::key($member->user->name),
+            ]
+        )->map(function (Membership $member): Person {
             $user = $member->user;
             $at = mb_strrpos($user->name, ' ');
             // Where nobody said which part of a name is which, the last is the family name.
-            [$given, $family] = $user->family_name !== null ? [$user->given_name, $user->family_name] : [$at === false ? null : mb_substr($user->name, 0, $at), $at === false ? $user->name : mb_substr($user->name, $at + 1)];
+            [$given, $family] = $user->family_name !== null
+                ? [$user->given_name, $user->family_name]
+                : [
+                    $at === false ? null : mb_substr($user->name, 0, $at),
+                    $at === false ? $user->name : mb_substr($user->name, $at + 1),
+                ];
 
-            return new Person('', $user->roster_id ?? $user->public_id, $user->name, $given, $family, $user->email, $user->number, $member->role->value, $member->section);
+            return new Person(
+                '', $user->roster_id ?? $user->public_id, $user->name, $given, $family, $user->email, $user->number,
+                $member->role->value, $member->section,
+            );
         })->all());
     }
 
@@ -168,11 +220,15 @@ final class RosterReading
      */
     private function known(Module $module, array $people): array
     {
-        $members = Membership::query()->where('module_id', $module->id)->get(['user_id', 'role', 'section', 'left_at', 'candidate_number'])->keyBy('user_id');
+        $members = Membership::query()->where('module_id', $module->id)
+            ->get(['user_id', 'role', 'section', 'left_at', 'candidate_number'])->keyBy('user_id');
         $rows = [];
         $take = function (string $column, array $values) use (&$rows): void {
             foreach (array_chunk(array_values(array_unique($values)), 1000) as $some) {
-                foreach (DB::table('users')->whereIn($column, $some)->get(['id', 'roster_id', 'public_id', 'name', 'email', 'number', 'joined_at']) as $row) {
+                foreach (
+                    DB::table('users')->whereIn($column, $some)
+                        ->get(['id', 'roster_id', 'public_id', 'name', 'email', 'number', 'joined_at']) as $row
+                ) {
                     $rows[$row->id] = $row;
                 }
             }
@@ -185,8 +241,12 @@ final class RosterReading
         $take('public_id', array_filter($ids, fn (string $id) => strlen($id) === 36));
 
         return array_values(array_map(fn (object $row) => new Known(
-            (int) $row->id, array_values(array_filter([$row->roster_id, $row->public_id])), $row->name, $row->email, $row->number, $row->joined_at !== null,
-            isset($members[$row->id]) ? $members[$row->id]->role->value : null, isset($members[$row->id]) ? $members[$row->id]->section : null, isset($members[$row->id]) && $members[$row->id]->left_at !== null, $members[$row->id]->candidate_number ?? null,
+            (int) $row->id, array_values(array_filter([$row->roster_id, $row->public_id])), $row->name, $row->email,
+            $row->number, $row->joined_at !== null,
+            isset($members[$row->id]) ? $members[$row->id]->role->value : null,
+            isset($members[$row->id]) ? $members[$row->id]->section : null,
+            isset($members[$row->id]) && $members[$row->id]->left_at !== null,
+            $members[$row->id]->candidate_number ?? null,
         ), $rows));
     }
 
@@ -218,7 +278,10 @@ final class RosterReading
             }
             $bytes += $stat === false ? 0 : $stat['size'];
             if ($bytes > self::MOST_BYTES) {
-                throw InvalidInput::at('file', 'the ZIP unpacks to more than '.intdiv(self::MOST_BYTES, 1_048_576).' MB, far more than a roster');
+                throw InvalidInput::at(
+                    'file',
+                    'the ZIP unpacks to more than '.intdiv(self::MOST_BYTES, 1_048_576).' MB, far more than a roster',
+                );
             }
             $files[$name] ??= (string) $zip->getFromIndex($n);
         }

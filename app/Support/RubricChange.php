@@ -20,7 +20,10 @@ final class RubricChange
     {
         $used = $assignment->rubricVersion;
 
-        return $used === null ? null : RubricVersion::query()->where('rubric_id', $used->rubric_id)->where('number', '>', $used->number)->get()->sortByDesc('number')->first();
+        return $used === null
+            ? null
+            : RubricVersion::query()->where('rubric_id', $used->rubric_id)->where('number', '>', $used->number)->get()
+                ->sortByDesc('number')->first();
     }
 
     /** Agreed and released marks stay with the version they were made with. */
@@ -54,7 +57,10 @@ final class RubricChange
         $rows = [];
         $stays = 0;
         $open = 0;
-        foreach (Script::query()->where('assignment_id', $assignment->id)->with(['marks.rubricVersion', 'settlement', 'result'])->orderBy('code')->lazy(100) as $script) {
+        foreach (
+            Script::query()->where('assignment_id', $assignment->id)
+                ->with(['marks.rubricVersion', 'settlement', 'result'])->orderBy('code')->lazy(100) as $script
+        ) {
             foreach ($script->marks->sortBy(fn (Mark $mark) => $mark->seat->value) as $mark) {
                 if (! $this->isTouched($mark)) {
                     $open++;
@@ -64,8 +70,12 @@ final class RubricChange
                     $carried = $this->carried($mark, $to);
                     $difference = $carried->score->percent()->minus($mark->score()->percent());
                     $rows[] = [
-                        'code' => $script->code, 'part' => $mark->seat->value, 'before' => $mark->shownTotal() ?? $mark->score()->percent().' so far', 'after' => (string) $carried->score->percent(),
-                        'difference' => ($difference->isPositive() ? '+' : '').($difference->isZero() ? '0' : (string) $difference), 'lost' => $carried->lost, 'opens' => $mark->isDone() && ! $carried->score->isComplete(),
+                        'code' => $script->code, 'part' => $mark->seat->value,
+                        'before' => $mark->shownTotal() ?? $mark->score()->percent().' so far',
+                        'after' => (string) $carried->score->percent(),
+                        'difference' => ($difference->isPositive() ? '+' : '')
+                            .($difference->isZero() ? '0' : (string) $difference),
+                        'lost' => $carried->lost, 'opens' => $mark->isDone() && ! $carried->score->isComplete(),
                     ];
                 }
             }

@@ -17,7 +17,10 @@ final class RubricEditors
 
     public function note(Rubric $rubric, User $user): void
     {
-        DB::table('rubric_editors')->upsert([['rubric_id' => $rubric->id, 'user_id' => $user->id, 'seen_at' => now()]], ['rubric_id', 'user_id'], ['seen_at']);
+        DB::table('rubric_editors')->upsert(
+            [['rubric_id' => $rubric->id, 'user_id' => $user->id, 'seen_at' => now()]], ['rubric_id', 'user_id'],
+            ['seen_at'],
+        );
     }
 
     /**
@@ -26,7 +29,8 @@ final class RubricEditors
     public function besides(Rubric $rubric, User $user): array
     {
         return array_values(DB::table('rubric_editors')->join('users', 'users.id', '=', 'rubric_editors.user_id')
-            ->where('rubric_id', $rubric->id)->where('user_id', '<>', $user->id)->where('seen_at', '>', now()->subSeconds(self::SECONDS))
+            ->where('rubric_id', $rubric->id)->where('user_id', '<>', $user->id)
+            ->where('seen_at', '>', now()->subSeconds(self::SECONDS))
             ->orderBy('users.name')->pluck('users.name')->map(strval(...))->all());
     }
 }

@@ -19,7 +19,10 @@ use Illuminate\Database\Eloquent\Builder;
  */
 final class RubricLibrary
 {
-    public const KINDS = ['levels' => 'levels', 'holistic' => 'one scale for the whole', 'scale' => 'a scale of numbers', 'checklist' => 'a checklist', 'comment' => 'comment only'];
+    public const KINDS = [
+        'levels' => 'levels', 'holistic' => 'one scale for the whole', 'scale' => 'a scale of numbers',
+        'checklist' => 'a checklist', 'comment' => 'comment only',
+    ];
 
     private const A_PAGE = 40;
 
@@ -47,7 +50,8 @@ final class RubricLibrary
             default => $query->whereHas('module', fn (Builder $q) => $q->where('public_id', $wanted['shelf'])),
         };
 
-        return $query->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')->paginate(self::A_PAGE)->withQueryString();
+        return $query->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')
+            ->paginate(self::A_PAGE)->withQueryString();
     }
 
     /**
@@ -71,7 +75,12 @@ final class RubricLibrary
      */
     public static function shelves(User $user): array
     {
-        $modules = Module::query()->whereIn('id', $user->memberships->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->orderBy('code')->get();
+        $modules = Module::query()
+            ->whereIn(
+                'id',
+                $user->memberships->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'),
+            )
+            ->orderBy('code')->get();
 
         return $modules->mapWithKeys(fn (Module $module) => [$module->public_id => $module->fullTitle()])->all()
             + ['own' => 'your own shelf', 'institution' => 'all of '.config('harbor.institution')];
@@ -84,8 +93,9 @@ final class RubricLibrary
      */
     public static function usableIn(Module $module, User $user): Builder
     {
-        return Rubric::query()->where('state', RubricState::Ready)->where(fn (Builder $any) => $any->where('module_id', $module->id)
-            ->orWhere(fn (Builder $own) => $own->where('scope', RubricScope::Person)->where('owner_id', $user->id))
-            ->orWhere('scope', RubricScope::Institution));
+        return Rubric::query()->where('state', RubricState::Ready)
+            ->where(fn (Builder $any) => $any->where('module_id', $module->id)
+                ->orWhere(fn (Builder $own) => $own->where('scope', RubricScope::Person)->where('owner_id', $user->id))
+                ->orWhere('scope', RubricScope::Institution));
     }
 }

@@ -17,6 +17,8 @@ final class ScriptText
         // A page drops the line break that follows <pre>.
         $html = (string) preg_replace('/<pre>\R/', '<pre>', $handin->html);
 
-        return html_entity_decode(strip_tags(str_replace(["\r\n", "\r"], "\n", $html)), ENT_QUOTES | ENT_HTML5, 'UTF-8');
+        return html_entity_decode(
+            strip_tags(str_replace(["\r\n", "\r"], "\n", $html)), ENT_QUOTES | ENT_HTML5, 'UTF-8',
+        );
     }
 }

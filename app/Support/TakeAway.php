@@ -44,7 +44,11 @@ final class TakeAway
     {
         $name = Str::slug("{$assignment->module->code} {$assignment->title}").'-scripts.zip';
         $scripts->whereNull('lead_id')->whereNotNull('current_handin_id');
-        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::ScriptsTaken)->on($assignment)->with(scripts: (clone $scripts)->count())->by($by)));
+        DB::transaction(
+            fn () => $this->logbook->write(
+                Entry::of(LogEvent::ScriptsTaken)->on($assignment)->with(scripts: (clone $scripts)->count())->by($by)
+            )
+        );
 
         return new StreamedResponse(function () use ($scripts): void {
             $folder = sys_get_temp_dir().'/'.Str::uuid()->toString();
@@ -52,7 +56,9 @@ final class TakeAway
             try {
                 $this->fill($folder, $scripts);
                 // Documents are packed already: they are stored as they are. Links in the folder lead to the copies.
-                $process = new Process(['zip', '-q', '-0', '-X', '-D', '-r', '-', '.'], $folder, ['TZ' => 'UTC'], timeout: 3600);
+                $process = new Process(
+                    ['zip', '-q', '-0', '-X', '-D', '-r', '-', '.'], $folder, ['TZ' => 'UTC'], timeout: 3600,
+                );
                 $exit = $process->run(function (string $type, string $piece) use ($process): void {
                     if ($type === Process::OUT) {
                         echo $piece;
@@ -75,7 +81,8 @@ final class TakeAway
         $list = fopen("{$folder}/list.csv", 'w') ?: throw new RuntimeException('The list cannot be written.');
         fwrite($list, "\u{FEFF}".Csv::line(['Script', 'File', 'Words', 'SHA-256 of the file here']));
         foreach ($scripts->with(['currentHandin', 'currentHandin.files'])->orderBy('code')->lazy(50) as $script) {
-            if ($script->currentHandin?->read_at === null) { // nothing can be made of it yet, and nothing is left out in silence
+            // nothing can be made of it yet, and nothing is left out in silence
+            if ($script->currentHandin?->read_at === null) {
                 fwrite($list, Csv::line([$script->code, 'still being read', null, null]));
 
                 continue;
@@ -89,7 +96,15 @@ final class TakeAway
                     file_put_contents("{$folder}/{$as}", $from->link."\n");
                     touch("{$folder}/{$as}", Child::DATED);
                 }
-                fwrite($list, Csv::line([$script->code, $as, $script->currentHandin->words, (string) hash_file('sha256', "{$folder}/{$as}")]));
+                fwrite(
+                    $list,
+                    Csv::line(
+                        [
+                            $script->code, $as, $script->currentHandin->words,
+                            (string) hash_file('sha256', "{$folder}/{$as}"),
+                        ]
+                    ),
+                );
             }
         }
         fclose($list);

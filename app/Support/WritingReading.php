@@ -28,7 +28,9 @@ final class WritingReading
         $bits = array_column($sentences, 2);
         $least = min([$low, ...$bits]) - 0.5;
         $most = max([$high, ...$bits]) + 0.5;
-        $y = fn (float $value): float => round(self::HEIGHT - self::HEIGHT * ($value - $least) / max(0.1, $most - $least), 1);
+        $y = fn (float $value): float => round(
+            self::HEIGHT - self::HEIGHT * ($value - $least) / max(0.1, $most - $least), 1,
+        );
         $x = fn (int $word): float => round(self::WIDTH * $word / max(1, $words->count()), 1);
         $turns = array_column($report->found['turns'] ?? [], 'p', 'at');
         $parts = $found = [];
@@ -40,15 +42,24 @@ final class WritingReading
             $start = $words->list[$at]->start;
             $end = $words->list[$to - 1]->end;
             $parts[] = [
-                'number' => $n + 1, 'text' => substr($words->text, $start, $end - $start), 'before' => substr($words->text, $byte, $start - $byte), 'turn' => $turns[$at] ?? null, 'bits' => $value,
-                'out' => $value < $low ? 'easier' : ($value > $high ? 'harder' : ''), 'x' => $x($at), 'width' => max(1.5, round($x($to) - $x($at) - 1, 1)), 'y' => $y($value),
+                'number' => $n + 1, 'text' => substr($words->text, $start, $end - $start),
+                'before' => substr($words->text, $byte, $start - $byte), 'turn' => $turns[$at] ?? null,
+                'bits' => $value,
+                'out' => $value < $low ? 'easier' : ($value > $high ? 'harder' : ''), 'x' => $x($at),
+                'width' => max(1.5, round($x($to) - $x($at) - 1, 1)), 'y' => $y($value),
             ];
             if (isset($turns[$at])) {
-                $found[] = ['at' => $at, 'p' => $turns[$at], 'words' => $words->slice($at, min($to, $at + 6)), 'x' => $x($at), 'sentence' => $n + 1];
+                $found[] = [
+                    'at' => $at, 'p' => $turns[$at], 'words' => $words->slice($at, min($to, $at + 6)), 'x' => $x($at),
+                    'sentence' => $n + 1,
+                ];
             }
             $byte = $end;
         }
 
-        return ['sentences' => $parts, 'after' => substr($words->text, $byte), 'band' => [$y($low), $y($high)], 'turns' => $found];
+        return [
+            'sentences' => $parts, 'after' => substr($words->text, $byte), 'band' => [$y($low), $y($high)],
+            'turns' => $found,
+        ];
     }
 }

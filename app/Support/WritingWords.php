@@ -46,7 +46,8 @@ final class WritingWords
     {
         $expected = $report->among === null ? 0 : $measured * (int) $report->at_least / $report->among;
 
-        return "Of {$measured} scripts written as the trusted texts were, ".self::about($expected).' would look at least this unusual.';
+        return "Of {$measured} scripts written as the trusted texts were, ".self::about($expected)
+            .' would look at least this unusual.';
     }
 
     /**
@@ -58,9 +59,17 @@ final class WritingWords
     {
         $readings = [];
         foreach ($report->found['signals'] ?? [] as $one) {
-            $readings[] = new SignalReading(Signal::from($one['name']), $one['value'], $one['low'], $one['high'], $one['below'], $one['above'], $one['of']);
+            $readings[] = new SignalReading(
+                Signal::from($one['name']), $one['value'], $one['low'], $one['high'], $one['below'], $one['above'],
+                $one['of'],
+            );
         }
-        usort($readings, fn (SignalReading $a, SignalReading $b) => [$b->isOutside(), max($b->below, $b->above)] <=> [$a->isOutside(), max($a->below, $a->above)]);
+        usort(
+            $readings,
+            fn (SignalReading $a, SignalReading $b) => [
+                $b->isOutside(), max($b->below, $b->above),
+            ] <=> [$a->isOutside(), max($a->below, $a->above)],
+        );
 
         return $readings;
     }
@@ -77,7 +86,8 @@ final class WritingWords
             return null;
         }
 
-        return "Of {$own['others']} scripts by others in this assignment {$own['farther']} lie at least as far in style from this student’s earlier work (some ".number_format(max(500, 500 * (int) round($own['words'] / 500))).' words) as this one does.';
+        return "Of {$own['others']} scripts by others in this assignment {$own['farther']} lie at least as far in style from this student’s earlier work (some "
+            .number_format(max(500, 500 * (int) round($own['words'] / 500))).' words) as this one does.';
     }
 
     /**
@@ -91,7 +101,10 @@ final class WritingWords
         return [
             'How did you get from the brief to this question? What did you read first?',
             'Show me a note, an earlier version or a page you worked from.',
-            ...array_map(fn (array $turn) => "Take me through the part that begins “{$turn['words']}”. When did you write it, and what came before it?", $turns),
+            ...array_map(
+                fn (array $turn) => "Take me through the part that begins “{$turn['words']}”. When did you write it, and what came before it?",
+                $turns,
+            ),
             'Which sentence was hardest to write, and what did you change in it?',
             'What help did you have, from people or tools, and with what?',
         ];
@@ -107,8 +120,14 @@ final class WritingWords
         $outside = array_filter(self::signals($report), fn (SignalReading $one) => $one->isOutside());
 
         return array_values(array_filter([
-            self::rank($report), ...array_map(fn (SignalReading $one) => ucfirst($one->inWords()).'.', array_slice($outside, 0, 6)), self::own($report),
-            ($report->found['turns'] ?? []) === [] ? null : 'Style turns at '.count($report->found['turns']).(count($report->found['turns']) === 1 ? ' place.' : ' places.'),
+            self::rank($report),
+            ...array_map(fn (SignalReading $one) => ucfirst($one->inWords()).'.', array_slice($outside, 0, 6)),
+            self::own($report),
+            ($report->found['turns'] ?? []) === []
+                ? null
+                : 'Style turns at '.count($report->found['turns']).(
+                    count($report->found['turns']) === 1 ? ' place.' : ' places.'
+                ),
             'Baseline “'.($report->baseline->name ?? '').'”, version '.$report->baseline_version.'.',
         ]));
     }

@@ -9,8 +9,8 @@ namespace YoungHarbor\Core\Allocation;
  * allow: a minimum-cost flow from scripts through markers with convex costs.
  *
  * Scripts that the same markers may have are one class, so the network stays small. From any flow, a unit is moved
- * along a path of markers (each step: a class one of them has and the next may have) while that lowers the cost; when no
- * such path is left, the flow is optimal (negative-cycle optimality; Ahuja, Magnanti, Orlin, *Network Flows*, 1993,
+ * along a path of markers (each step: a class one of them has and the next may have) while that lowers the cost; when
+ * no such path is left, the flow is optimal (negative-cycle optimality; Ahuja, Magnanti, Orlin, *Network Flows*, 1993,
  * chapters 9 and 14, from memory). An optimum differs from every fair share by less than one whenever any flow does:
  * the cost of a step outside that range is higher than of any step inside it.
  */

@@ -7,9 +7,10 @@ namespace YoungHarbor\Core\Allocation;
 use Random\Randomizer;
 
 /**
- * Spreads groups that stay together over markers, as evenly as it finds: a packing problem, for which no quick exact way
- * is known. The largest groups go first, each to whoever is furthest below the fair share; then single groups are moved
- * and pairs exchanged while that lowers the sum of squared distances from the fair shares; the best of several orders.
+ * Spreads groups that stay together over markers, as evenly as it finds: a packing problem, for which no quick exact
+ * way is known. The largest groups go first, each to whoever is furthest below the fair share; then single groups are
+ * moved and pairs exchanged while that lowers the sum of squared distances from the fair shares; the best of several
+ * orders.
  */
 final class GroupPacking
 {
@@ -83,12 +84,15 @@ final class GroupPacking
      * @param  array<int, float>  $fair
      * @param  array<int, int>  $loads
      */
-    private static function better(string $group, array $groups, array &$has, array $fair, array &$loads, int &$looks): bool
-    {
+    private static function better(
+        string $group, array $groups, array &$has, array $fair, array &$loads, int &$looks,
+    ): bool {
         [$size, $allowed] = $groups[$group];
         $from = $has[$group];
         // What moving so many scripts from one marker to another does to the sum of squares, halved.
-        $gain = fn (int $to, int $by): float => $by * (($loads[$from] - $fair[$from]) - ($loads[$to] - $fair[$to]) - $by);
+        $gain = fn (int $to, int $by): float => $by * (
+            ($loads[$from] - $fair[$from]) - ($loads[$to] - $fair[$to]) - $by
+        );
         foreach ($allowed as $to) {
             if ($to !== $from && $gain($to, $size) > 1e-9) {
                 $has[$group] = $to;
@@ -103,7 +107,10 @@ final class GroupPacking
                 return false;
             }
             [$otherSize, $otherAllowed] = $groups[$other];
-            if ($to !== $from && $otherSize !== $size && $gain($to, $size - $otherSize) > 1e-9 && in_array($to, $allowed, true) && in_array($from, $otherAllowed, true)) {
+            if (
+                $to !== $from && $otherSize !== $size && $gain($to, $size - $otherSize) > 1e-9
+                && in_array($to, $allowed, true) && in_array($from, $otherAllowed, true)
+            ) {
                 [$has[$group], $has[$other]] = [$to, $from];
                 $loads[$from] += $otherSize - $size;
                 $loads[$to] += $size - $otherSize;

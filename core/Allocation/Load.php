@@ -31,7 +31,12 @@ final readonly class Load
     {
         $sum = BigRational::sum(BigRational::zero(), ...array_values($shares));
 
-        return array_map(fn (string $share) => $sum->isZero() ? BigRational::zero() : BigRational::of($share)->multipliedBy($marks)->dividedBy($sum), $shares);
+        return array_map(
+            fn (string $share) => $sum->isZero()
+                ? BigRational::zero()
+                : BigRational::of($share)->multipliedBy($marks)->dividedBy($sum),
+            $shares,
+        );
     }
 
     public function given(): int

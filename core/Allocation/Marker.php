@@ -36,8 +36,13 @@ final readonly class Marker
      */
     public static function of(string $id, string $share = '1', ?array $sections = null, array $conflicts = []): self
     {
-        if (preg_match('/\A[0-9]{1,4}(\.[0-9]{1,3})?\z/', $share) !== 1 || BigDecimal::of($share)->isGreaterThan(self::LARGEST_SHARE)) {
-            throw InvalidInput::at('share', 'must be a number from 0 to 1000 with at most three decimals, such as "1.5"');
+        if (
+            preg_match('/\A[0-9]{1,4}(\.[0-9]{1,3})?\z/', $share) !== 1
+            || BigDecimal::of($share)->isGreaterThan(self::LARGEST_SHARE)
+        ) {
+            throw InvalidInput::at(
+                'share', 'must be a number from 0 to 1000 with at most three decimals, such as "1.5"',
+            );
         }
 
         return new self($id, BigDecimal::of($share), $sections, $conflicts);
@@ -47,7 +52,8 @@ final readonly class Marker
     public function obstacle(Work $work): ?Obstacle
     {
         return match (true) {
-            in_array($this->id, $work->authors, true) || array_intersect($this->conflicts, $work->authors) !== [] => Obstacle::Conflict,
+            in_array($this->id, $work->authors, true)
+                || array_intersect($this->conflicts, $work->authors) !== [] => Obstacle::Conflict,
             $this->sections !== null && ! in_array($work->section, $this->sections, true) => Obstacle::Section,
             $this->share->isZero() => Obstacle::NoShare,
             default => null,

@@ -49,8 +49,10 @@ final readonly class MarkerPlan
      *
      * @throws InvalidInput without anyone who marks, for an id that stands twice, or a share of scripts that is none
      */
-    public static function make(array $scripts, array $markers, int $seed, int $perScript = 1, ?string $second = null, bool $keepGroups = false, array $kept = []): self
-    {
+    public static function make(
+        array $scripts, array $markers, int $seed, int $perScript = 1, ?string $second = null,
+        bool $keepGroups = false, array $kept = [],
+    ): self {
         self::check($scripts, $markers, $perScript, $second);
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $state = new PlanState($random->shuffleArray($scripts), $random->shuffleArray($markers), $kept);
@@ -64,18 +66,26 @@ final readonly class MarkerPlan
             }
         }
         if ($perScript === 1 && $second !== null) {
-            $wanted = BigDecimal::of($second)->multipliedBy(count($scripts))->toScale(0, RoundingMode::CEILING)->toInt();
+            $wanted = BigDecimal::of($second)->multipliedBy(count($scripts))->toScale(0, RoundingMode::CEILING)
+                ->toInt();
             $state->place('second', $state->draw($wanted), $random);
-            $notes[] = $wanted === 1 ? '1 script is drawn for a second mark.' : "{$wanted} scripts are drawn for a second mark.";
+            $notes[] = $wanted === 1
+                ? '1 script is drawn for a second mark.'
+                : "{$wanted} scripts are drawn for a second mark.";
         }
         $order = array_flip(array_map(fn (Work $work) => $work->id, $scripts));
-        $byScript = fn (Given|Unplaced $a, Given|Unplaced $b): int => [$a->part, $order[$a->script]] <=> [$b->part, $order[$b->script]];
+        $byScript = fn (
+            Given|Unplaced $a, Given|Unplaced $b,
+        ): int => [$a->part, $order[$a->script]] <=> [$b->part, $order[$b->script]];
         $given = $state->given();
         $unplaced = $state->unplaced();
         usort($given, $byScript);
         usort($unplaced, $byScript);
 
-        return new self($given, $kept, $unplaced, $state->loads(array_map(fn (Marker $marker) => $marker->id, $markers)), $notes, $seed);
+        return new self(
+            $given, $kept, $unplaced, $state->loads(array_map(fn (Marker $marker) => $marker->id, $markers)), $notes,
+            $seed,
+        );
     }
 
     /**
@@ -85,7 +95,9 @@ final readonly class MarkerPlan
      */
     public function common(): array
     {
-        return self::inCommon([...$this->kept, ...$this->given], array_map(fn (Load $load) => $load->marker, $this->loads));
+        return self::inCommon(
+            [...$this->kept, ...$this->given], array_map(fn (Load $load) => $load->marker, $this->loads),
+        );
     }
 
     /**
@@ -129,16 +141,28 @@ final readonly class MarkerPlan
         }
         $marking = array_filter($markers, fn (Marker $marker) => ! $marker->share->isZero());
         if ($marking === []) {
-            throw InvalidInput::at('markers', $markers === [] ? 'choose at least one marker' : 'every marker has a share of 0');
+            throw InvalidInput::at(
+                'markers', $markers === [] ? 'choose at least one marker' : 'every marker has a share of 0',
+            );
         }
         if ($perScript < 1 || $perScript > count(Given::PARTS)) {
             throw InvalidInput::at('marks_per_script', 'must be 1, 2 or 3');
         }
-        if ($second !== null && (preg_match('/\A(0(\.[0-9]{1,6})?|1(\.0{1,6})?)\z/', $second) !== 1 || BigDecimal::of($second)->isZero())) {
-            throw InvalidInput::at('second.share', 'must be a share of the scripts above 0 and at most 1, such as "0.2"');
+        if (
+            $second !== null
+            && (preg_match('/\A(0(\.[0-9]{1,6})?|1(\.0{1,6})?)\z/', $second) !== 1 || BigDecimal::of($second)->isZero())
+        ) {
+            throw InvalidInput::at(
+                'second.share', 'must be a share of the scripts above 0 and at most 1, such as "0.2"',
+            );
         }
         if (($perScript > 1 || $second !== null) && count($marking) < max(2, $perScript)) {
-            throw InvalidInput::at('markers', $perScript > 2 ? 'three marks a script need at least three markers, since nobody marks a script twice' : 'second marking needs at least two markers, since nobody marks a script twice');
+            throw InvalidInput::at(
+                'markers',
+                $perScript > 2
+                    ? 'three marks a script need at least three markers, since nobody marks a script twice'
+                    : 'second marking needs at least two markers, since nobody marks a script twice',
+            );
         }
     }
 
@@ -151,6 +175,7 @@ final readonly class MarkerPlan
         }
         $signed = fn (BigDecimal $figure): string => ($figure->isPositive() ? '+' : '').Figure::plain($figure);
 
-        return 'Groups stay together with their first marker: loads lie from '.$signed(BigDecimal::min(...$distances)).' to '.$signed(BigDecimal::max(...$distances)).' scripts beside the fair shares.';
+        return 'Groups stay together with their first marker: loads lie from '.$signed(BigDecimal::min(...$distances))
+            .' to '.$signed(BigDecimal::max(...$distances)).' scripts beside the fair shares.';
     }
 }

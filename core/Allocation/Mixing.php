@@ -12,7 +12,9 @@ namespace YoungHarbor\Core\Allocation;
  */
 final class Mixing
 {
-    /** Rings looked for, times scripts: among thousands of scripts one more in common hardly matters, and takes long. */
+    /**
+     * Rings looked for, times scripts: among thousands of scripts one more in common hardly matters, and takes long.
+     */
     private const RINGS = 4_000;
 
     /** @var array<int, array<int, int>> scripts in common, by either marker first */
@@ -42,8 +44,7 @@ final class Mixing
     }
 
     /**
-     * @param  array<string, array{marker: int, with: list<int>, allowed: list<int>}>  $scripts  whose marker may change: who
-     *                                                                                          has it, who marks it besides, who may have it
+     * @param  array<string, array{marker: int, with: list<int>, allowed: list<int>}>  $scripts  may change marker
      * @param  array<int, array<int, int>>  $common  of scripts that stay as they are; symmetric
      * @return array<string, int> markers by script
      */

@@ -87,7 +87,12 @@ final class PeerPlan
         if (count($distances) < $this->each) {
             return false;
         }
-        $ring = array_merge(...array_map(fn (string $group) => $random->shuffleArray($members[$group]), $random->shuffleArray(array_map(strval(...), array_keys($members)))));
+        $ring = array_merge(
+            ...array_map(
+                fn (string $group) => $random->shuffleArray($members[$group]),
+                $random->shuffleArray(array_map(strval(...), array_keys($members))),
+            )
+        );
         foreach (array_slice($random->shuffleArray($distances), 0, $this->each) as $distance) {
             $distance = $random->getInt(0, 1) === 0 ? $distance : $count - $distance;
             foreach ($ring as $place => $reviewer) {
@@ -121,7 +126,10 @@ final class PeerPlan
         for ($at = 0; $at < count($queue); $at++) {
             $wanting = $queue[$at];
             foreach ($order as $reviewer) {
-                if (isset($from["r {$reviewer}"]) || isset($this->reviews[$reviewer][$wanting]) || $this->groups[$reviewer] === $this->groups[$wanting]) {
+                if (
+                    isset($from["r {$reviewer}"]) || isset($this->reviews[$reviewer][$wanting])
+                    || $this->groups[$reviewer] === $this->groups[$wanting]
+                ) {
                     continue;
                 }
                 $from["r {$reviewer}"] = $wanting;
@@ -166,7 +174,10 @@ final class PeerPlan
         do {
             $better = false;
             foreach ($this->reciprocal() as [$one, $other]) {
-                if ($this->isReciprocal($one, $other) && ($this->exchange($one, $other) || $this->exchange($other, $one))) {
+                if (
+                    $this->isReciprocal($one, $other)
+                    && ($this->exchange($one, $other) || $this->exchange($other, $one))
+                ) {
                     $better = true;
                 }
             }
@@ -183,8 +194,14 @@ final class PeerPlan
                     continue;
                 }
                 $twined = (int) $this->isReciprocal($second, $theirs);
-                if ((int) isset($this->reviews[$theirs][$reviewer]) + (int) isset($this->reviews[$author][$second]) < 1 + $twined) {
-                    unset($this->reviews[$reviewer][$author], $this->reviewers[$author][$reviewer], $this->reviews[$second][$theirs], $this->reviewers[$theirs][$second]);
+                if (
+                    (int) isset($this->reviews[$theirs][$reviewer])
+                        + (int) isset($this->reviews[$author][$second]) < 1 + $twined
+                ) {
+                    unset(
+                        $this->reviews[$reviewer][$author], $this->reviewers[$author][$reviewer],
+                        $this->reviews[$second][$theirs], $this->reviewers[$theirs][$second],
+                    );
                     $this->set($reviewer, $theirs);
                     $this->set($second, $author);
 
@@ -214,7 +231,10 @@ final class PeerPlan
         $pairs = [];
         foreach ($this->reviews as $reviewer => $authors) {
             foreach (array_keys($authors) as $author) {
-                if (strcmp((string) $reviewer, (string) $author) < 0 && $this->isReciprocal((string) $reviewer, (string) $author)) {
+                if (
+                    strcmp((string) $reviewer, (string) $author) < 0
+                    && $this->isReciprocal((string) $reviewer, (string) $author)
+                ) {
                     $pairs[] = [(string) $reviewer, (string) $author];
                 }
             }

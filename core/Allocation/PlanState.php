@@ -59,7 +59,9 @@ final class PlanState
             $this->link(array_values($parts));
         }
         foreach ($works as $work) {
-            $this->allowed[$work->id] = array_keys(array_filter($markers, fn (Marker $marker) => $marker->mayHave($work)));
+            $this->allowed[$work->id] = array_keys(
+                array_filter($markers, fn (Marker $marker) => $marker->mayHave($work))
+            );
         }
     }
 
@@ -104,7 +106,9 @@ final class PlanState
     {
         $order = [[], [], []];
         foreach ($this->works as $work) {
-            $order[isset($this->has[$work->id]['second']) ? 0 : ($this->open($work, 'second') === [] ? 2 : 1)][] = $work;
+            $order[
+                isset($this->has[$work->id]['second']) ? 0 : ($this->open($work, 'second') === [] ? 2 : 1)
+            ][] = $work;
         }
 
         return array_slice(array_merge(...$order), 0, $wanted);
@@ -131,7 +135,10 @@ final class PlanState
             $classes[implode(',', $open)][] = $work;
         }
         $groups = array_values($classes);
-        $flow = EvenFlow::of(array_map(fn (array $class) => [count($class), $this->open($class[0], $part)], $groups), $this->shares, $this->loads[$part]);
+        $flow = EvenFlow::of(
+            array_map(fn (array $class) => [count($class), $this->open($class[0], $part)], $groups), $this->shares,
+            $this->loads[$part],
+        );
         $placed = [];
         $common = $this->common;
         foreach ($groups as $n => $class) {
@@ -147,7 +154,9 @@ final class PlanState
                 $placed[$work->id] = ['marker' => $marker, 'with' => $with, 'allowed' => $this->allowed[$work->id]];
             }
         }
-        $mixed = $part === 'first' ? array_map(fn (array $one) => $one['marker'], $placed) : Mixing::of($placed, $this->common);
+        $mixed = $part === 'first'
+            ? array_map(fn (array $one) => $one['marker'], $placed)
+            : Mixing::of($placed, $this->common);
         foreach ($mixed as $script => $marker) {
             $this->give((string) $script, $marker, $part);
         }
@@ -183,7 +192,10 @@ final class PlanState
         return $equal[$random->getInt(0, count($equal) - 1)];
     }
 
-    /** Places first marks so that the scripts of a group have one marker. A group of which someone has begun stays with them. */
+    /**
+     * Places first marks so that the scripts of a group have one marker. A group of which someone has begun stays with
+     * them.
+     */
     public function placeGroups(Randomizer $random): void
     {
         $groups = [];
@@ -192,18 +204,27 @@ final class PlanState
         }
         $packed = [];
         foreach ($groups as $name => $works) {
-            $begun = array_values(array_filter(array_map(fn (Work $work) => $this->has[$work->id]['first'] ?? null, $works), fn (?int $marker) => $marker !== null && $marker >= 0));
+            $begun = array_values(
+                array_filter(
+                    array_map(fn (Work $work) => $this->has[$work->id]['first'] ?? null, $works),
+                    fn (?int $marker) => $marker !== null && $marker >= 0,
+                )
+            );
             $works = array_values(array_filter($works, fn (Work $work) => ! isset($this->has[$work->id]['first'])));
             if ($works === []) {
                 continue;
             }
-            $open = array_values(array_intersect(...array_map(fn (Work $work) => $this->open($work, 'first'), [...$works, $works[0]])));
+            $open = array_values(
+                array_intersect(...array_map(fn (Work $work) => $this->open($work, 'first'), [...$works, $works[0]]))
+            );
             if ($begun !== [] && in_array($begun[0], $open, true)) {
                 $open = [$begun[0]];
             }
             if ($open === []) {
                 foreach ($works as $work) {
-                    $alone = $this->open($work, 'first') === [] ? $this->why($work, 'first') : 'no marker may have every script of its group, and groups are kept together';
+                    $alone = $this->open($work, 'first') === []
+                        ? $this->why($work, 'first')
+                        : 'no marker may have every script of its group, and groups are kept together';
                     $this->unplaced[] = new Unplaced($work->id, 'first', $alone);
                 }
 
@@ -232,7 +253,13 @@ final class PlanState
         $sum = array_sum($this->shares);
         $numbers = array_flip($this->markerIds());
 
-        return array_map(fn (string $id) => new Load($id, array_map(fn (array $loads) => $loads[$numbers[$id]], $this->loads), BigRational::of($total)->multipliedBy($this->shares[$numbers[$id]])->dividedBy($sum)), $order);
+        return array_map(
+            fn (string $id) => new Load(
+                $id, array_map(fn (array $loads) => $loads[$numbers[$id]], $this->loads),
+                BigRational::of($total)->multipliedBy($this->shares[$numbers[$id]])->dividedBy($sum),
+            ),
+            $order,
+        );
     }
 
     private function give(string $script, int $marker, string $part): void
@@ -251,7 +278,9 @@ final class PlanState
      */
     private function open(Work $work, string $part): array
     {
-        return array_values(array_diff($this->allowed[$work->id], array_diff_key($this->has[$work->id] ?? [], [$part => true])));
+        return array_values(
+            array_diff($this->allowed[$work->id], array_diff_key($this->has[$work->id] ?? [], [$part => true]))
+        );
     }
 
     /**
@@ -281,7 +310,8 @@ final class PlanState
     {
         $counts = [];
         foreach ($this->markers as $number => $marker) {
-            $obstacle = $marker->obstacle($work) ?? (in_array($number, $this->has[$work->id] ?? [], true) ? Obstacle::Marks : null);
+            $obstacle = $marker->obstacle($work)
+                ?? (in_array($number, $this->has[$work->id] ?? [], true) ? Obstacle::Marks : null);
             if ($obstacle !== null) {
                 $counts[$obstacle->value] = ($counts[$obstacle->value] ?? 0) + 1;
             }
@@ -290,7 +320,14 @@ final class PlanState
         $all = count($this->markers);
         $said = [];
         foreach ($counts as $why => $count) {
-            $said[] = ($count === $all ? ($all === 1 ? 'the only marker' : 'every marker') : ($count === 1 ? 'one marker' : "{$count} markers")).' '.($count > 1 && $count < $all ? strtr($why, ['has ' => 'have ', 'does ' => 'do ', 'marks ' => 'mark ']) : $why);
+            $said[] = (
+                $count === $all
+                    ? ($all === 1 ? 'the only marker' : 'every marker')
+                    : ($count === 1 ? 'one marker' : "{$count} markers")
+            ).' '.(
+                $count > 1
+                && $count < $all ? strtr($why, ['has ' => 'have ', 'does ' => 'do ', 'marks ' => 'mark ']) : $why
+            );
         }
 
         return "nobody is left for its {$part} mark: ".implode(', ', $said);
@@ -304,7 +341,9 @@ final class PlanState
      */
     private static function whole(array $markers): array
     {
-        $whole = array_map(fn (Marker $marker) => $marker->share->withPointMovedRight(Marker::DECIMALS)->toInt(), $markers);
+        $whole = array_map(
+            fn (Marker $marker) => $marker->share->withPointMovedRight(Marker::DECIMALS)->toInt(), $markers,
+        );
         $divisor = array_reduce($whole, function (int $a, int $b): int {
             while ($b !== 0) {
                 [$a, $b] = [$b, $a % $b];

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Allocation;
 
 /**
- * Which sections a marker can choose among their scripts by. A section with one or two of them would say whose they are,
- * and so would what is left when all others are chosen: small sections go together with the next smallest until each
- * choice holds enough.
+ * Which sections a marker can choose among their scripts by. A section with one or two of them would say whose they
+ * are, and so would what is left when all others are chosen: small sections go together with the next smallest until
+ * each choice holds enough.
  */
 final class SectionFilters
 {

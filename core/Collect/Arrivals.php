@@ -56,7 +56,9 @@ final readonly class Arrivals
             }
         }
 
-        $lastHour = array_sum(array_filter($counts, fn (int $at) => $at <= $due && $at > $due - 3600, ARRAY_FILTER_USE_KEY));
+        $lastHour = array_sum(
+            array_filter($counts, fn (int $at) => $at <= $due && $at > $due - 3600, ARRAY_FILTER_USE_KEY)
+        );
 
         return new self($from, $span, $bars, $before, $lastHour);
     }

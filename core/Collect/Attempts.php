@@ -14,7 +14,10 @@ final class Attempts
     /** So many minutes after the due time a form may still come that hands in what had begun to arrive before it. */
     private const MINUTES = 15;
 
-    /** Whether a new attempt counts by itself: in time, or the first. Later the one that counts stays until the student picks another. */
+    /**
+     * Whether a new attempt counts by itself: in time, or the first. Later the one that counts stays until the student
+     * picks another.
+     */
     public static function newOneCounts(bool $first, DateTimeImmutable $received, DateTimeImmutable $due): bool
     {
         return $first || ! self::isLate($received, $due);
@@ -35,8 +38,12 @@ final class Attempts
      * @param  DateTimeImmutable  $form  when the form arrived
      * @param  DateTimeImmutable|null  $ahead  when the first piece of the last of the files sent ahead had arrived; null when anything came with the form
      */
-    public static function received(DateTimeImmutable $form, ?DateTimeImmutable $ahead, DateTimeImmutable $due): DateTimeImmutable
-    {
-        return $ahead !== null && $ahead < $form && self::isLate($form, $due) && $form <= $due->modify('+'.self::MINUTES.' minutes') ? $ahead : $form;
+    public static function received(
+        DateTimeImmutable $form, ?DateTimeImmutable $ahead, DateTimeImmutable $due,
+    ): DateTimeImmutable {
+        return $ahead !== null && $ahead < $form && self::isLate($form, $due)
+            && $form <= $due->modify('+'.self::MINUTES.' minutes')
+            ? $ahead
+            : $form;
     }
 }

@@ -46,7 +46,11 @@ final readonly class Declaration
                 $in->fault("fields[{$n}].kind", 'must be "confirm" or "words"');
             }
             $ids[$id] = true;
-            $fields[] = ['id' => $id, 'kind' => is_string($kind) ? $kind : '', 'label' => trim($in->text($row, 'label', "fields[{$n}].label", 400, true)), 'required' => ($row['required'] ?? true) !== false];
+            $fields[] = [
+                'id' => $id, 'kind' => is_string($kind) ? $kind : '',
+                'label' => trim($in->text($row, 'label', "fields[{$n}].label", 400, true)),
+                'required' => ($row['required'] ?? true) !== false,
+            ];
         }
         $in->throwFaults();
 
@@ -68,11 +72,21 @@ final readonly class Declaration
         foreach ($this->fields as $field) {
             $place = $field['id'];
             $answer = $given[$place] ?? '';
-            $answer = $field['kind'] === self::CONFIRM ? (in_array($answer, ['1', 'on', true], true) ? 'confirmed' : '') : trim($in->text([$place => $answer], $place, $place, 4000));
+            $answer = $field['kind'] === self::CONFIRM
+                ? (in_array($answer, ['1', 'on', true], true) ? 'confirmed' : '')
+                : trim($in->text([$place => $answer], $place, $place, 4000));
             if ($answer === '' && $field['required']) {
-                $in->fault($place, $field['kind'] === self::CONFIRM ? "Confirm this to hand in: “{$field['label']}”" : "Answer this to hand in (“none” is an answer): “{$field['label']}”");
+                $in->fault(
+                    $place,
+                    $field['kind'] === self::CONFIRM
+                        ? "Confirm this to hand in: “{$field['label']}”"
+                        : "Answer this to hand in (“none” is an answer): “{$field['label']}”",
+                );
             }
-            $answers[] = ['label' => $field['label'], 'answer' => $answer === '' ? ($field['kind'] === self::CONFIRM ? 'not confirmed' : '–') : $answer];
+            $answers[] = [
+                'label' => $field['label'],
+                'answer' => $answer === '' ? ($field['kind'] === self::CONFIRM ? 'not confirmed' : '–') : $answer,
+            ];
         }
         $in->throwFaults();
 

@@ -21,7 +21,12 @@ final class Placeholders
         preg_match_all('/\{([^{}\n]{0,40})\}/u', $text, $found);
         $unknown = array_values(array_unique(array_diff($found[1], $known)));
         if ($unknown !== []) {
-            throw InvalidInput::at('text', implode(', ', array_map(fn (string $name) => "{{$name}}", $unknown)).(count($unknown) === 1 ? ' is' : ' are').' not filled in here; there are '.implode(', ', array_map(fn (string $name) => "{{$name}}", $known)));
+            throw InvalidInput::at(
+                'text',
+                implode(', ', array_map(fn (string $name) => "{{$name}}", $unknown))
+                    .(count($unknown) === 1 ? ' is' : ' are').' not filled in here; there are '
+                    .implode(', ', array_map(fn (string $name) => "{{$name}}", $known)),
+            );
         }
     }
 

@@ -29,7 +29,9 @@ final readonly class Receipt
 
     public function seal(#[\SensitiveParameter] string $key): string
     {
-        return hash_hmac('sha256', implode("\n", ['receipt', $this->id, $this->received, $this->recorded, ...$this->sums]), $key);
+        return hash_hmac(
+            'sha256', implode("\n", ['receipt', $this->id, $this->received, $this->recorded, ...$this->sums]), $key,
+        );
     }
 
     /**
@@ -66,9 +68,16 @@ final readonly class Receipt
         $recorded = $find('Recorded', '\d{4}-\d\d-\d\dT\d\d:\d\d:\d\dZ');
         $sums = array_map(strtolower(...), $find('SHA-256', '[0-9a-f]{64}'));
         $seals = $find('Seal', '[0-9a-f]{64}');
-        foreach (['Receipt' => $ids, 'Received' => $times, 'Recorded' => $recorded, 'Seal' => $seals] as $label => $values) {
+        foreach (
+            ['Receipt' => $ids, 'Received' => $times, 'Recorded' => $recorded, 'Seal' => $seals] as $label => $values
+        ) {
             if (count($values) !== 1) {
-                $in->fault($label, $values === [] ? 'there is no such line in the receipt' : 'there is more than one such line; give one receipt alone');
+                $in->fault(
+                    $label,
+                    $values === []
+                        ? 'there is no such line in the receipt'
+                        : 'there is more than one such line; give one receipt alone',
+                );
             }
         }
         if ($sums === []) {
@@ -77,7 +86,10 @@ final readonly class Receipt
         $in->throwFaults();
         assert($sums !== []);
 
-        return [new self(strtolower($ids[0]), strtoupper($times[0]), strtoupper($recorded[0]), $sums), strtolower($seals[0])];
+        return [
+            new self(strtolower($ids[0]), strtoupper($times[0]), strtoupper($recorded[0]), $sums),
+            strtolower($seals[0]),
+        ];
     }
 
     public function holds(string $seal, #[\SensitiveParameter] string $key): bool

@@ -27,15 +27,32 @@ final readonly class WebLink
     {
         $address = trim($address);
         $parts = parse_url($address);
-        if (strlen($address) > self::LONGEST || filter_var($address, FILTER_VALIDATE_URL) === false || ! is_array($parts) || ! in_array(strtolower($parts['scheme'] ?? ''), ['https', 'http'], true) || ! str_contains($parts['host'] ?? '', '.')) {
-            throw InvalidInput::at('link', 'This is not the address of a page: it begins with https:// and has at most '.self::LONGEST.' characters. Copy it from your browser’s address line.');
+        if (
+            strlen($address) > self::LONGEST || filter_var($address, FILTER_VALIDATE_URL) === false
+            || ! is_array($parts) || ! in_array(strtolower($parts['scheme'] ?? ''), ['https', 'http'], true)
+            || ! str_contains($parts['host'] ?? '', '.')
+        ) {
+            throw InvalidInput::at(
+                'link',
+                'This is not the address of a page: it begins with https:// and has at most '.self::LONGEST
+                    .' characters. Copy it from your browser’s address line.',
+            );
         }
         if (isset($parts['user']) || isset($parts['pass'])) {
-            throw InvalidInput::at('link', 'This address holds a user name or password. Share the page so that it opens without one, and hand in that address.');
+            throw InvalidInput::at(
+                'link',
+                'This address holds a user name or password. Share the page so that it opens without one, and hand in that address.',
+            );
         }
-        $readable = strtr(rawurldecode($address), ['/' => ' ', '_' => ' ', '-' => ' ', '~' => ' ', '.' => ' ', '=' => ' ', '&' => ' ', '?' => ' ']);
+        $readable = strtr(
+            rawurldecode($address),
+            ['/' => ' ', '_' => ' ', '-' => ' ', '~' => ' ', '.' => ' ', '=' => ' ', '&' => ' ', '?' => ' '],
+        );
         if (Mask::count($masks, $readable) + Mask::count($masks, rawurldecode($address)) > 0) {
-            throw InvalidInput::at('link', 'This address holds your name, number or mail address, and markers would see it. Share the page under an address without it, and hand that in.');
+            throw InvalidInput::at(
+                'link',
+                'This address holds your name, number or mail address, and markers would see it. Share the page under an address without it, and hand that in.',
+            );
         }
 
         return new self($address);

@@ -102,7 +102,9 @@ final readonly class Document
     public function text(): string
     {
         $paragraphs = preg_split('/\n\s*\n/u', $this->textOf($this->content)) ?: [];
-        $clean = array_map(fn (string $paragraph) => trim((string) preg_replace('/[ \t\n\r]+/', ' ', $paragraph)), $paragraphs);
+        $clean = array_map(
+            fn (string $paragraph) => trim((string) preg_replace('/[ \t\n\r]+/', ' ', $paragraph)), $paragraphs,
+        );
 
         return implode("\n\n", array_filter($clean, fn (string $paragraph) => $paragraph !== ''));
     }
@@ -122,7 +124,15 @@ final readonly class Document
             $inside = $this->textOf($part->content);
             $text .= match (true) {
                 $part->kind === Kind::Break => "\n",
-                $part->kind === Kind::Quotation => "\n\n".implode("\n\n", array_map(fn (string $paragraph) => '> '.trim($paragraph), array_filter(preg_split('/\n\s*\n/u', $inside) ?: [], fn (string $paragraph) => trim($paragraph) !== '')))."\n\n",
+                $part->kind === Kind::Quotation => "\n\n".implode(
+                    "\n\n",
+                    array_map(
+                        fn (string $paragraph) => '> '.trim($paragraph),
+                        array_filter(
+                            preg_split('/\n\s*\n/u', $inside) ?: [], fn (string $paragraph) => trim($paragraph) !== '',
+                        ),
+                    ),
+                )."\n\n",
                 $part->kind->isBlock() => "\n\n{$inside}\n\n",
                 default => $inside,
             };

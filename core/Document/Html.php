@@ -24,7 +24,8 @@ final class Html
     /** A whole page to take away. Addresses of links stand behind them in brackets. */
     public static function page(Document $document, string $title): string
     {
-        return '<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><title>'.self::escaped($title).'</title></head><body>'.self::ofFile($document)."</body></html>\n";
+        return '<!DOCTYPE html><html lang="en"><head><meta charset="utf-8"><title>'.self::escaped($title)
+            .'</title></head><body>'.self::ofFile($document)."</body></html>\n";
     }
 
     /** The same without the frame of a page. */
@@ -51,9 +52,13 @@ final class Html
             $html .= match ($part->kind) {
                 Kind::PageEdge => '',
                 Kind::Break, Kind::Rule => "<{$tag} />",
-                Kind::Picture => $part->picture === null ? '' : '<img src="data:'.$part->picture->type.';base64,'.base64_encode($part->picture->bytes).'" alt="Picture '.(++$number).' of the script" />',
+                Kind::Picture => $part->picture === null
+                    ? ''
+                    : '<img src="data:'.$part->picture->type.';base64,'.base64_encode($part->picture->bytes)
+                        .'" alt="Picture '.(++$number).' of the script" />',
                 Kind::Link => self::link($part, $toTakeAway, $number),
-                default => "<{$tag}".self::spans($part).'>'.self::written($part->content, $toTakeAway, $number)."</{$tag}>",
+                default => "<{$tag}".self::spans($part).'>'.self::written($part->content, $toTakeAway, $number)
+                    ."</{$tag}>",
             };
         }
 
@@ -65,16 +70,21 @@ final class Html
         $inside = self::written($link->content, $toTakeAway, $number);
         $shown = $link->address === null ? null : preg_replace('~\Ahttps?://(?:www\.)?|/\z~i', '', $link->address);
         $said = trim(strip_tags($inside));
-        if ($shown === null || $shown === '' || str_contains(html_entity_decode($said, ENT_QUOTES | ENT_HTML5), $shown)) {
+        if (
+            $shown === null || $shown === '' || str_contains(html_entity_decode($said, ENT_QUOTES | ENT_HTML5), $shown)
+        ) {
             return $inside;
         }
 
-        return $toTakeAway ? $inside.' ['.self::escaped($shown).']' : '<span data-address="'.self::escaped($shown)."\">{$inside}</span>";
+        return $toTakeAway
+            ? $inside.' ['.self::escaped($shown).']'
+            : '<span data-address="'.self::escaped($shown)."\">{$inside}</span>";
     }
 
     private static function spans(Node $part): string
     {
-        return ($part->columns > 1 ? " colspan=\"{$part->columns}\"" : '').($part->rows > 1 ? " rowspan=\"{$part->rows}\"" : '');
+        return ($part->columns > 1 ? " colspan=\"{$part->columns}\"" : '')
+            .($part->rows > 1 ? " rowspan=\"{$part->rows}\"" : '');
     }
 
     private static function escaped(string $text): string

@@ -55,7 +55,8 @@ enum Kind: string
     public function isBlock(): bool
     {
         return match ($this) {
-            self::Emphasis, self::Strong, self::Bold, self::Italic, self::Underlined, self::Struck, self::Subscript, self::Superscript, self::Code, self::Quoted, self::Title, self::Break, self::Link, self::Picture => false,
+            self::Emphasis, self::Strong, self::Bold, self::Italic, self::Underlined, self::Struck, self::Subscript,
+            self::Superscript, self::Code, self::Quoted, self::Title, self::Break, self::Link, self::Picture => false,
             default => true,
         };
     }

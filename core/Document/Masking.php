@@ -68,19 +68,43 @@ final readonly class Masking
             }
         }
         // A line that was nothing but a head is gone with its line break.
-        $texts = array_map(fn (string $text) => str_contains($text, "\0") ? trim((string) preg_replace('/\n?\0/', '', $text), "\n") : $text, array_values($texts));
+        $texts = array_map(
+            fn (string $text) => str_contains($text, "\0")
+                ? trim((string) preg_replace('/\n?\0/', '', $text), "\n")
+                : $text,
+            array_values($texts),
+        );
         $lines = array_values(array_filter($lines, fn (array $line) => trim(self::joined($texts, $line)) !== ''));
         $pointedOut = [];
-        [$first, $last] = self::titleAndClose(array_map(fn (array $line) => strlen(self::joined($texts, $line)), $lines));
+        [$first, $last] = self::titleAndClose(
+            array_map(fn (array $line) => strlen(self::joined($texts, $line)), $lines)
+        );
         foreach ($lines as $n => $line) {
             $isEdge = $n < $first || $n >= count($lines) - $last;
             $label = $n > 0 ? trim(self::joined($texts, $lines[$n - 1])) : '';
             $label = Mask::isLabel($label) ? $label.': ' : '';
             foreach ($masks as $mask) {
                 $whole = self::joined($texts, $line);
-                $places = self::merged([...self::places($whole, $mask, $isEdge), ...($label === '' ? [] : self::behind($label, $whole, $mask))]);
+                $places = self::merged(
+                    [
+                        ...self::places($whole, $mask, $isEdge),
+                        ...($label === '' ? [] : self::behind($label, $whole, $mask)),
+                    ]
+                );
                 $alone = $mask->lone($whole);
-                $pointedOut = [...$pointedOut, ...($lone ? [] : array_map(fn (array $place) => self::around($whole, $place), array_values(array_filter($alone, fn (array $place) => ! self::touches($place, $places)))))];
+                $pointedOut = [
+                    ...$pointedOut,
+                    ...(
+                        $lone
+                            ? []
+                            : array_map(
+                                fn (array $place) => self::around($whole, $place),
+                                array_values(
+                                    array_filter($alone, fn (array $place) => ! self::touches($place, $places))
+                                ),
+                            )
+                    ),
+                ];
                 $places = $lone ? self::merged([...$places, ...$alone]) : $places;
                 $texts = self::replaced($texts, $line, $places);
                 $hidden += count($places);
@@ -88,7 +112,9 @@ final readonly class Masking
         }
         $addresses = 0;
         $at = 0;
-        $masked = $document->map(function (Node|string $part) use ($texts, $masks, &$at, &$addresses): Node|string|null {
+        $masked = $document->map(function (Node|string $part) use (
+            $texts, $masks, &$at, &$addresses,
+        ): Node|string|null {
             if (is_string($part)) {
                 return $texts[$at++];
             }
@@ -111,7 +137,9 @@ final readonly class Masking
     private static function isNamedIn(string $address, array $masks): bool
     {
         $read = mb_scrub(rawurldecode($address));
-        $words = strtr($read, ['/' => ' ', '_' => ' ', '-' => ' ', '~' => ' @', '.' => ' ', '=' => ' ', '&' => ' ', '?' => ' ']);
+        $words = strtr(
+            $read, ['/' => ' ', '_' => ' ', '-' => ' ', '~' => ' @', '.' => ' ', '=' => ' ', '&' => ' ', '?' => ' '],
+        );
 
         return Mask::count($masks, $read) + Mask::count($masks, $words) > 0;
     }
@@ -225,7 +253,9 @@ final readonly class Masking
     {
         $places = array_filter($mask->find($label.$text, true), fn (array $place) => $place[0] >= strlen($label));
 
-        return array_values(array_map(fn (array $place) => [$place[0] - strlen($label), $place[1] - strlen($label)], $places));
+        return array_values(
+            array_map(fn (array $place) => [$place[0] - strlen($label), $place[1] - strlen($label)], $places)
+        );
     }
 
     /**
@@ -243,7 +273,9 @@ final readonly class Masking
         $lines = explode("\n", $text);
         $at = 0;
         foreach ($lines as $n => $line) {
-            foreach ($n < self::FIRST || $n >= count($lines) - self::LAST ? $mask->find($line, true) : [] as [$from, $to]) {
+            foreach (
+                $n < self::FIRST || $n >= count($lines) - self::LAST ? $mask->find($line, true) : [] as [$from, $to]
+            ) {
                 $found[] = [$at + $from, $at + $to];
             }
             $at += strlen($line) + 1;
@@ -290,7 +322,8 @@ final readonly class Masking
     {
         $before = mb_strcut($text, max(0, $place[0] - self::CONTEXT), min($place[0], self::CONTEXT));
         $after = mb_strcut($text, $place[1], self::CONTEXT);
-        $cut = ($place[0] > self::CONTEXT ? '… ' : '').mb_scrub($before).'______'.mb_scrub($after).(strlen($text) > $place[1] + self::CONTEXT ? ' …' : '');
+        $cut = ($place[0] > self::CONTEXT ? '… ' : '').mb_scrub($before).'______'.mb_scrub($after)
+            .(strlen($text) > $place[1] + self::CONTEXT ? ' …' : '');
 
         return trim((string) preg_replace('/\s+/u', ' ', $cut));
     }

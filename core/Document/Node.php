@@ -49,7 +49,12 @@ final readonly class Node
     {
         $address = trim(preg_replace('/[\p{C}\s]+/u', '', $address) ?? '');
 
-        return new self(Kind::Link, $content, address: preg_match('~\Ahttps?://[^/?#@\s]+(?:[/?#]|\z)~i', $address) === 1 ? mb_substr($address, 0, 500) : null);
+        return new self(
+            Kind::Link, $content,
+            address: preg_match('~\Ahttps?://[^/?#@\s]+(?:[/?#]|\z)~i', $address) === 1
+                ? mb_substr($address, 0, 500)
+                : null,
+        );
     }
 
     public static function picture(Picture $picture): self

@@ -24,6 +24,8 @@ final readonly class Picture
      */
     public static function of(string $type, string $bytes): self
     {
-        return in_array($type, ['image/png', 'image/jpeg'], true) ? new self($type, $bytes) : throw InvalidInput::at('picture', "is {$type}, not PNG or JPEG");
+        return in_array($type, ['image/png', 'image/jpeg'], true)
+            ? new self($type, $bytes)
+            : throw InvalidInput::at('picture', "is {$type}, not PNG or JPEG");
     }
 }

@@ -17,11 +17,17 @@ final class Fairway
     public static function of(Counts $n): array
     {
         return [
-            new Mark(Stage::Plan, $n->published ? Progress::Done : Progress::UnderWay, $n->published ? 'open to students' : 'not open yet', ! $n->published),
+            new Mark(
+                Stage::Plan, $n->published ? Progress::Done : Progress::UnderWay,
+                $n->published ? 'open to students' : 'not open yet', ! $n->published,
+            ),
             self::collect($n),
             self::screen($n),
             self::shareOut($n),
-            new Mark(Stage::Mark, Progress::of($n->firstDone, $n->handedIn), $n->sharedOut === 0 ? 'not begun' : "{$n->firstDone} of {$n->handedIn} marked"),
+            new Mark(
+                Stage::Mark, Progress::of($n->firstDone, $n->handedIn),
+                $n->sharedOut === 0 ? 'not begun' : "{$n->firstDone} of {$n->handedIn} marked",
+            ),
             self::moderate($n),
             self::release($n),
         ];
@@ -44,10 +50,15 @@ final class Fairway
             $n->screeningFailed > 0 => "{$n->screeningFailed} failed",
             // Past a line, and nothing is in the conversation record yet.
             $n->toLook > 0 && $n->screened + $n->notScreened === $n->handedIn => "{$n->toLook} to look at",
-            default => "{$n->screened} of {$n->handedIn} compared".($n->notScreened > 0 ? ", {$n->notScreened} not screened" : ''),
+            default => "{$n->screened} of {$n->handedIn} compared".(
+                $n->notScreened > 0 ? ", {$n->notScreened} not screened" : ''
+            ),
         };
 
-        return new Mark(Stage::Screen, Progress::of($n->screened + $n->notScreened, $n->handedIn), $note, $n->screeningFailed > 0 || ($n->toLook > 0 && $n->pastDue));
+        return new Mark(
+            Stage::Screen, Progress::of($n->screened + $n->notScreened, $n->handedIn), $note,
+            $n->screeningFailed > 0 || ($n->toLook > 0 && $n->pastDue),
+        );
     }
 
     private static function shareOut(Counts $n): Mark
@@ -85,6 +96,9 @@ final class Fairway
             default => 'nothing ready yet',
         };
 
-        return new Mark(Stage::Release, Progress::of($n->released, $n->handedIn), $note, $n->handedIn > 0 && $ready > 0 && $n->agreed === $n->handedIn);
+        return new Mark(
+            Stage::Release, Progress::of($n->released, $n->handedIn), $note,
+            $n->handedIn > 0 && $ready > 0 && $n->agreed === $n->handedIn,
+        );
     }
 }

@@ -11,7 +11,8 @@ use YoungHarbor\Core\Tables\Csv;
 use YoungHarbor\Core\Tables\CsvRows;
 
 /**
- * A set of the comment bank as a table or as JSON: label, comment, kind, criterion. Both come in again as they went out.
+ * A set of the comment bank as a table or as JSON: label, comment, kind, criterion. Both come in again as they went
+ * out.
  */
 final class BankFile
 {
@@ -39,7 +40,10 @@ final class BankFile
      */
     public static function json(string $title, array $comments): string
     {
-        return json_encode(['format' => 'young-harbor-comments', 'version' => 1, 'title' => $title, 'comments' => $comments], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT)."\n";
+        return json_encode(
+            ['format' => 'young-harbor-comments', 'version' => 1, 'title' => $title, 'comments' => $comments],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+        )."\n";
     }
 
     /**
@@ -66,8 +70,10 @@ final class BankFile
                 $read->fault($place, "has the kind “{$kind}”; there are ".implode(', ', self::KINDS));
             }
             $comments[] = [
-                'label' => $label !== '' ? $label : mb_substr((string) preg_replace('/\s+/u', ' ', $comment), 0, 60), 'text' => $comment,
-                'kind' => $kind === '' ? 'remark' : $kind, 'criterion' => trim($read->text($row, 'criterion', $place, 200)),
+                'label' => $label !== '' ? $label : mb_substr((string) preg_replace('/\s+/u', ' ', $comment), 0, 60),
+                'text' => $comment,
+                'kind' => $kind === '' ? 'remark' : $kind,
+                'criterion' => trim($read->text($row, 'criterion', $place, 200)),
             ];
         }
         $read->throwFaults();
@@ -103,9 +109,14 @@ final class BankFile
         $rows = [];
         foreach (CsvRows::byHeading($text) as $line => $row) {
             if (! array_key_exists('comment', $row)) {
-                throw InvalidInput::at('', 'has no column “Comment”; the columns are Label, Comment, Kind and Criterion');
+                throw InvalidInput::at(
+                    '', 'has no column “Comment”; the columns are Label, Comment, Kind and Criterion',
+                );
             }
-            $rows["line {$line}"] = ['text' => $row['comment'], 'label' => $row['label'] ?? '', 'kind' => $row['kind'] ?? '', 'criterion' => $row['criterion'] ?? ''];
+            $rows["line {$line}"] = [
+                'text' => $row['comment'], 'label' => $row['label'] ?? '', 'kind' => $row['kind'] ?? '',
+                'criterion' => $row['criterion'] ?? '',
+            ];
         }
 
         return $rows;

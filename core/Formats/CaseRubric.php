@@ -47,26 +47,45 @@ final class CaseRubric
                 $own = $draft->get("{$at}.overrides.{$level['id']}");
                 $levels[] = [
                     'identifier' => $levelId, 'uri' => $uri('CFRubricCriterionLevels', $levelId),
-                    'description' => $draft->get("{$at}.descriptors.{$level['id']}"), 'quality' => $draft->titleOf($level),
-                    'score' => self::number($own !== '' ? $own : (is_string($level['upto'] ?? null) ? $level['upto'] : Draft::pointsText($level))),
+                    'description' => $draft->get("{$at}.descriptors.{$level['id']}"),
+                    'quality' => $draft->titleOf($level),
+                    'score' => self::number(
+                        $own !== ''
+                            ? $own
+                            : (is_string($level['upto'] ?? null) ? $level['upto'] : Draft::pointsText($level))
+                    ),
                     'feedback' => $draft->get("{$at}.guidance.{$level['id']}"), 'position' => count($levels) + 1,
                     'rubricCriterionId' => $id, 'lastChangeDateTime' => $changed,
                 ];
             }
-            $weight = $draft->weighting() === Weighting::Percent ? ['weight' => self::number($draft->get("{$at}.weight"))] : [];
+            $weight = $draft->weighting() === Weighting::Percent
+                ? ['weight' => self::number($draft->get("{$at}.weight"))]
+                : [];
             $criteria[] = [
-                'identifier' => $id, 'uri' => $uri('CFRubricCriteria', $id), 'category' => $draft->get("{$at}.title"), 'description' => $draft->get("{$at}.purpose"),
-                ...$weight, 'position' => $position + 1, 'rubricId' => $rubricId, 'lastChangeDateTime' => $changed, 'CFRubricCriterionLevels' => $levels,
+                'identifier' => $id, 'uri' => $uri('CFRubricCriteria', $id), 'category' => $draft->get("{$at}.title"),
+                'description' => $draft->get("{$at}.purpose"),
+                ...$weight, 'position' => $position + 1, 'rubricId' => $rubricId, 'lastChangeDateTime' => $changed,
+                'CFRubricCriterionLevels' => $levels,
             ];
         }
         $title = $draft->get('title');
         $package = [
-            'CFDocument' => ['identifier' => $documentId, 'uri' => $uri('CFDocuments', $documentId), 'caseVersion' => '1.0', 'creator' => 'Young Harbor', 'title' => $title, 'lastChangeDateTime' => $changed],
+            'CFDocument' => [
+                'identifier' => $documentId, 'uri' => $uri('CFDocuments', $documentId), 'caseVersion' => '1.0',
+                'creator' => 'Young Harbor', 'title' => $title, 'lastChangeDateTime' => $changed,
+            ],
             'CFItems' => [], 'CFAssociations' => [],
-            'CFRubrics' => [['identifier' => $rubricId, 'uri' => $uri('CFRubrics', $rubricId), 'title' => $title, 'description' => '', 'lastChangeDateTime' => $changed, 'CFRubricCriteria' => $criteria]],
+            'CFRubrics' => [
+                [
+                    'identifier' => $rubricId, 'uri' => $uri('CFRubrics', $rubricId), 'title' => $title,
+                    'description' => '', 'lastChangeDateTime' => $changed, 'CFRubricCriteria' => $criteria,
+                ],
+            ],
         ];
 
-        return json_encode($package, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            $package, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     /**
@@ -75,7 +94,8 @@ final class CaseRubric
     public static function lost(Draft $draft): array
     {
         return Losses::of($draft, [
-            'kinds' => 'scales, checklists and comment-only criteria keep their title and weight alone', 'ranges' => 'a level that is a range of points keeps its highest',
+            'kinds' => 'scales, checklists and comment-only criteria keep their title and weight alone',
+            'ranges' => 'a level that is a range of points keeps its highest',
             'optional' => 'which criteria are optional', 'points hidden' => 'that students do not see points',
         ]);
     }
@@ -94,7 +114,12 @@ final class CaseRubric
         $about = $document['CFDocument'] ?? [];
         $version = is_array($about) ? ($about['caseVersion'] ?? '1.0') : '1.0';
         if (! in_array($version, self::VERSIONS, true)) {
-            throw InvalidInput::at('CFDocument.caseVersion', 'is '.(is_scalar($version) ? '"'.mb_substr((string) $version, 0, 20).'"' : 'not text').'; rubrics of CASE '.implode(' and ', self::VERSIONS).' can be read');
+            throw InvalidInput::at(
+                'CFDocument.caseVersion',
+                'is '.(
+                    is_scalar($version) ? '"'.mb_substr((string) $version, 0, 20).'"' : 'not text'
+                ).'; rubrics of CASE '.implode(' and ', self::VERSIONS).' can be read',
+            );
         }
         $isOne = isset($document['CFRubricCriteria']);
         if (! $isOne && ! isset($document['CFRubrics'])) {
@@ -123,13 +148,21 @@ final class CaseRubric
         $id = self::identifier($in, $rubric, $at, $seen);
         $criteria = [];
         $weights = 0;
-        foreach (self::ordered($in, $rubric, 'CFRubricCriteria', "{$at}CFRubricCriteria", Rubric::MOST_CRITERIA) as $place => $row) {
+        foreach (
+            self::ordered(
+                $in, $rubric, 'CFRubricCriteria', "{$at}CFRubricCriteria", Rubric::MOST_CRITERIA,
+            ) as $place => $row
+        ) {
             $criterionId = self::identifier($in, $row, "{$place}.", $seen);
             self::parent($in, $row, 'rubricId', $id, $place);
             $weight = self::figure($in, $row, 'weight', $place);
             $weights += $weight === null ? 0 : 1;
             $levels = [];
-            foreach (self::ordered($in, $row, 'CFRubricCriterionLevels', "{$place}.CFRubricCriterionLevels", Rubric::MOST_LEVELS) as $levelPlace => $level) {
+            foreach (
+                self::ordered(
+                    $in, $row, 'CFRubricCriterionLevels', "{$place}.CFRubricCriterionLevels", Rubric::MOST_LEVELS,
+                ) as $levelPlace => $level
+            ) {
                 self::identifier($in, $level, "{$levelPlace}.", $seen);
                 self::parent($in, $level, 'rubricCriterionId', $criterionId, $levelPlace);
                 $score = self::figure($in, $level, 'score', $levelPlace);
@@ -137,15 +170,28 @@ final class CaseRubric
                     $in->fault("{$levelPlace}.score", 'is missing');
                 }
                 $quality = $in->text($level, 'quality', "{$levelPlace}.quality", 200);
-                $levels[] = ['title' => $quality === '' ? 'Level '.(count($levels) + 1) : $quality, 'points' => $score ?? '0', 'descriptor' => $in->text($level, 'description', "{$levelPlace}.description", 4000), 'guidance' => $in->text($level, 'feedback', "{$levelPlace}.feedback", 4000)];
+                $levels[] = [
+                    'title' => $quality === '' ? 'Level '.(count($levels) + 1) : $quality, 'points' => $score ?? '0',
+                    'descriptor' => $in->text($level, 'description', "{$levelPlace}.description", 4000),
+                    'guidance' => $in->text($level, 'feedback', "{$levelPlace}.feedback", 4000),
+                ];
             }
-            $criteria[] = ['title' => $in->text($row, 'category', "{$place}.category", 200), 'purpose' => $in->text($row, 'description', "{$place}.description", 4000), 'weight' => $weight, 'levels' => $levels];
+            $criteria[] = [
+                'title' => $in->text($row, 'category', "{$place}.category", 200),
+                'purpose' => $in->text($row, 'description', "{$place}.description", 4000), 'weight' => $weight,
+                'levels' => $levels,
+            ];
         }
         if ($weights > 0 && $weights < count($criteria)) {
-            $in->fault("{$at}CFRubricCriteria", "only {$weights} of ".count($criteria).' criteria have a weight; either all have one or none');
+            $in->fault(
+                "{$at}CFRubricCriteria",
+                "only {$weights} of ".count($criteria).' criteria have a weight; either all have one or none',
+            );
         }
 
-        return self::draft($in->text($rubric, 'title', "{$at}title", 200) ?: 'Rubric without a title', $criteria, $weights > 0);
+        return self::draft(
+            $in->text($rubric, 'title', "{$at}title", 200) ?: 'Rubric without a title', $criteria, $weights > 0,
+        );
     }
 
     /**
@@ -160,13 +206,26 @@ final class CaseRubric
                 $shared = $criterion['levels'];
             }
         }
-        $levels = array_map(fn (int $n, array $level) => ['id' => 'l'.($n + 1), 'title' => $level['title'], 'points' => $level['points']], array_keys($shared), $shared);
-        $draft = Draft::of(['title' => $title, 'weighting' => ($weighted ? Weighting::Percent : Weighting::Points)->value, 'decimals' => 1, 'levels' => $levels, 'criteria' => []]);
+        $levels = array_map(
+            fn (int $n, array $level) => [
+                'id' => 'l'.($n + 1), 'title' => $level['title'], 'points' => $level['points'],
+            ],
+            array_keys($shared), $shared,
+        );
+        $draft = Draft::of(
+            [
+                'title' => $title, 'weighting' => ($weighted ? Weighting::Percent : Weighting::Points)->value,
+                'decimals' => 1, 'levels' => $levels, 'criteria' => [],
+            ]
+        );
         foreach ($criteria as $n => $criterion) {
             $draft = DraftShape::apply($draft, 'add-criterion');
             $id = 'c'.($n + 1);
             $at = "criteria.{$id}";
-            $draft = $draft->set("{$at}.title", $criterion['title'] !== '' ? $criterion['title'] : mb_substr($criterion['purpose'], 0, 200))->set("{$at}.purpose", $criterion['purpose'])->set("{$at}.weight", $criterion['weight'] ?? '0');
+            $draft = $draft->set(
+                "{$at}.title",
+                $criterion['title'] !== '' ? $criterion['title'] : mb_substr($criterion['purpose'], 0, 200),
+            )->set("{$at}.purpose", $criterion['purpose'])->set("{$at}.weight", $criterion['weight'] ?? '0');
             if ($criterion['levels'] === []) {
                 $draft = $draft->set("{$at}.kind", Kind::Comment->value);
 
@@ -174,17 +233,29 @@ final class CaseRubric
             }
             $places = self::placesIn($levels, $criterion['levels']);
             if ($places === null) {
-                $own = array_map(fn (int $i, array $level) => ['id' => 'l'.($i + 1), 'title' => $level['title'], 'points' => $level['points']], array_keys($criterion['levels']), $criterion['levels']);
+                $own = array_map(
+                    fn (int $i, array $level) => [
+                        'id' => 'l'.($i + 1), 'title' => $level['title'], 'points' => $level['points'],
+                    ],
+                    array_keys($criterion['levels']), $criterion['levels'],
+                );
                 $draft = $draft->withCriterion($id, fn (array $c) => ['levels' => $own] + $c);
                 $places = array_column($own, 'id');
             } else {
                 foreach ($levels as $level) {
-                    $draft = $draft->set("{$at}.unused.{$level['id']}", in_array($level['id'], $places, true) ? '' : '1');
+                    $draft = $draft->set(
+                        "{$at}.unused.{$level['id']}", in_array($level['id'], $places, true) ? '' : '1',
+                    );
                 }
             }
             foreach ($criterion['levels'] as $i => $level) {
-                $draft = $draft->set("{$at}.descriptors.{$places[$i]}", $level['descriptor'])->set("{$at}.guidance.{$places[$i]}", $level['guidance']);
-                if (! isset($draft->criteria()[$n]['levels']) && $draft->get("levels.{$places[$i]}.points") !== $level['points']) {
+                $draft = $draft->set(
+                    "{$at}.descriptors.{$places[$i]}", $level['descriptor'],
+                )->set("{$at}.guidance.{$places[$i]}", $level['guidance']);
+                if (
+                    ! isset($draft->criteria()[$n]['levels'])
+                    && $draft->get("levels.{$places[$i]}.points") !== $level['points']
+                ) {
                     $draft = $draft->set("{$at}.overrides.{$places[$i]}", $level['points']);
                 }
             }
@@ -281,7 +352,9 @@ final class CaseRubric
         }
         $text = is_int($value) || is_float($value) ? preg_replace('/\.0\z/', '', (string) json_encode($value)) : $value;
         if (Document::parse($text) === null) {
-            $in->fault("{$place}.{$key}", 'must be a number from 0 up with at most six digits before and after its point');
+            $in->fault(
+                "{$place}.{$key}", 'must be a number from 0 up with at most six digits before and after its point',
+            );
 
             return null;
         }

@@ -61,7 +61,8 @@ final class Losses
             'own points' => $hasLevels && $any('overrides'),
             'unused' => $hasLevels && $any('unused'),
             'optional' => $draft->get("criteria.{$id}.optional") !== '',
-            'ranges' => $hasLevels && array_filter($draft->levelsOf($criterion), fn (array $level) => isset($level['upto'])) !== [],
+            'ranges' => $hasLevels
+                && array_filter($draft->levelsOf($criterion), fn (array $level) => isset($level['upto'])) !== [],
             default => false,
         };
     }

@@ -20,18 +20,45 @@ final readonly class OneRoster
     /** The files and their columns in the order of the specification, written from memory. */
     public const COLUMNS = [
         'orgs' => ['sourcedId', 'status', 'dateLastModified', 'name', 'type', 'identifier', 'parentSourcedId'],
-        'academicSessions' => ['sourcedId', 'status', 'dateLastModified', 'title', 'type', 'startDate', 'endDate', 'parentSourcedId', 'schoolYear'],
-        'courses' => ['sourcedId', 'status', 'dateLastModified', 'schoolYearSourcedId', 'title', 'courseCode', 'grades', 'orgSourcedId', 'subjects', 'subjectCodes'],
-        'classes' => ['sourcedId', 'status', 'dateLastModified', 'title', 'grades', 'courseSourcedId', 'classCode', 'classType', 'location', 'schoolSourcedId', 'termSourcedIds', 'subjects', 'subjectCodes', 'periods'],
-        'users' => ['sourcedId', 'status', 'dateLastModified', 'enabledUser', 'username', 'userIds', 'givenName', 'familyName', 'middleName', 'identifier', 'email', 'sms', 'phone', 'agentSourcedIds', 'grades', 'password', 'userMasterIdentifier', 'resourceSourcedIds', 'preferredGivenName', 'preferredMiddleName', 'preferredFamilyName', 'primaryOrgSourcedId', 'pronouns'],
-        'roles' => ['sourcedId', 'status', 'dateLastModified', 'userSourcedId', 'roleType', 'role', 'beginDate', 'endDate', 'orgSourcedId', 'userProfileSourcedId'],
-        'enrollments' => ['sourcedId', 'status', 'dateLastModified', 'classSourcedId', 'schoolSourcedId', 'userSourcedId', 'role', 'primary', 'beginDate', 'endDate'],
+        'academicSessions' => [
+            'sourcedId', 'status', 'dateLastModified', 'title', 'type', 'startDate', 'endDate', 'parentSourcedId',
+            'schoolYear',
+        ],
+        'courses' => [
+            'sourcedId', 'status', 'dateLastModified', 'schoolYearSourcedId', 'title', 'courseCode', 'grades',
+            'orgSourcedId', 'subjects', 'subjectCodes',
+        ],
+        'classes' => [
+            'sourcedId', 'status', 'dateLastModified', 'title', 'grades', 'courseSourcedId', 'classCode', 'classType',
+            'location', 'schoolSourcedId', 'termSourcedIds', 'subjects', 'subjectCodes', 'periods',
+        ],
+        'users' => [
+            'sourcedId', 'status', 'dateLastModified', 'enabledUser', 'username', 'userIds', 'givenName', 'familyName',
+            'middleName', 'identifier', 'email', 'sms', 'phone', 'agentSourcedIds', 'grades', 'password',
+            'userMasterIdentifier', 'resourceSourcedIds', 'preferredGivenName', 'preferredMiddleName',
+            'preferredFamilyName', 'primaryOrgSourcedId', 'pronouns',
+        ],
+        'roles' => [
+            'sourcedId', 'status', 'dateLastModified', 'userSourcedId', 'roleType', 'role', 'beginDate', 'endDate',
+            'orgSourcedId', 'userProfileSourcedId',
+        ],
+        'enrollments' => [
+            'sourcedId', 'status', 'dateLastModified', 'classSourcedId', 'schoolSourcedId', 'userSourcedId', 'role',
+            'primary', 'beginDate', 'endDate',
+        ],
     ];
 
     /** Other files the manifest names. */
-    private const ABSENT = ['categories', 'classResources', 'courseResources', 'demographics', 'lineItemLearningObjectiveIds', 'lineItems', 'lineItemScoreScales', 'resources', 'resultLearningObjectiveIds', 'results', 'resultScoreScales', 'scoreScales', 'userProfiles', 'userResources'];
+    private const ABSENT = [
+        'categories', 'classResources', 'courseResources', 'demographics', 'lineItemLearningObjectiveIds', 'lineItems',
+        'lineItemScoreScales', 'resources', 'resultLearningObjectiveIds', 'results', 'resultScoreScales',
+        'scoreScales', 'userProfiles', 'userResources',
+    ];
 
-    private const NEEDED = ['classes' => ['sourcedid', 'title'], 'users' => ['sourcedid', 'givenname', 'familyname', 'email'], 'enrollments' => ['classsourcedid', 'usersourcedid', 'role']];
+    private const NEEDED = [
+        'classes' => ['sourcedid', 'title'], 'users' => ['sourcedid', 'givenname', 'familyname', 'email'],
+        'enrollments' => ['classsourcedid', 'usersourcedid', 'role'],
+    ];
 
     /**
      * @param  array<string, array{title: string, code: string, course: string, people: int}>  $classes  by their id
@@ -69,9 +96,16 @@ final readonly class OneRoster
         $classes = [];
         foreach (CsvRows::byHeading($texts['classes']) as $line => $row) {
             if ($row['sourcedid'] === '' || isset($classes[$row['sourcedid']])) {
-                $faults[] = "classes.csv line {$line}: ".($row['sourcedid'] === '' ? 'there is no sourcedId' : "the sourcedId “{$row['sourcedid']}” stands twice");
+                $faults[] = "classes.csv line {$line}: ".(
+                    $row['sourcedid'] === ''
+                        ? 'there is no sourcedId'
+                        : "the sourcedId “{$row['sourcedid']}” stands twice"
+                );
             } elseif (! self::isDeleted($row)) {
-                $classes[$row['sourcedid']] = ['title' => $row['title'], 'code' => $row['classcode'] ?? '', 'course' => $courses[$row['coursesourcedid'] ?? ''] ?? '', 'people' => 0];
+                $classes[$row['sourcedid']] = [
+                    'title' => $row['title'], 'code' => $row['classcode'] ?? '',
+                    'course' => $courses[$row['coursesourcedid'] ?? ''] ?? '', 'people' => 0,
+                ];
             }
         }
         $ended = [];
@@ -81,7 +115,8 @@ final readonly class OneRoster
             if (self::isDeleted($row)) {
                 $ended[] = $row['usersourcedid'];
             } elseif (! isset($classes[$row['classsourcedid']])) {
-                count($faults) < 1000 && $faults[] = "enrollments.csv line {$line}: there is no class “{$row['classsourcedid']}”";
+                count($faults) < 1000
+                    && $faults[] = "enrollments.csv line {$line}: there is no class “{$row['classsourcedid']}”";
             } else {
                 $classes[$row['classsourcedid']]['people']++;
             }
@@ -102,7 +137,9 @@ final readonly class OneRoster
         $enrolled = [];
         foreach (CsvRows::byHeading($this->enrollments) as $line => $row) {
             if (isset($chosen[$row['classsourcedid']]) && ! self::isDeleted($row)) {
-                $enrolled[$row['usersourcedid']] ??= [$row['role'], ($row['primary'] ?? '') === 'true', $row['classsourcedid'], $line];
+                $enrolled[$row['usersourcedid']] ??= [
+                    $row['role'], ($row['primary'] ?? '') === 'true', $row['classsourcedid'], $line,
+                ];
             }
         }
         $people = $faults = $seen = [];
@@ -119,7 +156,8 @@ final readonly class OneRoster
             $seen[$id] = true;
             [$role, $primary, $class, $at] = $enrolled[$id];
             $role = match ($role) {
-                'student' => 'student', 'teacher' => $primary ? 'coordinator' : 'tutor', 'administrator' => 'coordinator', 'aide' => 'tutor', 'proctor' => 'examiner', default => null,
+                'student' => 'student', 'teacher' => $primary ? 'coordinator' : 'tutor',
+                'administrator' => 'coordinator', 'aide' => 'tutor', 'proctor' => 'examiner', default => null,
             };
             if ($role === null) {
                 $faults[] = "enrollments.csv line {$at}: the role “{$enrolled[$id][0]}” has no place here";
@@ -128,7 +166,11 @@ final readonly class OneRoster
             }
             $given = ($row['preferredgivenname'] ?? '') !== '' ? $row['preferredgivenname'] : $row['givenname'];
             $family = ($row['preferredfamilyname'] ?? '') !== '' ? $row['preferredfamilyname'] : $row['familyname'];
-            $people[] = new Person("users.csv line {$line}", $id, trim("{$given} {$family}"), $given === '' ? null : $given, $family === '' ? null : $family, mb_strtolower($row['email']), ($row['identifier'] ?? '') === '' ? null : $row['identifier'], $role, $this->section($class));
+            $people[] = new Person(
+                "users.csv line {$line}", $id, trim("{$given} {$family}"), $given === '' ? null : $given,
+                $family === '' ? null : $family, mb_strtolower($row['email']),
+                ($row['identifier'] ?? '') === '' ? null : $row['identifier'], $role, $this->section($class),
+            );
         }
         foreach (array_diff_key($enrolled, $seen) as $id => [, , , $at]) {
             $faults[] = "enrollments.csv line {$at}: there is no user “{$id}”";
@@ -153,28 +195,76 @@ final readonly class OneRoster
         $org = 'org-'.substr(hash('sha256', $module['institution']), 0, 12);
         $session = "year-{$year}";
         $files['orgs'] .= $line('orgs', ['sourcedId' => $org, 'name' => $module['institution'], 'type' => 'school']);
-        $files['academicSessions'] .= $line('academicSessions', ['sourcedId' => $session, 'title' => ($year - 1)."/{$year}", 'type' => 'schoolYear', 'startDate' => ($year - 1).'-09-01', 'endDate' => "{$year}-08-31", 'schoolYear' => (string) $year]);
-        $files['courses'] .= $line('courses', ['sourcedId' => "course-{$module['id']}", 'schoolYearSourcedId' => $session, 'title' => $module['title'], 'courseCode' => $module['code'], 'orgSourcedId' => $org]);
+        $files['academicSessions'] .= $line(
+            'academicSessions',
+            [
+                'sourcedId' => $session, 'title' => ($year - 1)."/{$year}", 'type' => 'schoolYear',
+                'startDate' => ($year - 1).'-09-01', 'endDate' => "{$year}-08-31", 'schoolYear' => (string) $year,
+            ],
+        );
+        $files['courses'] .= $line(
+            'courses',
+            [
+                'sourcedId' => "course-{$module['id']}", 'schoolYearSourcedId' => $session,
+                'title' => $module['title'], 'courseCode' => $module['code'], 'orgSourcedId' => $org,
+            ],
+        );
         $classes = [];
         foreach ($people as $person) {
             $id = $person->rosterId ?? $person->email;
             $class = 'class-'.substr(hash('sha256', $module['id'].'|'.$person->section), 0, 16);
             if (! isset($classes[$class])) {
                 $classes[$class] = true;
-                $files['classes'] .= $line('classes', ['sourcedId' => $class, 'title' => $person->section === null ? $module['title'] : "{$module['title']} {$person->section}", 'courseSourcedId' => "course-{$module['id']}", 'classCode' => (string) $person->section, 'classType' => 'scheduled', 'schoolSourcedId' => $org, 'termSourcedIds' => $session]);
+                $files['classes'] .= $line(
+                    'classes',
+                    [
+                        'sourcedId' => $class,
+                        'title' => $person->section === null
+                            ? $module['title']
+                            : "{$module['title']} {$person->section}",
+                        'courseSourcedId' => "course-{$module['id']}", 'classCode' => (string) $person->section,
+                        'classType' => 'scheduled', 'schoolSourcedId' => $org, 'termSourcedIds' => $session,
+                    ],
+                );
             }
-            $role = ['student' => 'student', 'tutor' => 'teacher', 'coordinator' => 'teacher', 'examiner' => 'proctor'][$person->role] ?? 'student';
-            $files['users'] .= $line('users', ['sourcedId' => $id, 'enabledUser' => 'true', 'username' => $person->email, 'givenName' => (string) $person->given, 'familyName' => (string) $person->family, 'identifier' => (string) $person->number, 'email' => $person->email, 'primaryOrgSourcedId' => $org]);
-            $files['roles'] .= $line('roles', ['sourcedId' => "role-{$id}", 'userSourcedId' => $id, 'roleType' => 'primary', 'role' => $role, 'orgSourcedId' => $org]);
-            $files['enrollments'] .= $line('enrollments', ['sourcedId' => 'enrolment-'.substr(hash('sha256', "{$class}|{$id}"), 0, 20), 'classSourcedId' => $class, 'schoolSourcedId' => $org, 'userSourcedId' => $id, 'role' => $role, 'primary' => $role === 'teacher' ? ($person->role === 'coordinator' ? 'true' : 'false') : '']);
+            $role = [
+                'student' => 'student', 'tutor' => 'teacher', 'coordinator' => 'teacher', 'examiner' => 'proctor',
+            ][$person->role] ?? 'student';
+            $files['users'] .= $line(
+                'users',
+                [
+                    'sourcedId' => $id, 'enabledUser' => 'true', 'username' => $person->email,
+                    'givenName' => (string) $person->given, 'familyName' => (string) $person->family,
+                    'identifier' => (string) $person->number, 'email' => $person->email, 'primaryOrgSourcedId' => $org,
+                ],
+            );
+            $files['roles'] .= $line(
+                'roles',
+                [
+                    'sourcedId' => "role-{$id}", 'userSourcedId' => $id, 'roleType' => 'primary', 'role' => $role,
+                    'orgSourcedId' => $org,
+                ],
+            );
+            $files['enrollments'] .= $line(
+                'enrollments',
+                [
+                    'sourcedId' => 'enrolment-'.substr(hash('sha256', "{$class}|{$id}"), 0, 20),
+                    'classSourcedId' => $class, 'schoolSourcedId' => $org, 'userSourcedId' => $id, 'role' => $role,
+                    'primary' => $role === 'teacher' ? ($person->role === 'coordinator' ? 'true' : 'false') : '',
+                ],
+            );
         }
-        $manifest = Csv::line(['propertyName', 'value']).Csv::line(['manifest.version', '1.0']).Csv::line(['oneroster.version', '1.2']);
+        $manifest = Csv::line(['propertyName', 'value']).Csv::line(['manifest.version', '1.0'])
+            .Csv::line(['oneroster.version', '1.2']);
         $names = [...array_fill_keys(array_keys(self::COLUMNS), 'bulk'), ...array_fill_keys(self::ABSENT, 'absent')];
         ksort($names, SORT_FLAG_CASE | SORT_STRING);
         foreach ($names as $name => $state) {
             $manifest .= Csv::line(["file.{$name}", $state]);
         }
-        $all = ['manifest.csv' => $manifest.Csv::line(['source.systemName', 'Young Harbor']).Csv::line(['source.systemCode', ''])];
+        $all = [
+            'manifest.csv' => $manifest.Csv::line(['source.systemName', 'Young Harbor'])
+                .Csv::line(['source.systemCode', '']),
+        ];
         foreach ($files as $name => $text) {
             $all["{$name}.csv"] = $text;
         }
@@ -213,14 +303,22 @@ final readonly class OneRoster
     private static function manifest(array $texts): void
     {
         if (! isset($texts['manifest'])) {
-            throw InvalidInput::at('manifest.csv', 'it is not in the ZIP, so this is no OneRoster export; a plain table can be brought in as CSV');
+            throw InvalidInput::at(
+                'manifest.csv',
+                'it is not in the ZIP, so this is no OneRoster export; a plain table can be brought in as CSV',
+            );
         }
         $said = [];
         foreach (CsvRows::byHeading($texts['manifest']) as $row) {
             $said[mb_strtolower($row['propertyname'] ?? '')] = $row['value'] ?? '';
         }
         if (($said['oneroster.version'] ?? '') !== '1.2') {
-            throw InvalidInput::at('manifest.csv', 'it says version '.(($said['oneroster.version'] ?? '') === '' ? 'nothing' : "“{$said['oneroster.version']}”").'; OneRoster 1.2 is read here');
+            throw InvalidInput::at(
+                'manifest.csv',
+                'it says version '.(
+                    ($said['oneroster.version'] ?? '') === '' ? 'nothing' : "“{$said['oneroster.version']}”"
+                ).'; OneRoster 1.2 is read here',
+            );
         }
         foreach (self::NEEDED as $file => $columns) {
             if (($said['file.'.mb_strtolower($file)] ?? 'bulk') === 'absent' || ! isset($texts[$file])) {

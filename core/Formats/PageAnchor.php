@@ -37,7 +37,10 @@ final readonly class PageAnchor
         $shape = $from['shape'] ?? null;
         $points = [];
         foreach (is_array($from['points'] ?? null) ? $from['points'] : [] as $point) {
-            if (! is_array($point) || ! is_numeric($point[0] ?? null) || ! is_numeric($point[1] ?? null) || min($point[0], $point[1]) < 0 || max($point[0], $point[1]) > 100) {
+            if (
+                ! is_array($point) || ! is_numeric($point[0] ?? null) || ! is_numeric($point[1] ?? null)
+                || min($point[0], $point[1]) < 0 || max($point[0], $point[1]) > 100
+            ) {
                 throw InvalidInput::at('anchor', 'lies outside its page');
             }
             $points[] = [round((float) $point[0], 2), round((float) $point[1], 2)];
@@ -46,7 +49,10 @@ final readonly class PageAnchor
             'point' => count($points) === 1, 'box', 'line' => count($points) === 2,
             'freehand' => count($points) >= 2 && count($points) <= self::MOST_POINTS, default => false,
         };
-        if (! $wanted || ! is_int($file) || $file < 1 || ! is_int($page) || $page < 1 || $page > 10_000 || $points === []) {
+        if (
+            ! $wanted || ! is_int($file) || $file < 1 || ! is_int($page) || $page < 1 || $page > 10_000
+            || $points === []
+        ) {
             throw InvalidInput::at('anchor', 'is no place on a page');
         }
 
@@ -74,13 +80,22 @@ final readonly class PageAnchor
         $number = fn (float $value): string => rtrim(rtrim(number_format($value, 2, '.', ''), '0'), '.');
         $fragment = [
             'type' => 'FragmentSelector', 'conformsTo' => 'http://tools.ietf.org/rfc/rfc8118',
-            'value' => "page={$this->page}&viewrect=".implode(',', array_map($number, [min($x), min($y), max($x) - min($x), max($y) - min($y)])),
+            'value' => "page={$this->page}&viewrect=".implode(
+                ',', array_map($number, [min($x), min($y), max($x) - min($x), max($y) - min($y)]),
+            ),
         ];
         if ($this->shape === 'box' || $this->shape === 'point') {
             return $fragment;
         }
-        $path = 'M'.implode(' L', array_map(fn (array $point) => $number($point[0]).' '.$number($point[1]), $this->points));
+        $path = 'M'.implode(
+            ' L', array_map(fn (array $point) => $number($point[0]).' '.$number($point[1]), $this->points),
+        );
 
-        return $fragment + ['refinedBy' => ['type' => 'SvgSelector', 'value' => "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 100 100'><path d='{$path}'/></svg>"]];
+        return $fragment + [
+            'refinedBy' => [
+                'type' => 'SvgSelector',
+                'value' => "<svg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 100 100'><path d='{$path}'/></svg>",
+            ],
+        ];
     }
 }

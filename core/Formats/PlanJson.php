@@ -55,11 +55,19 @@ final class PlanJson
      */
     private static function markers(array $asked, int $seed, Document $read): array
     {
-        self::known($asked, ['kind', 'seed', 'scripts', 'markers', 'marks_per_script', 'keep_groups', 'second'], '', $read);
+        self::known(
+            $asked, ['kind', 'seed', 'scripts', 'markers', 'marks_per_script', 'keep_groups', 'second'], '', $read,
+        );
         $works = [];
         foreach ($read->rows($asked, 'scripts', 'scripts', self::MOST) as $i => $row) {
             self::known($row, ['id', 'section', 'group', 'author'], "scripts[{$i}]", $read);
-            $works[] = new Work(self::id($row, "scripts[{$i}]", $read), self::name($row, 'section', "scripts[{$i}]", $read), self::name($row, 'group', "scripts[{$i}]", $read), array_filter([self::name($row, 'author', "scripts[{$i}]", $read)], fn (?string $author) => $author !== null));
+            $works[] = new Work(
+                self::id($row, "scripts[{$i}]", $read), self::name($row, 'section', "scripts[{$i}]", $read),
+                self::name($row, 'group', "scripts[{$i}]", $read),
+                array_filter(
+                    [self::name($row, 'author', "scripts[{$i}]", $read)], fn (?string $author) => $author !== null,
+                ),
+            );
         }
         $markers = [];
         foreach ($read->rows($asked, 'markers', 'markers', 10_000) as $i => $row) {
@@ -67,8 +75,10 @@ final class PlanJson
             $share = $row['share'] ?? 1;
             try {
                 $markers[] = Marker::of(
-                    self::id($row, "markers[{$i}]", $read), is_int($share) ? (string) $share : (is_string($share) ? $share : ''),
-                    isset($row['sections']) ? self::names($row, 'sections', "markers[{$i}]", $read) : null, self::names($row, 'conflicts', "markers[{$i}]", $read),
+                    self::id($row, "markers[{$i}]", $read),
+                    is_int($share) ? (string) $share : (is_string($share) ? $share : ''),
+                    isset($row['sections']) ? self::names($row, 'sections', "markers[{$i}]", $read) : null,
+                    self::names($row, 'conflicts', "markers[{$i}]", $read),
                 );
             } catch (InvalidInput $e) {
                 $read->fault("markers[{$i}].share", $e->faults[0]->what);
@@ -88,9 +98,21 @@ final class PlanJson
             $read->fault('second', 'goes with one mark a script: with more, every script has a second mark');
         }
         $read->throwFaults();
-        $plan = MarkerPlan::make($works, $markers, $seed, (int) (is_int($perScript) ? $perScript : 1), is_string($share) ? $share : null, $keep === true);
+        $plan = MarkerPlan::make(
+            $works, $markers, $seed, (int) (is_int($perScript) ? $perScript : 1), is_string($share) ? $share : null,
+            $keep === true,
+        );
 
-        return self::written($plan->given, array_map(fn (Load $load) => ['marker' => $load->marker, 'given' => $load->given(), 'fair' => self::fair($load->fair)], $plan->loads), $plan->unplaced, $plan->notes);
+        return self::written(
+            $plan->given,
+            array_map(
+                fn (Load $load) => [
+                    'marker' => $load->marker, 'given' => $load->given(), 'fair' => self::fair($load->fair),
+                ],
+                $plan->loads,
+            ),
+            $plan->unplaced, $plan->notes,
+        );
     }
 
     /**
@@ -105,7 +127,9 @@ final class PlanJson
         $works = [];
         foreach ($read->rows($asked, 'authors', 'authors', self::MOST) as $i => $row) {
             self::known($row, ['id', 'group'], "authors[{$i}]", $read);
-            $works[] = new Work(self::id($row, "authors[{$i}]", $read), null, self::name($row, 'group', "authors[{$i}]", $read));
+            $works[] = new Work(
+                self::id($row, "authors[{$i}]", $read), null, self::name($row, 'group', "authors[{$i}]", $read),
+            );
         }
         $each = $asked['per_reviewer'] ?? null;
         is_int($each) || $read->fault('per_reviewer', 'must be a whole number from 1 to 20');
@@ -115,8 +139,13 @@ final class PlanJson
         $written = array_count_values(array_map(fn (Given $one) => $one->marker, $plan['given']));
         $pairs = $plan['reciprocal'];
 
-        return self::written($plan['given'], array_map(fn (Work $work) => ['marker' => $work->id, 'given' => $written[$work->id] ?? 0, 'fair' => (string) $each], $works), $plan['unplaced'],
-            $pairs === 0 ? [] : [$pairs === 1 ? '1 pair of authors reviews each other.' : "{$pairs} pairs of authors review each other."]);
+        return self::written($plan['given'], array_map(
+            fn (Work $work) => ['marker' => $work->id, 'given' => $written[$work->id] ?? 0, 'fair' => (string) $each],
+            $works,
+        ), $plan['unplaced'],
+            $pairs === 0 ? [] : [
+                $pairs === 1 ? '1 pair of authors reviews each other.' : "{$pairs} pairs of authors review each other.",
+            ]);
     }
 
     /**
@@ -129,7 +158,9 @@ final class PlanJson
     private static function written(array $given, array $loads, array $unplaced, array $notes): array
     {
         return [
-            'assignments' => array_map(fn (Given $one) => ['script' => $one->script, 'marker' => $one->marker, 'part' => $one->part], $given),
+            'assignments' => array_map(
+                fn (Given $one) => ['script' => $one->script, 'marker' => $one->marker, 'part' => $one->part], $given,
+            ),
             'loads' => $loads,
             'unplaced' => array_map(fn (Unplaced $one) => ['script' => $one->script, 'why' => $one->why], $unplaced),
             'notes' => $notes,
@@ -181,7 +212,9 @@ final class PlanJson
     private static function known(array $from, array $keys, string $place, Document $read): void
     {
         foreach (array_diff(array_map(strval(...), array_keys($from)), $keys) as $key) {
-            $read->fault($place === '' ? $key : "{$place}.{$key}", 'is not known here; there are '.implode(', ', $keys));
+            $read->fault(
+                $place === '' ? $key : "{$place}.{$key}", 'is not known here; there are '.implode(', ', $keys),
+            );
         }
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Formats;
 
 /**
- * Words that institutions have for roles, and the role each stands for here. From memory; what is not among them is asked
- * for.
+ * Words that institutions have for roles, and the role each stands for here. From memory; what is not among them is
+ * asked for.
  */
 final class RoleWords
 {

@@ -16,12 +16,19 @@ use YoungHarbor\Core\Tables\CsvRows;
 final class RosterTable
 {
     /** What a column can be. */
-    public const FIELDS = ['name' => 'Name', 'given' => 'Given name', 'family' => 'Family name', 'email' => 'E-mail address', 'number' => 'Number', 'role' => 'Role', 'section' => 'Section', 'group' => 'Group', 'candidate' => 'Candidate number', 'roster_id' => 'Roster id'];
+    public const FIELDS = [
+        'name' => 'Name', 'given' => 'Given name', 'family' => 'Family name', 'email' => 'E-mail address',
+        'number' => 'Number', 'role' => 'Role', 'section' => 'Section', 'group' => 'Group',
+        'candidate' => 'Candidate number', 'roster_id' => 'Roster id',
+    ];
 
     private const GUESSES = [
-        'given' => '/^(given|first|fore)[ _-]?names?$/', 'family' => '/^(family|last|sur)[ _-]?names?$/', 'email' => '/e?-?mail/', 'group' => '/group|team/', 'roster_id' => '/^(roster|sourced)[ _-]?id$/',
-        'candidate' => '/candidate|^(exam|examination|board)[ _-]?(number|no\.?|id)$/', 'role' => '/^(role|roles|function|position)$/',
-        'number' => '/number|matric|^(student[ _-]?)?(id|no\.?|nr\.?)$/', 'section' => '/section|seminar|tutorial|class|stream/', 'name' => '/name|^student$/',
+        'given' => '/^(given|first|fore)[ _-]?names?$/', 'family' => '/^(family|last|sur)[ _-]?names?$/',
+        'email' => '/e?-?mail/', 'group' => '/group|team/', 'roster_id' => '/^(roster|sourced)[ _-]?id$/',
+        'candidate' => '/candidate|^(exam|examination|board)[ _-]?(number|no\.?|id)$/',
+        'role' => '/^(role|roles|function|position)$/',
+        'number' => '/number|matric|^(student[ _-]?)?(id|no\.?|nr\.?)$/',
+        'section' => '/section|seminar|tutorial|class|stream/', 'name' => '/name|^student$/',
     ];
 
     /**
@@ -67,7 +74,9 @@ final class RosterTable
     public static function people(string $text, array $columns, string $role, array $roles = []): array
     {
         if (! isset($columns['email']) || (! isset($columns['name']) && ! isset($columns['family']))) {
-            throw InvalidInput::at('columns', 'say which column holds the e-mail address, and which the name (or given and family names)');
+            throw InvalidInput::at(
+                'columns', 'say which column holds the e-mail address, and which the name (or given and family names)',
+            );
         }
         $people = [];
         $headed = false;
@@ -85,8 +94,11 @@ final class RosterTable
                 continue;
             }
             $people[] = new Person(
-                "line {$line}", $or('roster_id'), $cell('name') === '' ? trim("{$cell('given')} {$cell('family')}") : $cell('name'), $or('given'), $or('family'),
-                mb_strtolower($cell('email')), $or('number'), $is, $or('section'), $or('group'), isset($columns['section']), $or('candidate'),
+                "line {$line}", $or('roster_id'),
+                $cell('name') === '' ? trim("{$cell('given')} {$cell('family')}") : $cell('name'), $or('given'),
+                $or('family'),
+                mb_strtolower($cell('email')), $or('number'), $is, $or('section'), $or('group'),
+                isset($columns['section']), $or('candidate'),
             );
         }
 
@@ -120,9 +132,16 @@ final class RosterTable
      */
     public static function write(iterable $people): string
     {
-        $out = "\u{FEFF}".Csv::line(['Name', 'Given name', 'Family name', 'E-mail address', 'Number', 'Section', 'Roster id', 'Role']);
+        $out = "\u{FEFF}".Csv::line(
+            ['Name', 'Given name', 'Family name', 'E-mail address', 'Number', 'Section', 'Roster id', 'Role']
+        );
         foreach ($people as $person) {
-            $out .= Csv::line([$person->name, $person->given, $person->family, $person->email, $person->number, $person->section, $person->rosterId, $person->role]);
+            $out .= Csv::line(
+                [
+                    $person->name, $person->given, $person->family, $person->email, $person->number, $person->section,
+                    $person->rosterId, $person->role,
+                ]
+            );
         }
 
         return $out;

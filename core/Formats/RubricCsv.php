@@ -17,7 +17,13 @@ final class RubricCsv
 {
     public static function write(Draft $draft): string
     {
-        $head = ['Criterion', 'What it looks for', ...array_map(fn (array $level) => $draft->titleOf($level).' ('.Draft::pointsText($level).')', $draft->levels()), 'Weight'];
+        $head = [
+            'Criterion', 'What it looks for',
+            ...array_map(
+                fn (array $level) => $draft->titleOf($level).' ('.Draft::pointsText($level).')', $draft->levels(),
+            ),
+            'Weight',
+        ];
         $csv = "\u{FEFF}".Csv::line($head);
         foreach ($draft->criteria() as $criterion) {
             $at = "criteria.{$criterion['id']}";
@@ -38,7 +44,9 @@ final class RubricCsv
     {
         $rows = Delimited::rows($csv);
         if ($rows === [] || max(array_map(count(...), $rows)) < 2) {
-            throw InvalidInput::at('', 'there is no table in the file: one column with the criteria and one or more beside it are wanted');
+            throw InvalidInput::at(
+                '', 'there is no table in the file: one column with the criteria and one or more beside it are wanted',
+            );
         }
         $purpose = mb_strtolower(trim($rows[0][1] ?? '')) === 'what it looks for';
         if ($purpose) {
@@ -46,10 +54,21 @@ final class RubricCsv
             $rows = array_map(function (array $row): array {
                 $about = trim($row[1] ?? '');
 
-                return [trim($row[0]).($about === '' || $about === 'What it looks for' ? '' : "\n{$about}"), ...array_slice($row, 2)];
+                return [
+                    trim($row[0]).($about === '' || $about === 'What it looks for' ? '' : "\n{$about}"),
+                    ...array_slice($row, 2),
+                ];
             }, $rows);
         }
-        $text = implode('', array_map(fn (array $row) => implode("\t", array_map(fn (string $cell) => '"'.str_replace('"', '""', Csv::read($cell)).'"', $row))."\n", $rows));
+        $text = implode(
+            '',
+            array_map(
+                fn (array $row) => implode(
+                    "\t", array_map(fn (string $cell) => '"'.str_replace('"', '""', Csv::read($cell)).'"', $row),
+                )."\n",
+                $rows,
+            ),
+        );
 
         return PastedTable::of($text, $purpose ? true : null)->onto(Draft::blank($title), replace: true);
     }
@@ -60,8 +79,10 @@ final class RubricCsv
     public static function lost(Draft $draft): array
     {
         return Losses::of($draft, [
-            'kinds' => 'criteria that are scales, checklists or comments only lose what makes them so', 'own levels' => 'levels a criterion has of its own',
-            'guidance' => 'guidance to the next level', 'own points' => 'points of single cells', 'unused' => 'which cells are not used', 'optional' => 'which criteria are optional',
+            'kinds' => 'criteria that are scales, checklists or comments only lose what makes them so',
+            'own levels' => 'levels a criterion has of its own',
+            'guidance' => 'guidance to the next level', 'own points' => 'points of single cells',
+            'unused' => 'which cells are not used', 'optional' => 'which criteria are optional',
         ]);
     }
 }

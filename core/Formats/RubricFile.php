@@ -37,6 +37,8 @@ final class RubricFile
 
     private static function title(string $name): string
     {
-        return mb_substr(trim(str_replace(['_', '-'], ' ', preg_replace('/\.[A-Za-z0-9]{1,5}\z/', '', $name) ?? $name)), 0, 200) ?: 'Rubric from a file';
+        return mb_substr(
+            trim(str_replace(['_', '-'], ' ', preg_replace('/\.[A-Za-z0-9]{1,5}\z/', '', $name) ?? $name)), 0, 200,
+        ) ?: 'Rubric from a file';
     }
 }

@@ -33,7 +33,10 @@ final class RubricJson
         }
         $document = ['criteria' => $criteria] + $draft->document;
 
-        return json_encode(['format' => self::FORMAT, 'version' => 1] + $document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            ['format' => self::FORMAT, 'version' => 1] + $document,
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR,
+        )."\n";
     }
 
     /**
@@ -75,7 +78,12 @@ final class RubricJson
         $draft = Draft::of($document);
         foreach ($draft->faults() as $fault) {
             // A working copy may be unfinished; a file may not be malformed.
-            if (preg_match('/must be text|must be a list|must be an object|is not valid UTF-8|characters; at most|entries; at most|names a level that does not exist|must be "/', $fault->what) === 1) {
+            if (
+                preg_match(
+                    '/must be text|must be a list|must be an object|is not valid UTF-8|characters; at most|entries; at most|names a level that does not exist|must be "/',
+                    $fault->what,
+                ) === 1
+            ) {
                 $in->fault($fault->place, $fault->what);
             }
         }
@@ -92,7 +100,12 @@ final class RubricJson
     public static function decode(string $json): array
     {
         if (strlen($json) > self::MOST_BYTES) {
-            throw InvalidInput::at('', sprintf('the file has %.1f MB; a rubric has %.0f MB at most', strlen($json) / 1e6, self::MOST_BYTES / 1e6));
+            throw InvalidInput::at(
+                '',
+                sprintf(
+                    'the file has %.1f MB; a rubric has %.0f MB at most', strlen($json) / 1e6, self::MOST_BYTES / 1e6,
+                ),
+            );
         }
         try {
             $document = json_decode(preg_replace('/\A\x{FEFF}/u', '', $json) ?? $json, true, 32, JSON_THROW_ON_ERROR);

@@ -132,8 +132,9 @@ final class Document
      *
      * @param  array<array-key, mixed>  $from
      */
-    public function decimalWithin(array $from, string $key, string $place, int|string $least, int|string $most): BigDecimal
-    {
+    public function decimalWithin(
+        array $from, string $key, string $place, int|string $least, int|string $most,
+    ): BigDecimal {
         $value = $this->decimal($from, $key, $place);
         if ($value->isLessThan($least) || $value->isGreaterThan($most)) {
             $this->fault($place, "must be a number from {$least} to {$most}");
@@ -221,7 +222,9 @@ final class Document
     private function badDecimal(mixed $value, string $place): BigDecimal
     {
         $shown = is_string($value) ? '"'.mb_substr($value, 0, 20).'"' : get_debug_type($value);
-        $this->fault($place, "must be a number such as \"12.5\" (up to six digits before and after a point), not {$shown}");
+        $this->fault(
+            $place, "must be a number such as \"12.5\" (up to six digits before and after a point), not {$shown}",
+        );
 
         return BigDecimal::zero();
     }

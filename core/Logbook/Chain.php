@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Logbook;
 
 /**
- * Chains lines of the logbook: each carries the SHA-256 (FIPS 180-4) over the hash before it, its number and the hash of
- * its content, so that a line altered, removed, added or moved changes every hash after it. Only the last hash has to be
+ * Chains lines of the logbook: each carries the SHA-256 (FIPS 180-4) over the hash before it, its number and the hash
+ * of its content, so that a line altered, removed, added or moved changes every hash after it. Only the last hash has
+ * to be
  * signed ({@see HeadKey}); and an excerpt can be verified anywhere, the lines that are not in it standing as the hashes
  * of their content.
  *
@@ -22,7 +23,10 @@ final class Chain
      */
     public static function contentHash(array $content): string
     {
-        return hash('sha256', json_encode(self::sorted($content), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        return hash(
+            'sha256',
+            json_encode(self::sorted($content), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        );
     }
 
     /** The hash of a line, from the one before it. */
@@ -55,7 +59,10 @@ final class Chain
             if ($line->number !== $count) {
                 $faults[] = new ChainFault(WhyBroken::LineMissing, $count, $line->number);
                 $count = $line->number;
-            } elseif ($line->contentHash() === null || ! hash_equals(self::link($previous, $line->number, $line->contentHash()), $line->hash)) {
+            } elseif (
+                $line->contentHash() === null
+                || ! hash_equals(self::link($previous, $line->number, $line->contentHash()), $line->hash)
+            ) {
                 $faults[] = new ChainFault(WhyBroken::NotAsWritten, $line->number);
             }
             $previous = $line->hash;

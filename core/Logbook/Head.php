@@ -30,10 +30,15 @@ final readonly class Head
      */
     public function isSignedBy(string $publicKey): bool
     {
-        $bytes = fn (string $value, int $length): ?string => preg_match('/\A[0-9a-f]{'.(2 * $length).'}\z/', $value) === 1 ? sodium_hex2bin($value) : null;
+        $bytes = fn (string $value, int $length): ?string => preg_match(
+            '/\A[0-9a-f]{'.(2 * $length).'}\z/', $value,
+        ) === 1
+            ? sodium_hex2bin($value)
+            : null;
         $signature = $bytes($this->signature, SODIUM_CRYPTO_SIGN_BYTES) ?? '';
         $key = $bytes($publicKey, SODIUM_CRYPTO_SIGN_PUBLICKEYBYTES) ?? '';
 
-        return $signature !== '' && $key !== '' && sodium_crypto_sign_verify_detached($signature, self::message($this->count, $this->hash), $key);
+        return $signature !== '' && $key !== ''
+            && sodium_crypto_sign_verify_detached($signature, self::message($this->count, $this->hash), $key);
     }
 }

@@ -7,7 +7,8 @@ namespace YoungHarbor\Core\Logbook;
 use SensitiveParameter;
 
 /**
- * Signs the head of the logbook (Ed25519, RFC 8032): whoever has the public key can check it, and nobody else can make one.
+ * Signs the head of the logbook (Ed25519, RFC 8032): whoever has the public key can check it, and nobody else can make
+ * one.
  */
 final readonly class HeadKey
 {
@@ -30,6 +31,11 @@ final readonly class HeadKey
 
     public function sign(int $count, string $hash): Head
     {
-        return new Head($count, $hash, sodium_bin2hex(sodium_crypto_sign_detached(Head::message($count, $hash), sodium_crypto_sign_secretkey($this->pair))));
+        return new Head(
+            $count, $hash,
+            sodium_bin2hex(
+                sodium_crypto_sign_detached(Head::message($count, $hash), sodium_crypto_sign_secretkey($this->pair))
+            ),
+        );
     }
 }

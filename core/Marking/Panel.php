@@ -98,7 +98,9 @@ final readonly class Panel
         return count($done) < 2 ? null : Totals::widest($done);
     }
 
-    /** How far the first mark lies above the second, in marks; negative when it lies below; null unless both are done. */
+    /**
+     * How far the first mark lies above the second, in marks; negative when it lies below; null unless both are done.
+     */
     public function firstAboveSecond(): ?BigRational
     {
         [$first, $second] = [$this->in(Seat::First)?->total, $this->in(Seat::Second)?->total];
@@ -138,14 +140,17 @@ final readonly class Panel
         if ($across && ! $rule->isDecision()) {
             return new OpenMark(WhyOpen::AcrossPassLine, null, $scheme->passMark);
         }
-        $reason = trim(implode(' ', array_map(fn (SeatMark $mark) => $mark->seat === Seat::Third ? $mark->reason : '', $used)));
+        $reason = trim(
+            implode(' ', array_map(fn (SeatMark $mark) => $mark->seat === Seat::Third ? $mark->reason : '', $used))
+        );
         if ($across && $reason === '') {
             return new OpenMark(WhyOpen::ReasonMissing, null, $scheme->passMark);
         }
         $mark = $rule->mark($used);
 
         return new SettledMark($mark, SettledBy::Rule, $this->opening()->then(new WorkingLine(
-            'Settled', self::how($scheme->rule, $apart, $scheme).($reason === '' ? '' : ": {$reason}"), Figure::shown($mark),
+            'Settled', self::how($scheme->rule, $apart, $scheme).($reason === '' ? '' : ": {$reason}"),
+            Figure::shown($mark),
         )));
     }
 
@@ -159,7 +164,9 @@ final readonly class Panel
 
     private static function how(RuleName $rule, ?BigRational $apart, Scheme $scheme): string
     {
-        return $rule->sentence().($apart === null ? '' : ', '.Figure::shown($apart).' apart, within '.Figure::plain($scheme->tolerance));
+        return $rule->sentence().(
+            $apart === null ? '' : ', '.Figure::shown($apart).' apart, within '.Figure::plain($scheme->tolerance)
+        );
     }
 
     private function opening(): Working

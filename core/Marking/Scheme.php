@@ -62,7 +62,8 @@ final readonly class Scheme implements JsonForm
     public function toArray(): array
     {
         return [
-            'second' => $this->second->value, 'rule' => $this->rule->value, 'tolerance' => (string) $this->tolerance->stripTrailingZeros(),
+            'second' => $this->second->value, 'rule' => $this->rule->value,
+            'tolerance' => (string) $this->tolerance->stripTrailingZeros(),
             'pass_mark' => (string) $this->passMark->stripTrailingZeros(), 'disagreement' => $this->disagreement->value,
         ];
     }

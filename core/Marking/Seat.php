@@ -57,6 +57,8 @@ enum Seat: string
      */
     public static function countingKeys(): array
     {
-        return array_values(array_map(fn (self $seat) => $seat->value, array_filter(self::cases(), fn (self $seat) => $seat->counts())));
+        return array_values(
+            array_map(fn (self $seat) => $seat->value, array_filter(self::cases(), fn (self $seat) => $seat->counts()))
+        );
     }
 }

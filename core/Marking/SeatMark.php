@@ -46,7 +46,9 @@ final readonly class SeatMark
     {
         $exact = BigRational::of($total);
 
-        return new self($seat, $exact, true, $total instanceof BigDecimal ? (string) $total : Figure::exact($exact), $reason);
+        return new self(
+            $seat, $exact, true, $total instanceof BigDecimal ? (string) $total : Figure::exact($exact), $reason,
+        );
     }
 
     public function isDone(): bool

@@ -59,7 +59,8 @@ enum Standing: string
     {
         return match ($this) {
             self::Agreed, self::Released => true,
-            self::Expected, self::HandedIn, self::WithMarker, self::MarkedOnce, self::WithSecondMarker, self::ToSettle, self::Held => false,
+            self::Expected, self::HandedIn, self::WithMarker, self::MarkedOnce, self::WithSecondMarker, self::ToSettle,
+            self::Held => false,
         };
     }
 }

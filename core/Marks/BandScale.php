@@ -38,15 +38,22 @@ final readonly class BandScale
     {
         $in = new Document;
         $name = $in->text($document, 'name', 'name', 100, required: true);
-        $boundary = BoundaryRule::tryFrom(is_string($document['boundary'] ?? null) ? $document['boundary'] : BoundaryRule::AsItStands->value);
+        $boundary = BoundaryRule::tryFrom(
+            is_string($document['boundary'] ?? null) ? $document['boundary'] : BoundaryRule::AsItStands->value
+        );
         if ($boundary === null) {
             $in->fault('boundary', 'must be "as it stands" or "whole marks"');
         }
         $bands = [];
         $names = [];
         foreach ($in->rows($document, 'bands', 'bands', self::MOST_BANDS) as $i => $row) {
-            $value = isset($row['value']) && $row['value'] !== '' ? $in->decimal($row, 'value', "bands[{$i}].value") : null;
-            $band = new Band($in->text($row, 'name', "bands[{$i}].name", 60, required: true), $in->decimal($row, 'from', "bands[{$i}].from"), $value);
+            $value = isset($row['value']) && $row['value'] !== ''
+                ? $in->decimal($row, 'value', "bands[{$i}].value")
+                : null;
+            $band = new Band(
+                $in->text($row, 'name', "bands[{$i}].name", 60, required: true),
+                $in->decimal($row, 'from', "bands[{$i}].from"), $value,
+            );
             $before = end($bands);
             if ($before === false && ! $band->from->isZero()) {
                 $in->fault('bands[0].from', 'the lowest band must begin at 0');
@@ -71,8 +78,14 @@ final readonly class BandScale
         assert($bands !== [] && $boundary !== null);
         $scale = new self($name, $bands, $boundary);
         foreach ($bands as $i => $band) {
-            if ($band->value !== null && ($band->value->isGreaterThan(100) || $scale->bandFor($band->value)->name !== $band->name)) {
-                $in->fault("bands[{$i}].value", "the number a band stands for must lie in it; {$band->value} is in \"{$scale->bandFor($band->value)->name}\"");
+            if (
+                $band->value !== null
+                && ($band->value->isGreaterThan(100) || $scale->bandFor($band->value)->name !== $band->name)
+            ) {
+                $in->fault(
+                    "bands[{$i}].value",
+                    "the number a band stands for must lie in it; {$band->value} is in \"{$scale->bandFor($band->value)->name}\"",
+                );
             }
         }
         $in->throwFaults();
@@ -102,7 +115,8 @@ final readonly class BandScale
     {
         foreach ($this->bands as $band) {
             if (mb_strtolower(trim($band->name)) === mb_strtolower(trim($name))) {
-                return $band->value ?? throw InvalidInput::at('', "\"{$band->name}\" stands for no single mark on this scale");
+                return $band->value
+                    ?? throw InvalidInput::at('', "\"{$band->name}\" stands for no single mark on this scale");
             }
         }
         throw InvalidInput::at('', "\"{$name}\" is not a band of {$this->name}");
@@ -114,7 +128,9 @@ final readonly class BandScale
     public function span(Band $band, int $decimals): string
     {
         $step = BigDecimal::ofUnscaledValue(1, $decimals);
-        $half = $this->boundary === BoundaryRule::WholeMarks && $decimals > 0 ? BigDecimal::of('0.5') : BigDecimal::zero();
+        $half = $this->boundary === BoundaryRule::WholeMarks && $decimals > 0
+            ? BigDecimal::of('0.5')
+            : BigDecimal::zero();
         foreach ($this->bands as $i => $each) {
             if ($each->name !== $band->name) {
                 continue;
@@ -123,7 +139,9 @@ final readonly class BandScale
             $bottom = $band->from->isZero() ? $band->from : $band->from->minus($half);
             $top = $next === null ? BigDecimal::of(100) : $next->from->minus($half)->minus($step);
 
-            return Figure::plain($bottom).' to '.Figure::plain($top->toScale(max($decimals, $top->getScale()), RoundingMode::UNNECESSARY));
+            return Figure::plain($bottom).' to '.Figure::plain(
+                $top->toScale(max($decimals, $top->getScale()), RoundingMode::UNNECESSARY)
+            );
         }
 
         return '';

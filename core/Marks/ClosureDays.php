@@ -32,11 +32,16 @@ final class ClosureDays
             if (trim($line) === '') {
                 continue;
             }
-            $read = preg_match('/\A\s*(\d{4}-\d\d-\d\d)(?:\s*(?:to|–|-)\s*(\d{4}-\d\d-\d\d))?[\s,]*(.*?)\s*\z/u', $line, $match);
+            $read = preg_match(
+                '/\A\s*(\d{4}-\d\d-\d\d)(?:\s*(?:to|–|-)\s*(\d{4}-\d\d-\d\d))?[\s,]*(.*?)\s*\z/u', $line, $match,
+            );
             $from = $read === 1 ? self::day($match[1]) : null;
             $to = $read !== 1 || $match[2] === '' ? $from : self::day($match[2]);
             if ($from === null || $to === null || $to < $from || $from->diff($to)->days > self::LONGEST) {
-                $in->fault('Line '.($n + 1), 'write a day as 2026-12-25, or days as 2026-12-24 to 2027-01-01 (two months at most), and then a name');
+                $in->fault(
+                    'Line '.($n + 1),
+                    'write a day as 2026-12-25, or days as 2026-12-24 to 2027-01-01 (two months at most), and then a name',
+                );
 
                 continue;
             }

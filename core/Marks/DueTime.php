@@ -20,7 +20,10 @@ use YoungHarbor\Core\Figures\WorkingLine;
  */
 final readonly class DueTime
 {
-    /** Longest time from opening to due, in hours, for which extra time is meant: papers written in one sitting or a few days. */
+    /**
+     * Longest time from opening to due, in hours, for which extra time is meant: papers written in one sitting or a few
+     * days.
+     */
     public const TIMED_HOURS = 72;
 
     private function __construct(
@@ -46,39 +49,66 @@ final readonly class DueTime
             if ($extraPercent > 0 && $opens !== null) {
                 $minutes = (int) ceil(($due->getTimestamp() - $opens->getTimestamp()) * $extraPercent / 6000);
                 $at = $at->setTimestamp($at->getTimestamp() + 60 * $minutes);
-                $working = $working->then(new WorkingLine('Extra time', "{$extraPercent} % of the time from opening: ".intdiv($minutes, 60).' h '.($minutes % 60).' min', self::shown($at)));
+                $working = $working->then(
+                    new WorkingLine(
+                        'Extra time',
+                        "{$extraPercent} % of the time from opening: ".intdiv($minutes, 60).' h '.($minutes % 60)
+                            .' min',
+                        self::shown($at),
+                    )
+                );
             }
         } elseif ($extraDays > 0) {
             $at = $at->modify("+{$extraDays} days");
-            $working = $working->then(new WorkingLine('Extra days', $extraDays === 1 ? 'one day' : "{$extraDays} days", self::shown($at)));
+            $working = $working->then(
+                new WorkingLine('Extra days', $extraDays === 1 ? 'one day' : "{$extraDays} days", self::shown($at))
+            );
             $moved = self::pastDaysOff($at, array_fill_keys($closureDays, true));
             if ($moved != $at) {
                 $at = $moved;
-                $working = $working->then(new WorkingLine('Moved on', 'to the next day that is no weekend or closure day', self::shown($at)));
+                $working = $working->then(
+                    new WorkingLine('Moved on', 'to the next day that is no weekend or closure day', self::shown($at))
+                );
             }
         }
         if ($extension !== null) {
             $extension = $extension->setTimezone($zone);
-            $working = $working->then(new WorkingLine('Extension', $extension > $at ? 'for this assignment' : 'for this assignment; the time above is later and holds', self::shown($extension)));
+            $working = $working->then(
+                new WorkingLine(
+                    'Extension',
+                    $extension > $at ? 'for this assignment' : 'for this assignment; the time above is later and holds',
+                    self::shown($extension),
+                )
+            );
             $at = $extension > $at ? $extension : $at;
         }
 
-        return new self($at, $closes?->setTimestamp($closes->getTimestamp() + $at->getTimestamp() - $due->getTimestamp()), $working);
+        return new self(
+            $at, $closes?->setTimestamp($closes->getTimestamp() + $at->getTimestamp() - $due->getTimestamp()), $working,
+        );
     }
 
     /** The latest of a group's times, which holds for all of it. */
     public function orOfGroup(self $latest): self
     {
         return $latest->due <= $this->due ? $this
-            : new self($latest->due, $latest->closes, $this->working->then(new WorkingLine('Your group', 'the latest of its members’ times holds for all', self::shown($latest->due))));
+            : new self(
+                $latest->due, $latest->closes,
+                $this->working->then(
+                    new WorkingLine(
+                        'Your group', 'the latest of its members’ times holds for all', self::shown($latest->due),
+                    )
+                ),
+            );
     }
 
     /**
      * Whether a standing allowance holds for an assignment: given before its due time, and not ended by then, or by now
      * while it is still to come.
      */
-    public static function holds(DateTimeImmutable $given, ?DateTimeImmutable $ended, DateTimeImmutable $due, DateTimeImmutable $now): bool
-    {
+    public static function holds(
+        DateTimeImmutable $given, ?DateTimeImmutable $ended, DateTimeImmutable $due, DateTimeImmutable $now,
+    ): bool {
         return $given <= $due && ($ended === null || $ended > min($due, $now));
     }
 

@@ -27,15 +27,24 @@ final readonly class FinalMark
     /**
      * @param  int<0, 3>  $decimals
      */
-    public static function of(SettledMark $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules, ?Lateness $late = null, Length $length = new Length(0)): self
-    {
+    public static function of(
+        SettledMark $settled, BandScale $scale, int $decimals, MarkRules $rules = new MarkRules,
+        ?Lateness $late = null, Length $length = new Length(0),
+    ): self {
         [$exact, $working] = $rules->apply($settled->mark, $settled->working, $late ?? Lateness::none(), $length);
         $mark = $exact->toScale($decimals, RoundingMode::HALF_UP);
         if (! $exact->isEqualTo($mark)) {
-            $working = $working->then(new WorkingLine('Result rounded', 'half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'), (string) $mark));
+            $working = $working->then(
+                new WorkingLine(
+                    'Result rounded', 'half up, to '.$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals'),
+                    (string) $mark,
+                )
+            );
         }
         $band = $scale->bandFor($mark);
-        $working = $working->then(new WorkingLine('Band', $scale->name.', '.$scale->span($band, $decimals), $band->name));
+        $working = $working->then(
+            new WorkingLine('Band', $scale->name.', '.$scale->span($band, $decimals), $band->name)
+        );
 
         return new self($mark, $band, $working);
     }

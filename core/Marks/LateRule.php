@@ -72,16 +72,23 @@ final readonly class LateRule
         }
         $in->throwFaults();
 
-        return new self($take === 'percent', $amount, is_string($per) ? $per : 'day', is_int($grace) ? $grace : 0, $floor, is_int($cutOff) ? $cutOff : 0, $counts['weekends'] === false, $counts['closures'] === false);
+        return new self(
+            $take === 'percent', $amount, is_string($per) ? $per : 'day', is_int($grace) ? $grace : 0, $floor,
+            is_int($cutOff) ? $cutOff : 0, $counts['weekends'] === false, $counts['closures'] === false,
+        );
     }
 
     /** Started days or hours that count; none within the grace time, and none once lateness is waived. */
     public function units(Lateness $late): int
     {
-        if ($late->waived || $late->seconds($this->withoutWeekends, $this->withoutClosures) <= $this->graceMinutes * 60) {
+        if (
+            $late->waived || $late->seconds($this->withoutWeekends, $this->withoutClosures) <= $this->graceMinutes * 60
+        ) {
             return 0;
         }
-        $seconds = $this->per === 'day' ? $late->clockSeconds($this->withoutWeekends, $this->withoutClosures) : $late->seconds($this->withoutWeekends, $this->withoutClosures);
+        $seconds = $this->per === 'day'
+            ? $late->clockSeconds($this->withoutWeekends, $this->withoutClosures)
+            : $late->seconds($this->withoutWeekends, $this->withoutClosures);
 
         return (int) ceil($seconds / self::SECONDS[$this->per]);
     }
@@ -95,7 +102,9 @@ final readonly class LateRule
         if ($this->isCutOff($units)) {
             return BigRational::zero();
         }
-        $taken = $this->inPercent ? $mark->multipliedBy($this->amount)->multipliedBy($units)->dividedBy(100) : BigRational::of($this->amount)->multipliedBy($units);
+        $taken = $this->inPercent
+            ? $mark->multipliedBy($this->amount)->multipliedBy($units)->dividedBy(100)
+            : BigRational::of($this->amount)->multipliedBy($units);
         $left = BigRational::max($mark->minus($taken), 0);
 
         return BigRational::max($left, BigRational::min($mark, $this->floor));
@@ -109,15 +118,25 @@ final readonly class LateRule
 
         return $said.($this->isCutOff($units)
             ? ", and nothing after {$this->cutOff}"
-            : ' × '.Figure::plain($this->amount).($this->inPercent ? ' % of the mark' : ' marks').($this->floor->isZero() ? '' : ', not below '.Figure::plain($this->floor))).$this->daysLeftOut();
+            : ' × '.Figure::plain($this->amount).($this->inPercent ? ' % of the mark' : ' marks').(
+                $this->floor->isZero() ? '' : ', not below '.Figure::plain($this->floor)
+            )).$this->daysLeftOut();
     }
 
     /** The rule as students read it. */
     public function sentence(): string
     {
-        return Figure::plain($this->amount).($this->inPercent ? ' % of the mark' : ($this->amount->isEqualTo(1) ? ' mark' : ' marks'))." off for each started {$this->per}"
-            .($this->graceMinutes === 0 ? '' : " after {$this->graceMinutes} minutes of grace").($this->floor->isZero() ? '' : ', not below '.Figure::plain($this->floor))
-            .($this->cutOff === 0 ? '' : ", and no marks after {$this->cutOff} {$this->per}".($this->cutOff === 1 ? '' : 's')).$this->daysLeftOut();
+        return Figure::plain($this->amount).(
+            $this->inPercent ? ' % of the mark' : ($this->amount->isEqualTo(1) ? ' mark' : ' marks')
+        )." off for each started {$this->per}"
+            .(
+                $this->graceMinutes === 0 ? '' : " after {$this->graceMinutes} minutes of grace"
+            ).($this->floor->isZero() ? '' : ', not below '.Figure::plain($this->floor))
+            .(
+                $this->cutOff === 0
+                    ? ''
+                    : ", and no marks after {$this->cutOff} {$this->per}".($this->cutOff === 1 ? '' : 's')
+            ).$this->daysLeftOut();
     }
 
     private function isCutOff(int $units): bool

@@ -33,9 +33,13 @@ final readonly class Lateness
      * @param  list<string>  $closureDays  dates as Y-m-d on which the institution is closed
      * @param  bool  $waived  whether a coordinator has let it pass; then it costs nothing
      */
-    public static function between(DateTimeImmutable $due, DateTimeImmutable $received, DateTimeZone $zone, array $closureDays = [], bool $waived = false): self
-    {
-        return new self($due->setTimezone($zone), $received->setTimezone($zone), array_fill_keys($closureDays, true), $waived);
+    public static function between(
+        DateTimeImmutable $due, DateTimeImmutable $received, DateTimeZone $zone, array $closureDays = [],
+        bool $waived = false,
+    ): self {
+        return new self(
+            $due->setTimezone($zone), $received->setTimezone($zone), array_fill_keys($closureDays, true), $waived,
+        );
     }
 
     public static function none(): self
@@ -54,7 +58,9 @@ final readonly class Lateness
     /** Seconds that count, without those on days that do not. */
     public function seconds(bool $withoutWeekends, bool $withoutClosures): int
     {
-        return $this->counted($withoutWeekends, $withoutClosures, fn (DateTimeImmutable $at): int => $at->getTimestamp());
+        return $this->counted(
+            $withoutWeekends, $withoutClosures, fn (DateTimeImmutable $at): int => $at->getTimestamp(),
+        );
     }
 
     /**
@@ -63,7 +69,9 @@ final readonly class Lateness
      */
     public function clockSeconds(bool $withoutWeekends, bool $withoutClosures): int
     {
-        $seconds = $this->counted($withoutWeekends, $withoutClosures, fn (DateTimeImmutable $at): int => self::wall($at));
+        $seconds = $this->counted(
+            $withoutWeekends, $withoutClosures, fn (DateTimeImmutable $at): int => self::wall($at),
+        );
 
         return $seconds < 1 && $this->seconds($withoutWeekends, $withoutClosures) > 0 ? 1 : $seconds;
     }
@@ -89,9 +97,11 @@ final readonly class Lateness
      *
      * @param  array<string, true>  $closureDays  by date as Y-m-d
      */
-    public static function isOff(DateTimeImmutable $day, bool $withoutWeekends, bool $withoutClosures, array $closureDays): bool
-    {
-        return ($withoutWeekends && $day->format('N') >= 6) || ($withoutClosures && isset($closureDays[$day->format('Y-m-d')]));
+    public static function isOff(
+        DateTimeImmutable $day, bool $withoutWeekends, bool $withoutClosures, array $closureDays,
+    ): bool {
+        return ($withoutWeekends && $day->format('N') >= 6)
+            || ($withoutClosures && isset($closureDays[$day->format('Y-m-d')]));
     }
 
     /**

@@ -26,7 +26,12 @@ final readonly class Length
     /** Words that count, as an assignment has it. */
     public function counted(bool $withoutQuotations, bool $withoutBibliography): int
     {
-        return max(0, $this->words - $this->hidden - ($withoutQuotations ? $this->quotations : 0) - ($withoutBibliography ? $this->bibliography : 0));
+        return max(
+            0,
+            $this->words - $this->hidden - ($withoutQuotations ? $this->quotations : 0) - (
+                $withoutBibliography ? $this->bibliography : 0
+            ),
+        );
     }
 
     /** What was taken off, in words; empty when nothing was. */

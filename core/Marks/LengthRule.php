@@ -68,7 +68,9 @@ final readonly class LengthRule
     /** Started parts beyond the limit that count; none within the grace. */
     public function units(int $words): int
     {
-        return $words * 100 <= $this->limit * (100 + $this->gracePercent) ? 0 : (int) ceil(($words - $this->limit) * 100 / ($this->limit * $this->stepPercent));
+        return $words * 100 <= $this->limit * (100 + $this->gracePercent)
+            ? 0
+            : (int) ceil(($words - $this->limit) * 100 / ($this->limit * $this->stepPercent));
     }
 
     /** Words of a work that count. */
@@ -79,12 +81,15 @@ final readonly class LengthRule
 
     public function apply(BigRational $mark, Length $length): BigRational
     {
-        return BigRational::max($mark->minus(BigRational::of($this->amount)->multipliedBy($this->units($this->counted($length)))), 0);
+        return BigRational::max(
+            $mark->minus(BigRational::of($this->amount)->multipliedBy($this->units($this->counted($length)))), 0,
+        );
     }
 
     public function working(Length $length): string
     {
-        return "{$this->countedInWords($length)} of {$this->limit}: {$this->units($this->counted($length))} started ".$this->stepPercent.' % × '.Figure::plain($this->amount).' marks';
+        return "{$this->countedInWords($length)} of {$this->limit}: {$this->units($this->counted($length))} started "
+            .$this->stepPercent.' % × '.Figure::plain($this->amount).' marks';
     }
 
     /** How long a work is here: "335 words (465, less 130 hidden)". */
@@ -97,8 +102,19 @@ final readonly class LengthRule
 
     public function sentence(): string
     {
-        $left = implode(' and ', array_filter([$this->withoutQuotations ? 'quotations' : '', $this->withoutBibliography ? 'the bibliography' : '']));
+        $left = implode(
+            ' and ',
+            array_filter(
+                [$this->withoutQuotations ? 'quotations' : '', $this->withoutBibliography ? 'the bibliography' : '']
+            ),
+        );
 
-        return "{$this->limit} words".($left === '' ? '' : ", {$left} not counted").($this->amount->isZero() ? '' : '; beyond '.($this->gracePercent === 0 ? 'that' : "{$this->gracePercent} % more").' '.Figure::plain($this->amount)." marks off for each started {$this->stepPercent} % over the limit");
+        return "{$this->limit} words".($left === '' ? '' : ", {$left} not counted").(
+            $this->amount->isZero()
+                ? ''
+                : '; beyond '.(
+                    $this->gracePercent === 0 ? 'that' : "{$this->gracePercent} % more"
+                ).' '.Figure::plain($this->amount)." marks off for each started {$this->stepPercent} % over the limit"
+        );
     }
 }

@@ -36,7 +36,9 @@ final readonly class MarkRules
         };
         if ($this->late !== null) {
             if ($lateness->waived && $lateness->elapsed() > 0) {
-                $working = $working->then(new WorkingLine('Late', "{$lateness->inWords()}, waived", Figure::shown($mark)));
+                $working = $working->then(
+                    new WorkingLine('Late', "{$lateness->inWords()}, waived", Figure::shown($mark))
+                );
             }
             $step($this->late->apply($mark, $lateness), 'Late', $this->late->working($lateness));
         }

@@ -16,7 +16,8 @@ final readonly class Letters
 {
     /** Letters that no normal form takes apart. */
     private const PLAIN = [
-        'ø' => 'o', 'Ø' => 'O', 'ł' => 'l', 'Ł' => 'L', 'đ' => 'd', 'Đ' => 'D', 'ð' => 'd', 'Ð' => 'D', 'þ' => 'th', 'Þ' => 'Th', 'ß' => 'ss', 'ẞ' => 'SS', 'æ' => 'ae', 'Æ' => 'Ae', 'œ' => 'oe', 'Œ' => 'Oe',
+        'ø' => 'o', 'Ø' => 'O', 'ł' => 'l', 'Ł' => 'L', 'đ' => 'd', 'Đ' => 'D', 'ð' => 'd', 'Ð' => 'D', 'þ' => 'th',
+        'Þ' => 'Th', 'ß' => 'ss', 'ẞ' => 'SS', 'æ' => 'ae', 'Æ' => 'Ae', 'œ' => 'oe', 'Œ' => 'Oe',
         'ı' => 'i', 'ħ' => 'h', 'Ħ' => 'H', 'ŋ' => 'n', 'Ŋ' => 'N', 'ŧ' => 't', 'Ŧ' => 'T', 'ɑ' => 'a', 'ɡ' => 'g',
         // Forms of one letter that Arabic names are written with by turns; the stretching stroke is no letter.
         'ى' => 'ي', 'ة' => 'ه', 'ک' => 'ك', 'ی' => 'ي', 'ـ' => '',
@@ -48,7 +49,9 @@ final readonly class Letters
     {
         $plain = '';
         $places = $origins = $straight = [];
-        $keep = function (string $read, int $origin, bool $asItStands) use (&$plain, &$places, &$origins, &$straight): void {
+        $keep = function (
+            string $read, int $origin, bool $asItStands,
+        ) use (&$plain, &$places, &$origins, &$straight): void {
             $places[] = strlen($plain);
             $origins[] = $origin;
             $straight[] = $asItStands;
@@ -75,8 +78,12 @@ final readonly class Letters
         $last = $this->piece($to - 1);
 
         return [
-            $this->origins[$first = $this->piece($from)] + ($this->straight[$first] ? $from - $this->places[$first] : 0),
-            $this->straight[$last] ? $this->origins[$last] + $to - $this->places[$last] : $this->origins[$last + 1] ?? $this->length,
+            $this->origins[$first = $this->piece($from)] + (
+                $this->straight[$first] ? $from - $this->places[$first] : 0
+            ),
+            $this->straight[$last]
+                ? $this->origins[$last] + $to - $this->places[$last]
+                : $this->origins[$last + 1] ?? $this->length,
         ];
     }
 
@@ -112,7 +119,8 @@ final readonly class Letters
         $apart = Normalizer::normalize($letter, Normalizer::FORM_KD);
         $apart = is_string($apart) ? $apart : $letter;
         // Marks, and what shows nothing at all.
-        $apart = preg_replace('/[\p{M}\p{Cf}\x{034F}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{3164}\x{FFA0}]+/u', '', $apart) ?? $apart;
+        $apart = preg_replace('/[\p{M}\p{Cf}\x{034F}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{3164}\x{FFA0}]+/u', '', $apart)
+            ?? $apart;
         $apart = strtr($apart, self::PLAIN);
         $apart = preg_replace('/[\p{Z}\s]/u', ' ', $apart) ?? $apart;
 

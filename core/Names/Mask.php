@@ -9,9 +9,11 @@ namespace YoungHarbor\Core\Names;
  * with initials, joined or letter-spaced, with and without accents; the number, also without its letter; the mail
  * address, what stands before its @, and handles made of the name.
  *
- * What no eye sees (soft hyphens, zero-width characters, letters of another alphabet that look the same) does not hide a
+ * What no eye sees (soft hyphens, zero-width characters, letters of another alphabet that look the same) does not hide
+ * a
  * name: a text is searched as it reads ({@see Letters}). A family name alone may be a source that is cited. It counts
- * with a sign of self: a running head, a short line at the head or the foot of a work, "submitted by", the number beside
+ * with a sign of self: a running head, a short line at the head or the foot of a work, "submitted by", the number
+ * beside
  * it. Otherwise it is pointed out ({@see lone()}) and stays. A name made of ordinary words is looked for with capitals.
  *
  * The forms are common practice, no source.
@@ -77,23 +79,53 @@ final class Mask
     public function __construct(string $name, ?string $number, ?string $email)
     {
         $this->latin = preg_match('/\p{Latin}/u', $name) === 1 || preg_match('/\p{L}/u', $name) !== 1;
-        $this->spaceless = preg_match('/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]/u', $name) === 1;
+        $this->spaceless = preg_match(
+            '/[\p{Han}\p{Hiragana}\p{Katakana}\p{Thai}\p{Lao}\p{Khmer}\p{Myanmar}]/u', $name,
+        ) === 1;
         $composed = \Normalizer::normalize($name, \Normalizer::FORM_C);
-        $all = preg_split('/[\s\p{Z}・·,]+/u', is_string($composed) ? $composed : $name, flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        $all = preg_split(
+            '/[\s\p{Z}・·,]+/u', is_string($composed) ? $composed : $name, flags: PREG_SPLIT_NO_EMPTY,
+        ) ?: [];
         $small = array_values(array_filter($all, self::isParticle(...)));
         $this->particles = count($small) === count($all) ? [] : $small;
-        $this->parts = array_slice(count($small) === count($all) ? $all : array_values(array_filter($all, fn (string $part) => ! self::isParticle($part))), 0, 8);
+        $this->parts = array_slice(
+            count($small) === count($all)
+                ? $all
+                : array_values(array_filter($all, fn (string $part) => ! self::isParticle($part))),
+            0, 8,
+        );
         $signs = $this->signs((string) $email);
         $this->number = self::pattern($this->numbers(trim((string) $number)), '');
-        $this->anywhere = self::pattern([...$signs, ...$this->fullNames()], $this->latin ? '(?<![\p{L}\p{N}])|(?<=\p{Ll})(?=\p{Lu})|(?<=[\p{N}])(?=\p{L})' : '', $this->spaceless ? '' : '(?!\p{L})|(?<=\p{Ll})(?=\p{Lu})');
+        $this->anywhere = self::pattern(
+            [...$signs, ...$this->fullNames()],
+            $this->latin ? '(?<![\p{L}\p{N}])|(?<=\p{Ll})(?=\p{Lu})|(?<=[\p{N}])(?=\p{L})' : '',
+            $this->spaceless ? '' : '(?!\p{L})|(?<=\p{Ll})(?=\p{Lu})',
+        );
         // A number may follow at once, as that of a note does.
         $this->cited = self::pattern($this->initials(), '(?<![\p{L}\p{N}])', '(?!\p{L})');
         $this->joined = self::pattern($this->joinedForms(), '');
         $this->handles = self::pattern($this->handleForms(), '');
         $written = array_map(fn (string $part) => $this->written($part), $this->parts);
-        $named = array_map(fn (string $part) => $this->written($part), array_filter($this->parts, fn (string $part) => ! self::isOrdinary($part)));
-        $lone = array_map(fn (string $part) => $this->written($part), array_filter(count($this->parts) > 1 && ! $this->spaceless ? array_slice($this->parts, 1) : $this->parts, fn (string $part) => mb_strlen($part) > ($this->spaceless ? 1 : 2) && ! self::isOrdinary($part)));
-        $this->self = self::pattern($written === [] ? [] : [self::SELF.self::TITLES.'\K(?-i:'.implode('|', $written).')(?:[\s,]+(?-i:'.implode('|', $written).'))*'], '(?<!\p{L})', '(?!\p{L})');
+        $named = array_map(
+            fn (string $part) => $this->written($part),
+            array_filter($this->parts, fn (string $part) => ! self::isOrdinary($part)),
+        );
+        $lone = array_map(
+            fn (string $part) => $this->written($part),
+            array_filter(
+                count($this->parts) > 1 && ! $this->spaceless ? array_slice($this->parts, 1) : $this->parts,
+                fn (string $part) => mb_strlen($part) > ($this->spaceless ? 1 : 2) && ! self::isOrdinary($part),
+            ),
+        );
+        $this->self = self::pattern(
+            $written === []
+                ? []
+                : [
+                    self::SELF.self::TITLES.'\K(?-i:'.implode('|', $written).')(?:[\s,]+(?-i:'.implode('|', $written)
+                        .'))*',
+                ],
+            '(?<!\p{L})', '(?!\p{L})',
+        );
         $this->lone = self::pattern($lone, '(?<![\p{L}\p{N}])', '(?!\p{L})');
         $this->single = self::pattern($named, '(?<![\p{L}\p{N}])', '(?!\p{L})');
         $this->part = self::pattern($written, '(?<![\p{L}\p{N}])', '(?![\p{L}])');
@@ -121,19 +153,31 @@ final class Mask
     }
 
     /**
-     * Whether a line that repeats at the edges of pages names the author: by any part of the name, a number that is said
+     * Whether a line that repeats at the edges of pages names the author: by any part of the name, a number that is
+     * said
      * to be a student's, or what {@see find()} finds.
      */
     public function isHead(string $line): bool
     {
         $plain = Letters::of($line, $this->latin)->plain;
-        if ($this->search($line, true)[0] !== [] || preg_match('/(?<!\p{L})'.self::NUMBERED.'(?!\p{L})[^\p{L}\d]{0,20}(?:'.self::NUMBERED.'[^\p{L}\d]{0,10})*\p{L}{0,3}\h?\d{4,}/iu', $plain) === 1) {
+        if (
+            $this->search($line, true)[0] !== []
+            || preg_match(
+                '/(?<!\p{L})'.self::NUMBERED.'(?!\p{L})[^\p{L}\d]{0,20}(?:'.self::NUMBERED
+                    .'[^\p{L}\d]{0,10})*\p{L}{0,3}\h?\d{4,}/iu',
+                $plain,
+            ) === 1
+        ) {
             return true;
         }
         $words = self::words($plain);
         $named = $this->part !== null && preg_match($this->part, $plain) === 1;
 
-        return $named && ((count($words) <= 6 && $this->single !== null && preg_match($this->single, $plain) === 1) || self::isPageLine($plain, count($words)));
+        return $named
+            && (
+                (count($words) <= 6 && $this->single !== null && preg_match($this->single, $plain) === 1)
+                || self::isPageLine($plain, count($words))
+            );
     }
 
     /**
@@ -142,7 +186,10 @@ final class Mask
      */
     public static function isLabel(string $line): bool
     {
-        return preg_match('/\A\W*(?:(?:your|full|first|last|middle|family|given|student|author|candidate|matriculation|registration)\W+){0,3}(?:name|names|surname|forename|author|authors|student|candidate|number|no|nr|id|e-?mail|submitted by|written by|prepared by|by)\W*\z/iu', mb_strimwidth($line, 0, 80)) === 1;
+        return preg_match(
+            '/\A\W*(?:(?:your|full|first|last|middle|family|given|student|author|candidate|matriculation|registration)\W+){0,3}(?:name|names|surname|forename|author|authors|student|candidate|number|no|nr|id|e-?mail|submitted by|written by|prepared by|by)\W*\z/iu',
+            mb_strimwidth($line, 0, 80),
+        ) === 1;
     }
 
     /** Whether the name of a file names the author, by one name alone too. */
@@ -150,7 +197,13 @@ final class Mask
     {
         $words = strtr($name, ['_' => ' ', '-' => ' ', '.' => ' ', '+' => ' ']);
 
-        return $this->find($name) !== [] || $this->find($words) !== [] || ($this->single !== null && preg_match($this->single, mb_convert_case(Letters::of($words, $this->latin)->plain, MB_CASE_TITLE)) === 1);
+        return $this->find($name) !== [] || $this->find($words) !== []
+            || (
+                $this->single !== null
+                && preg_match(
+                    $this->single, mb_convert_case(Letters::of($words, $this->latin)->plain, MB_CASE_TITLE),
+                ) === 1
+            );
     }
 
     /**
@@ -182,11 +235,16 @@ final class Mask
         $letters = Letters::of($text, $this->latin);
         $plain = $letters->plain;
         $numbers = self::all($this->number, $plain);
-        $found = [...self::all($this->anywhere, $plain), ...$numbers, ...self::all($this->joined, $plain), ...self::all($this->handles, $plain)];
+        $found = [
+            ...self::all($this->anywhere, $plain), ...$numbers, ...self::all($this->joined, $plain),
+            ...self::all($this->handles, $plain),
+        ];
         $maybe = self::all($this->lone, $plain);
         $line = $nameLine ? $this->forLine($plain) : null;
         foreach (self::all($this->cited, $plain) as $place) {
-            $line === null && preg_match('/'.self::SOURCE_YEAR.'/u', self::after($plain, $place[1])) === 1 ? $maybe[] = $place : $found[] = $place;
+            $line === null && preg_match('/'.self::SOURCE_YEAR.'/u', self::after($plain, $place[1])) === 1
+                ? $maybe[] = $place
+                : $found[] = $place;
         }
         foreach (self::all($this->self, $plain) as $place) {
             preg_match('/'.self::SOURCE_YEAR.'/u', self::after($plain, $place[1])) === 1 || $found[] = $place;
@@ -194,15 +252,26 @@ final class Mask
         array_push($found, ...self::all($line, $plain));
         foreach ($maybe as $place) { // beside the number it is no source
             foreach ($numbers as [$from, $to]) {
-                if (max($from - $place[1], $place[0] - $to) <= 40 && ! str_contains(substr($plain, min($to, $place[1]), max(0, max($from, $place[0]) - min($to, $place[1]))), "\n")) {
+                if (
+                    max($from - $place[1], $place[0] - $to) <= 40
+                    && ! str_contains(
+                        substr($plain, min($to, $place[1]), max(0, max($from, $place[0]) - min($to, $place[1]))), "\n",
+                    )
+                ) {
                     $found[] = $place;
                 }
             }
         }
         $certain = self::merged($found);
-        $lone = array_filter(self::apart(self::merged($maybe), $certain), fn (array $place) => ! $this->isOfSomeoneElse($plain, $place[0]));
+        $lone = array_filter(
+            self::apart(self::merged($maybe), $certain),
+            fn (array $place) => ! $this->isOfSomeoneElse($plain, $place[0]),
+        );
 
-        return [array_map(fn (array $place) => $letters->original(...$place), $certain), array_map(fn (array $place) => $letters->original(...$place), array_values($lone))];
+        return [
+            array_map(fn (array $place) => $letters->original(...$place), $certain),
+            array_map(fn (array $place) => $letters->original(...$place), array_values($lone)),
+        ];
     }
 
     private static function after(string $plain, int $at): string
@@ -213,13 +282,16 @@ final class Mask
     /** Whether another given name or other initials stand before a family name. */
     private function isOfSomeoneElse(string $plain, int $at): bool
     {
-        return preg_match('/(?<!\p{L})(?!(?:'.self::OPENERS.')\h)(?:\p{Lu}[\p{Ll}\']+|\p{Lu}\.)\h+\z/u', mb_scrub(substr($plain, max(0, $at - 40), min($at, 40)))) === 1;
+        return preg_match(
+            '/(?<!\p{L})(?!(?:'.self::OPENERS.')\h)(?:\p{Lu}[\p{Ll}\']+|\p{Lu}\.)\h+\z/u',
+            mb_scrub(substr($plain, max(0, $at - 40), min($at, 40))),
+        ) === 1;
     }
 
     /**
      * What to look for in a line at head or foot: one name alone too, when the line has few words, and either one such
-     * as "by" or none that is ordinary, or page numbers beside it. A name that is an ordinary word counts only beside such
-     * a word.
+     * as "by" or none that is ordinary, or page numbers beside it. A name that is an ordinary word counts only beside
+     * such a word.
      */
     private function forLine(string $plain): ?string
     {
@@ -242,13 +314,19 @@ final class Mask
             return false;
         }
 
-        return preg_match('/\A(?:[^\p{L}]|(?-i:\p{Lu})\.|\b(?:p|pp|pg|page|of|essay|assignment|coursework|report|draft|final|version|v|module|group|section|jan\p{L}*|feb\p{L}*|mar\p{L}*|apr\p{L}*|may|june?|july?|aug\p{L}*|sep\p{L}*|oct\p{L}*|nov\p{L}*|dec\p{L}*|\p{L}{2,5}\h?\d{2,4})\b)*\z/iu', $rest) === 1;
+        return preg_match(
+            '/\A(?:[^\p{L}]|(?-i:\p{Lu})\.|\b(?:p|pp|pg|page|of|essay|assignment|coursework|report|draft|final|version|v|module|group|section|jan\p{L}*|feb\p{L}*|mar\p{L}*|apr\p{L}*|may|june?|july?|aug\p{L}*|sep\p{L}*|oct\p{L}*|nov\p{L}*|dec\p{L}*|\p{L}{2,5}\h?\d{2,4})\b)*\z/iu',
+            $rest,
+        ) === 1;
     }
 
     /** Whether a line holds nothing but one or two words and a page number. */
     private static function isPageLine(string $plain, int $words): bool
     {
-        return $words <= 3 && preg_match('/\A[^\d]*(?:p{1,2}\.?|page|pg\.?)?\h*\d{1,4}(?:\h*(?:\/|of)\h*\d{1,4})?\W*\z/iu', $plain) === 1;
+        return $words <= 3
+            && preg_match(
+                '/\A[^\d]*(?:p{1,2}\.?|page|pg\.?)?\h*\d{1,4}(?:\h*(?:\/|of)\h*\d{1,4})?\W*\z/iu', $plain,
+            ) === 1;
     }
 
     /**
@@ -277,15 +355,20 @@ final class Mask
             $long = ! $ordinary && self::length($one) + self::length($other) >= self::TELLING;
             $gap = $this->gap($long || $this->spaceless);
             $way = fn (string $part): string => match (true) {
-                $ordinary => $this->written($part), $long, $this->spaceless => $this->loose($part), default => $this->letters($part)
+                $ordinary => $this->written($part), $long, $this->spaceless => $this->loose($part),
+                default => $this->letters($part)
             };
             // The other way round without a comma only as names are written, since many are ordinary words.
-            $ways[] = $inOrder || $long || $this->spaceless ? $way($one).$gap.$way($other) : "(?-i:{$this->written($one)}{$gap}{$this->written($other)})";
+            $ways[] = $inOrder || $long || $this->spaceless
+                ? $way($one).$gap.$way($other)
+                : "(?-i:{$this->written($one)}{$gap}{$this->written($other)})";
             $inOrder || $ways[] = $way($one).'[\s]*,[\s]*'.$way($other);
             // Spaced out, letter by letter.
             $ways[] = '(?-i:'.$this->spaced($one).'[\s.,_-]+'.$this->spaced($other).')';
             // The given name and the first letter of the family name, with its full stop, but for "Hana K. Novak".
-            $inOrder && mb_strlen($one) > 1 && $ways[] = '(?-i:'.$this->written($one).'[\s]+'.$this->initial($other).'\.(?!\h*(?!(?:'.self::OPENERS.')\b)\p{Lu}\p{Ll}+\b))';
+            $inOrder && mb_strlen($one) > 1
+                && $ways[] = '(?-i:'.$this->written($one).'[\s]+'.$this->initial($other).'\.(?!\h*(?!(?:'.self::OPENERS
+                    .')\b)\p{Lu}\p{Ll}+\b))';
         }
 
         return array_values(array_unique($ways));
@@ -301,7 +384,8 @@ final class Mask
         return match (true) {
             $part === '' => [],
             $this->spaceless => mb_strlen($part) > 1 ? [$this->loose($part)] : [],
-            mb_strlen($part) > 3 && ! self::isOrdinary($part) && count($halves) < 3 => ['(?-i:'.$this->written($part).')'],
+            mb_strlen($part) > 3 && ! self::isOrdinary($part)
+                && count($halves) < 3 => ['(?-i:'.$this->written($part).')'],
             default => [],
         };
     }
@@ -335,7 +419,9 @@ final class Mask
      */
     private function halves(string $part): array
     {
-        $halves = array_values(array_filter(preg_split('/[-‐‑–]/u', $part) ?: [], fn (string $half) => mb_strlen($half) > 2));
+        $halves = array_values(
+            array_filter(preg_split('/[-‐‑–]/u', $part) ?: [], fn (string $half) => mb_strlen($half) > 2)
+        );
 
         return count($halves) > 1 ? [$part, ...$halves] : [$part];
     }
@@ -356,8 +442,13 @@ final class Mask
                 foreach ($this->halves($part) as $family) {
                     $initial = $this->initial($given);
                     // "A" and "I" are words, and so may the family name be: then the initial needs its full stop.
-                    $stop = in_array(mb_strtoupper(mb_substr($given, 0, 1)), ['A', 'I'], true) || self::isOrdinary($family) ? '\.' : '\.?';
-                    $particles = $this->particles === [] ? '' : '(?:(?:'.implode('|', array_map($this->letters(...), $this->particles)).')\s+)*';
+                    $stop = in_array(mb_strtoupper(mb_substr($given, 0, 1)), ['A', 'I'], true)
+                        || self::isOrdinary($family)
+                        ? '\.'
+                        : '\.?';
+                    $particles = $this->particles === []
+                        ? ''
+                        : '(?:(?:'.implode('|', array_map($this->letters(...), $this->particles)).')\s+)*';
                     $written = $this->written($family);
                     $ways[] = "(?-i:{$initial}{$stop}(?:[\\s.-]*\\p{Lu}\\.?){0,3}[\\s]*(?<![\\p{Ll}]){$particles}{$written})";
                     $ways[] = "(?-i:{$written}[\\s]*,[\\s]*{$initial}\\b(?:\\.(?:[\\s]?\\p{Lu}\\.)*)?)";
@@ -370,8 +461,8 @@ final class Mask
     }
 
     /**
-     * The name as one run of letters, as in names of files and accounts: inside longer ones too, since no word is spelled
-     * so.
+     * The name as one run of letters, as in names of files and accounts: inside longer ones too, since no word is
+     * spelled so.
      *
      * @return list<string>
      */
@@ -379,12 +470,17 @@ final class Mask
     {
         $ways = [];
         foreach (count($this->parts) > 1 && ! $this->spaceless ? $this->pairs() : [] as [$one, $other, $inOrder]) {
-            if (self::length($one) + self::length($other) >= self::TELLING && ! (self::isOrdinary($one) && self::isOrdinary($other))) {
+            if (
+                self::length($one) + self::length($other) >= self::TELLING
+                && ! (self::isOrdinary($one) && self::isOrdinary($other))
+            ) {
                 $ways[] = $this->letters($one).$this->letters($other);
             }
             if ($inOrder && self::length($other) >= 6 && ! self::isOrdinary($other)) { // hkovarova, kovarovah
-                $ways[] = '(?<![\p{L}\p{N}])'.$this->unit(mb_substr($one, 0, 1)).'[._]?'.$this->letters($other).'\d{0,6}(?![\p{L}\p{N}])';
-                $ways[] = '(?<![\p{L}\p{N}])'.$this->letters($other).'[._]'.$this->unit(mb_substr($one, 0, 1)).'\d{0,6}(?![\p{L}\p{N}])';
+                $ways[] = '(?<![\p{L}\p{N}])'.$this->unit(mb_substr($one, 0, 1)).'[._]?'.$this->letters($other)
+                    .'\d{0,6}(?![\p{L}\p{N}])';
+                $ways[] = '(?<![\p{L}\p{N}])'.$this->letters($other).'[._]'.$this->unit(mb_substr($one, 0, 1))
+                    .'\d{0,6}(?![\p{L}\p{N}])';
             }
         }
 
@@ -411,7 +507,12 @@ final class Mask
         }
         $any = implode('|', array_unique($forms));
 
-        return $forms === [] ? [] : ["@(?:{$any})[._-]?\\d{0,6}(?![\\p{L}\\p{N}@])", "(?<![\\p{L}\\p{N}._+-])(?:{$any})[._-]?\\d{0,6}(?:\\+[\\w.-]+)?@[\\p{L}\\p{N}-]+(?:\\.[\\p{L}\\p{N}-]+)*"];
+        return $forms === []
+            ? []
+            : [
+                "@(?:{$any})[._-]?\\d{0,6}(?![\\p{L}\\p{N}@])",
+                "(?<![\\p{L}\\p{N}._+-])(?:{$any})[._-]?\\d{0,6}(?:\\+[\\w.-]+)?@[\\p{L}\\p{N}-]+(?:\\.[\\p{L}\\p{N}-]+)*",
+            ];
     }
 
     /**
@@ -427,7 +528,14 @@ final class Mask
         $quoted = preg_quote($local, '/');
         $ways = [preg_quote($email, '/')];
         mb_strlen($local) >= 3 && $ways[] = $quoted.'(?:\+[\w.-]+)?@[\p{L}\p{N}.-]*[\p{L}\p{N}]';
-        $named = array_filter($this->parts, fn (string $part) => self::length($part) >= 4 && mb_stripos($local, preg_replace("/['-]/", '', Letters::of($part, $this->latin)->plain) ?? $part) !== false && self::length($part) < mb_strlen($local));
+        $named = array_filter(
+            $this->parts,
+            fn (string $part) => self::length($part) >= 4
+                && mb_stripos(
+                    $local, preg_replace("/['-]/", '', Letters::of($part, $this->latin)->plain) ?? $part,
+                ) !== false
+                && self::length($part) < mb_strlen($local),
+        );
         if (mb_strlen($local) >= 4 && (preg_match('/[\d._-]/', $local) === 1 || $named !== [])) {
             $ways[] = $quoted;
         }
@@ -446,14 +554,18 @@ final class Mask
         if (mb_strlen($number) < 3) {
             return [];
         }
-        $between = fn (string $with): string => implode($with, array_map(fn (string $one) => preg_quote($one, '/'), mb_str_split($number)));
+        $between = fn (string $with): string => implode(
+            $with, array_map(fn (string $one) => preg_quote($one, '/'), mb_str_split($number)),
+        );
         $label = '(?<!\p{L})'.self::NUMBERED.'(?!\p{L})[^\n\d]{0,20}\K';
         $digits = (string) preg_replace('/\D+/', '', $number);
         $spaced = implode('[\h.-]?', str_split($digits));
         $ways = [];
         if (preg_match('/\A\d+\z/', $number) === 1) {
             // Few digits alone are as likely a year or a page: they need a word that says what they are.
-            $ways[] = strlen($digits) < 6 ? $label.$spaced.'(?![\p{L}\p{N}])' : '(?<![\p{L}\p{N}])'.$digits.'(?![\p{L}\p{N}])';
+            $ways[] = strlen($digits) < 6
+                ? $label.$spaced.'(?![\p{L}\p{N}])'
+                : '(?<![\p{L}\p{N}])'.$digits.'(?![\p{L}\p{N}])';
         } else {
             $ways[] = '(?<![\p{L}\p{N}])'.$between('[\h._-]?').'(?![\p{L}\p{N}])';
             strlen($digits) >= 6 && $ways[] = '(?<![\p{L}\p{N}])'.$digits.'(?![\p{L}\p{N}])';
@@ -477,7 +589,10 @@ final class Mask
      */
     private static function pattern(array $ways, string $before, string $after = ''): ?string
     {
-        return $ways === [] ? null : '/'.($before === '' ? '' : "(?-i:{$before})").'(?:'.implode('|', $ways).')'.($after === '' ? '' : "(?-i:{$after})").'/iu';
+        return $ways === []
+            ? null
+            : '/'.($before === '' ? '' : "(?-i:{$before})").'(?:'.implode('|', $ways).')'
+                .($after === '' ? '' : "(?-i:{$after})").'/iu';
     }
 
     /**
@@ -489,7 +604,12 @@ final class Mask
             return [];
         }
 
-        return array_values(array_filter(array_map(fn (array $match) => [$match[1], $match[1] + strlen($match[0])], $found[0]), fn (array $place) => $place[1] > $place[0]));
+        return array_values(
+            array_filter(
+                array_map(fn (array $match) => [$match[1], $match[1] + strlen($match[0])], $found[0]),
+                fn (array $place) => $place[1] > $place[0],
+            )
+        );
     }
 
     /**
@@ -579,7 +699,15 @@ final class Mask
     /** The same, each letter apart. */
     private function spaced(string $part): string
     {
-        return '(?i:'.implode('[\h.]', array_map($this->unit(...), array_values(array_filter($this->units($part, 0), fn (string $unit) => preg_match('/\p{L}/u', $unit) === 1)))).')';
+        return '(?i:'.implode(
+            '[\h.]',
+            array_map(
+                $this->unit(...),
+                array_values(
+                    array_filter($this->units($part, 0), fn (string $unit) => preg_match('/\p{L}/u', $unit) === 1)
+                ),
+            ),
+        ).')';
     }
 
     /**

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Names;
 
 /**
- * Finds an author in words that were read from a picture, where letters are mistaken for others: a word that is a part of
- * the name but for a letter in five, a number but for a digit, and what stands behind a label such as "Name:".
+ * Finds an author in words that were read from a picture, where letters are mistaken for others: a word that is a part
+ * of the name but for a letter in five, a number but for a digit, and what stands behind a label such as "Name:".
  *
- * In a picture nothing else tells who is meant, so that a family name alone counts too. The measure is the edit distance
- * (Levenshtein 1966); the share of letters allowed is our own.
+ * In a picture nothing else tells who is meant, so that a family name alone counts too. The measure is the edit
+ * distance (Levenshtein 1966); the share of letters allowed is our own.
  */
 final readonly class PictureNames
 {
@@ -40,7 +40,9 @@ final readonly class PictureNames
         $parts = $numbers = [];
         foreach ($authors as $author) {
             $before = strstr((string) $author['email'], '@', true);
-            foreach ([...(preg_split('/[\s\p{Z}-]+/u', $author['name']) ?: []), $before === false ? '' : $before] as $part) {
+            foreach (
+                [...(preg_split('/[\s\p{Z}-]+/u', $author['name']) ?: []), $before === false ? '' : $before] as $part
+            ) {
                 $letters = self::letters($part);
                 OrdinaryWords::has($part) || mb_strlen($letters) < self::SHORTEST || $parts[] = $letters;
             }
@@ -80,9 +82,16 @@ final readonly class PictureNames
      */
     private function behind(array $words, int $label): array
     {
-        $rest = array_values(array_filter(array_keys($words), fn (int $n) => $n > $label && $n <= $label + 6 && preg_match(self::NOT_A_NAME, $words[$n]) !== 1));
+        $rest = array_values(
+            array_filter(
+                array_keys($words),
+                fn (int $n) => $n > $label && $n <= $label + 6 && preg_match(self::NOT_A_NAME, $words[$n]) !== 1,
+            )
+        );
         if (preg_match('/\Aby\W*\z/iu', $words[$label]) === 1) {
-            return count($words) > 6 ? [] : array_values(array_filter($rest, fn (int $n) => preg_match('/\A\p{Lu}/u', $words[$n]) === 1));
+            return count($words) > 6
+                ? []
+                : array_values(array_filter($rest, fn (int $n) => preg_match('/\A\p{Lu}/u', $words[$n]) === 1));
         }
 
         return str_contains(implode(' ', array_slice($words, 0, $label + 3)), ':') || count($words) <= 4 ? $rest : [];
@@ -90,7 +99,9 @@ final readonly class PictureNames
 
     private function isNamed(string $word): bool
     {
-        $digits = (string) preg_replace('/\D+/', '', strtr($word, ['O' => '0', 'o' => '0', 'l' => '1', 'I' => '1', 'S' => '5']));
+        $digits = (string) preg_replace(
+            '/\D+/', '', strtr($word, ['O' => '0', 'o' => '0', 'l' => '1', 'I' => '1', 'S' => '5']),
+        );
         foreach ($this->numbers as $number) {
             if (abs(strlen($digits) - strlen($number)) <= 1 && levenshtein($digits, $number) <= 1) {
                 return true;
@@ -99,7 +110,8 @@ final readonly class PictureNames
         $letters = self::letters($word);
         foreach ($this->parts as $part) {
             $allowed = intdiv(strlen($part), self::ONE_IN);
-            $isNear = strlen($letters) < 60 && abs(strlen($letters) - strlen($part)) <= $allowed && levenshtein($letters, $part) <= $allowed;
+            $isNear = strlen($letters) < 60 && abs(strlen($letters) - strlen($part)) <= $allowed
+                && levenshtein($letters, $part) <= $allowed;
             if ($isNear || (strlen($part) >= 6 && str_contains($letters, $part))) {
                 return true;
             }

@@ -32,7 +32,15 @@ final class RunningHeads
             }
         }
 
-        return array_map(fn (array $lines) => array_values(array_filter(self::edges($lines), fn (int $n) => self::key($lines[$n]) !== '' && $times[self::key($lines[$n])] > 1)), $pages);
+        return array_map(
+            fn (array $lines) => array_values(
+                array_filter(
+                    self::edges($lines),
+                    fn (int $n) => self::key($lines[$n]) !== '' && $times[self::key($lines[$n])] > 1,
+                )
+            ),
+            $pages,
+        );
     }
 
     /**
@@ -57,7 +65,9 @@ final class RunningHeads
     {
         $last = count($lines) - 1;
 
-        return array_values(array_filter(array_keys($lines), fn (int $n) => $n < self::DEEP || $n > $last - self::DEEP));
+        return array_values(
+            array_filter(array_keys($lines), fn (int $n) => $n < self::DEEP || $n > $last - self::DEEP)
+        );
     }
 
     /** What two heads of one text have in common: everything but numbers and white space. */
@@ -66,7 +76,9 @@ final class RunningHeads
         if (strlen($line) > self::LONGEST) {
             return '';
         }
-        $key = preg_replace(['/\d+|(?<![\p{L}])[ivxlc]+(?![\p{L}])/iu', '/[\s\p{Z}\p{Cf}]+/u'], ['#', ' '], mb_strtolower($line)) ?? '';
+        $key = preg_replace(
+            ['/\d+|(?<![\p{L}])[ivxlc]+(?![\p{L}])/iu', '/[\s\p{Z}\p{Cf}]+/u'], ['#', ' '], mb_strtolower($line),
+        ) ?? '';
 
         return preg_match('/\p{L}/u', $key) === 1 ? trim($key) : '';
     }

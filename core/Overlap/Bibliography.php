@@ -55,13 +55,19 @@ final class Bibliography
             }
             if ($to - $from < self::LEAST_ENTRIES) {
                 $from = $to - 1;
-                if ($from < 1 || preg_match(self::RUN_IN, $paragraphs[$from][1]) !== 1 || preg_match_all('/\p{L}+/u', $paragraphs[$from][1]) > self::LONGEST_ENTRY) {
+                if (
+                    $from < 1 || preg_match(self::RUN_IN, $paragraphs[$from][1]) !== 1
+                    || preg_match_all('/\p{L}+/u', $paragraphs[$from][1]) > self::LONGEST_ENTRY
+                ) {
                     return [];
                 }
             }
         }
 
-        return Interval::within($words, 'bibliography', [[$paragraphs[$from][0] ?? 0, isset($paragraphs[$to]) ? $paragraphs[$to][0] : strlen($words->text)]]);
+        return Interval::within(
+            $words, 'bibliography',
+            [[$paragraphs[$from][0] ?? 0, isset($paragraphs[$to]) ? $paragraphs[$to][0] : strlen($words->text)]],
+        );
     }
 
     /**

@@ -105,7 +105,10 @@ final readonly class CloseWording
                 if ($i - $a > self::REACH + self::SEED) {
                     break;
                 }
-                if ($a < $i && $b < $j && $j - $b <= self::REACH + self::SEED && abs(($i - $a) - ($j - $b)) <= self::DRIFT && $length[$n] < $length[$m] + 1) {
+                if (
+                    $a < $i && $b < $j && $j - $b <= self::REACH + self::SEED
+                    && abs(($i - $a) - ($j - $b)) <= self::DRIFT && $length[$n] < $length[$m] + 1
+                ) {
                     $length[$n] = $length[$m] + 1;
                     $before[$n] = $m;
                 }
@@ -184,7 +187,11 @@ final readonly class CloseWording
         for ($i = $to; $i >= $from; $i--) {
             for ($j = $sourceTo; $j >= $sourceFrom; $j--) {
                 $longest[$i][$j] = $i === $to || $j === $sourceTo ? 0
-                    : ($here[$i] === $there[$j] ? $longest[$i + 1][$j + 1] + 1 : max($longest[$i + 1][$j], $longest[$i][$j + 1]));
+                    : (
+                        $here[$i] === $there[$j]
+                            ? $longest[$i + 1][$j + 1] + 1
+                            : max($longest[$i + 1][$j], $longest[$i][$j + 1])
+                    );
             }
         }
         $pairs = [];
@@ -217,7 +224,8 @@ final readonly class CloseWording
             }
         }
 
-        return $longer >= self::LEAST_WORDS && $words >= self::LEAST_IN_COMMON && $words * 100 >= self::LEAST_SHARE * $longer && count($long) >= self::LEAST_LONG;
+        return $longer >= self::LEAST_WORDS && $words >= self::LEAST_IN_COMMON
+            && $words * 100 >= self::LEAST_SHARE * $longer && count($long) >= self::LEAST_LONG;
     }
 
     /**

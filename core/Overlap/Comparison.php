@@ -32,7 +32,10 @@ final readonly class Comparison
      */
     public function with(array $source, string $name, bool $close = true): Matched
     {
-        return new Matched($name, $this->alignment->runs($this->numbers, $source, $name), $close ? $this->closeWording->passages($this->script, $source, $name) : []);
+        return new Matched(
+            $name, $this->alignment->runs($this->numbers, $source, $name),
+            $close ? $this->closeWording->passages($this->script, $source, $name) : [],
+        );
     }
 
     /**
@@ -42,8 +45,13 @@ final readonly class Comparison
      */
     public function mirrored(array $source, Matched $found, string $name): Matched
     {
-        $swapped = fn (Run $run): Run => new Run($name, array_map(fn (Piece $piece) => new Piece($piece->sourceFrom, $piece->from, $piece->length), $run->pieces));
+        $swapped = fn (Run $run): Run => new Run(
+            $name,
+            array_map(fn (Piece $piece) => new Piece($piece->sourceFrom, $piece->from, $piece->length), $run->pieces),
+        );
 
-        return new Matched($name, $this->alignment->runs($source, $this->numbers, $name), array_map($swapped, $found->close));
+        return new Matched(
+            $name, $this->alignment->runs($source, $this->numbers, $name), array_map($swapped, $found->close),
+        );
     }
 }

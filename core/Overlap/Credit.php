@@ -18,7 +18,10 @@ final class Credit
      */
     public static function share(array $runs): array
     {
-        usort($runs, fn (Run $a, Run $b) => [$b->words(), $a->source, $a->from()] <=> [$a->words(), $b->source, $b->from()]);
+        usort(
+            $runs,
+            fn (Run $a, Run $b) => [$b->words(), $a->source, $a->from()] <=> [$a->words(), $b->source, $b->from()],
+        );
         $taken = [];
         $shared = [];
         foreach ($runs as $run) {

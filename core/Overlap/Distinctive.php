@@ -52,8 +52,8 @@ final class Distinctive
     }
 
     /**
-     * How rare each word is taken to be: the more letters, the rarer; the oftener in the text, the less. 0 where nothing
-     * is to be asked for.
+     * How rare each word is taken to be: the more letters, the rarer; the oftener in the text, the less. 0 where
+     * nothing is to be asked for.
      *
      * @param  list<Interval>  $leftOut
      * @return list<int>
@@ -61,7 +61,10 @@ final class Distinctive
     private static function weights(Words $words, array $leftOut): array
     {
         $often = array_count_values($words->normalForms());
-        $weights = array_map(fn (string $word) => max(1, intdiv(100 * min(self::LONGEST, mb_strlen($word)), 1 + $often[$word])), $words->normalForms());
+        $weights = array_map(
+            fn (string $word) => max(1, intdiv(100 * min(self::LONGEST, mb_strlen($word)), 1 + $often[$word])),
+            $words->normalForms(),
+        );
         foreach ($leftOut as $place) {
             for ($i = $place->from; $i < $place->to; $i++) {
                 $weights[$i] = 0;

@@ -48,7 +48,9 @@ final readonly class Figures
         usort($out, fn (Interval $a, Interval $b) => [$a->from, $a->to] <=> [$b->from, $b->to]);
         $left = LeftOut::of($out);
         $wanted = fn (Run $run): bool => ! in_array($run->source, $choices->sources, true);
-        $counting = array_values(array_filter($runs, fn (Run $run) => $wanted($run) && $run->words() >= $choices->shortest));
+        $counting = array_values(
+            array_filter($runs, fn (Run $run) => $wanted($run) && $run->words() >= $choices->shortest)
+        );
         $credited = Credit::share($counting);
 
         return new self(
@@ -107,9 +109,13 @@ final readonly class Figures
             }
         }
         $same = LeftOut::of($taken);
-        $remaining = array_merge(...array_map(fn (Run $run) => self::cut($run, $same), $left->from($same->from($close))));
+        $remaining = array_merge(
+            ...array_map(fn (Run $run) => self::cut($run, $same), $left->from($same->from($close)))
+        );
 
-        return array_values(array_filter(Credit::share(self::large($remaining)), fn (Run $run) => $run->words() >= self::LEAST_CLOSE));
+        return array_values(
+            array_filter(Credit::share(self::large($remaining)), fn (Run $run) => $run->words() >= self::LEAST_CLOSE)
+        );
     }
 
     /**

@@ -14,7 +14,9 @@ use YoungHarbor\Core\Text\Words;
  */
 final class Hiding
 {
-    /** Characters without a shape. Soft hyphens, joiners and direction marks have honest uses and are looked at apart. */
+    /**
+     * Characters without a shape. Soft hyphens, joiners and direction marks have honest uses and are looked at apart.
+     */
     private const INVISIBLE = '/[\x{200B}\x{2060}-\x{2064}\x{FEFF}\x{034F}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{180E}\x{3164}\x{FFA0}\x{E0000}-\x{E007F}]/u';
 
     /** Joiners and direction marks inside words of scripts that never need them. */
@@ -74,10 +76,20 @@ final class Hiding
                 continue;
             }
             $small = mb_strtolower($text);
-            if (LookAlikes::resolved($small, $latin) !== $small && preg_match('/\p{Latin}/u', LookAlikes::resolved($small, $latin)) === 1 && preg_match('/[\p{Cyrillic}\p{Greek}]/u', $small) === 1) {
+            if (
+                LookAlikes::resolved($small, $latin) !== $small
+                && preg_match('/\p{Latin}/u', LookAlikes::resolved($small, $latin)) === 1
+                && preg_match('/[\p{Cyrillic}\p{Greek}]/u', $small) === 1
+            ) {
                 $found[] = new Interval('lookalike letters', $n, $n + 1);
             }
-            if (preg_match(self::INVISIBLE, $text) === 1 || (preg_match(self::JOINERS, $text) === 1 && preg_match('/\A[\p{Latin}\p{Cyrillic}\p{Greek}\p{N}\p{Cf}\p{M}\'’-]+\z/u', $text) === 1)) {
+            if (
+                preg_match(self::INVISIBLE, $text) === 1
+                || (
+                    preg_match(self::JOINERS, $text) === 1
+                    && preg_match('/\A[\p{Latin}\p{Cyrillic}\p{Greek}\p{N}\p{Cf}\p{M}\'’-]+\z/u', $text) === 1
+                )
+            ) {
                 $found[] = new Interval('invisible characters', $n, $n + 1);
             }
         }
@@ -94,8 +106,15 @@ final class Hiding
         $start = null;
         $list = $words->list;
         for ($n = 0, $count = count($list); $n <= $count; $n++) {
-            $single = $n < $count && mb_strlen($list[$n]->normal) === 1 && preg_match('/\p{L}/u', $list[$n]->normal) === 1
-                && ($start === null || preg_match('/\A[^\S\n]+\z/u', substr($words->text, $list[$n - 1]->end, $list[$n]->start - $list[$n - 1]->end)) === 1);
+            $single = $n < $count && mb_strlen($list[$n]->normal) === 1
+                && preg_match('/\p{L}/u', $list[$n]->normal) === 1
+                && (
+                    $start === null
+                    || preg_match(
+                        '/\A[^\S\n]+\z/u',
+                        substr($words->text, $list[$n - 1]->end, $list[$n]->start - $list[$n - 1]->end),
+                    ) === 1
+                );
             if ($single) {
                 $start ??= $n;
 

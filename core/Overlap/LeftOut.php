@@ -40,7 +40,9 @@ final readonly class LeftOut
      */
     public static function of(array $intervals): self
     {
-        return new self(self::merged(array_map(fn (Interval $interval) => [$interval->from, $interval->to], $intervals)));
+        return new self(
+            self::merged(array_map(fn (Interval $interval) => [$interval->from, $interval->to], $intervals))
+        );
     }
 
     /**

@@ -53,7 +53,12 @@ final readonly class Matched
      */
     public static function keep(array $runs): array
     {
-        return array_map(fn (Run $run) => array_map(fn (Piece $piece) => [$piece->from, $piece->sourceFrom, $piece->length], $run->pieces), $runs);
+        return array_map(
+            fn (Run $run) => array_map(
+                fn (Piece $piece) => [$piece->from, $piece->sourceFrom, $piece->length], $run->pieces,
+            ),
+            $runs,
+        );
     }
 
     /**
@@ -66,7 +71,10 @@ final readonly class Matched
         foreach ($kept as $pieces) {
             $read = [];
             foreach (is_array($pieces) ? $pieces : [] as $piece) {
-                if (is_array($piece) && is_int($piece[0] ?? null) && is_int($piece[1] ?? null) && is_int($piece[2] ?? null)) {
+                if (
+                    is_array($piece) && is_int($piece[0] ?? null) && is_int($piece[1] ?? null)
+                    && is_int($piece[2] ?? null)
+                ) {
                     $read[] = new Piece($piece[0], $piece[1], $piece[2]);
                 }
             }

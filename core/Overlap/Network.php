@@ -113,7 +113,10 @@ final readonly class Network
             }
             foreach ($group as $n => $name) {
                 $angle = $count === 2 ? M_PI * (1 - $n) : 2 * M_PI * $n / $count - M_PI / 2;
-                $places[$name] = [round($x + $size / 2 + $radius * cos($angle), 1), round($y + self::ABOVE + ($count === 2 ? 0 : $radius * (1 + sin($angle))), 1)];
+                $places[$name] = [
+                    round($x + $size / 2 + $radius * cos($angle), 1),
+                    round($y + self::ABOVE + ($count === 2 ? 0 : $radius * (1 + sin($angle))), 1),
+                ];
             }
             $x += $size;
             $row = max($row, $tall);

@@ -29,13 +29,18 @@ final class PartsOfLength
             }
             $why += array_fill_keys(range($place->from, $place->to - 1), 'hidden');
         }
-        foreach (['bibliography' => Bibliography::of($words), 'quotations' => Quotations::of($words)] as $kind => $places) {
+        foreach (
+            ['bibliography' => Bibliography::of($words), 'quotations' => Quotations::of($words)] as $kind => $places
+        ) {
             foreach ($places as $place) {
                 $why += array_fill_keys(range($place->from, $place->to - 1), $kind);
             }
         }
         $counts = array_count_values($why);
 
-        return ['hidden' => min($words->count(), ($counts['hidden'] ?? 0) + $unplaced), 'bibliography' => $counts['bibliography'] ?? 0, 'quotations' => $counts['quotations'] ?? 0];
+        return [
+            'hidden' => min($words->count(), ($counts['hidden'] ?? 0) + $unplaced),
+            'bibliography' => $counts['bibliography'] ?? 0, 'quotations' => $counts['quotations'] ?? 0,
+        ];
     }
 }

@@ -29,6 +29,8 @@ final readonly class Piece
     /** The part of the piece that begins at an offset of the script. */
     public function after(int $from): self
     {
-        return $from <= $this->from ? $this : new self($from, $this->sourceFrom + $from - $this->from, $this->to() - $from);
+        return $from <= $this->from
+            ? $this
+            : new self($from, $this->sourceFrom + $from - $this->from, $this->to() - $from);
     }
 }

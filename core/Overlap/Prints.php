@@ -14,7 +14,10 @@ namespace YoungHarbor\Core\Overlap;
  */
 final readonly class Prints
 {
-    /** So many loose prints in common make a text worth aligning; in a large archive, where chance meets more often, so many. */
+    /**
+     * So many loose prints in common make a text worth aligning; in a large archive, where chance meets more often, so
+     * many.
+     */
     public const LOOSE_ENOUGH = 2;
 
     public const LOOSE_ENOUGH_FAR = 3;
@@ -49,7 +52,10 @@ final readonly class Prints
             $skippedLoose += array_fill_keys(self::triples($text), true);
         }
 
-        return new self(self::hashes($winnowing->fingerprints($words, $skipped)), self::hashes($thinned->select(self::triples($words), $skippedLoose)));
+        return new self(
+            self::hashes($winnowing->fingerprints($words, $skipped)),
+            self::hashes($thinned->select(self::triples($words), $skippedLoose)),
+        );
     }
 
     /**
@@ -60,7 +66,9 @@ final readonly class Prints
      */
     public static function possible(array $words): array
     {
-        return array_keys(array_fill_keys([...Grams::of(Grams::numbers($words), (new Winnowing)->k), ...self::triples($words)], true));
+        return array_keys(
+            array_fill_keys([...Grams::of(Grams::numbers($words), (new Winnowing)->k), ...self::triples($words)], true)
+        );
     }
 
     /**
@@ -79,7 +87,13 @@ final readonly class Prints
     {
         $long = [];
         foreach ($words as $word) {
-            if (strlen($word) >= self::LONG && (($length = mb_strlen($word)) >= self::LONG || ($length >= self::LONG_ELSEWHERE && preg_match('/\p{Latin}/u', $word) !== 1))) {
+            if (
+                strlen($word) >= self::LONG
+                && (
+                    ($length = mb_strlen($word)) >= self::LONG
+                    || ($length >= self::LONG_ELSEWHERE && preg_match('/\p{Latin}/u', $word) !== 1)
+                )
+            ) {
                 $long[] = $word;
             }
         }

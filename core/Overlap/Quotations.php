@@ -11,13 +11,16 @@ use YoungHarbor\Core\Text\Words;
  * quoted as a block.
  *
  * Marks: “…” „…“ ”…” ‚…‘ ‘…’ «…» »…« ‹…› ›…‹ 「…」 『…』 "…". A mark that is not closed in its paragraph opens nothing,
- * unless the next paragraph begins with the same mark, as quotations of several paragraphs do. A straight single mark is
- * an apostrophe. Block quotations are paragraphs whose lines begin with ">".
+ * unless the next paragraph begins with the same mark, as quotations of several paragraphs do. A straight single mark
+ * is an apostrophe. Block quotations are paragraphs whose lines begin with ">".
  */
 final class Quotations
 {
     /** Closing marks by the opening one. */
-    private const PAIRS = ['“' => ['”'], '„' => ['“', '”'], '”' => ['”'], '‚' => ['‘', '’'], '‘' => ['’'], '«' => ['»'], '»' => ['«', '»'], '‹' => ['›'], '›' => ['‹', '›'], '「' => ['」'], '『' => ['』'], '"' => ['"']];
+    private const PAIRS = [
+        '“' => ['”'], '„' => ['“', '”'], '”' => ['”'], '‚' => ['‘', '’'], '‘' => ['’'], '«' => ['»'],
+        '»' => ['«', '»'], '‹' => ['›'], '›' => ['‹', '›'], '「' => ['」'], '『' => ['』'], '"' => ['"'],
+    ];
 
     private const MARKS = '/[“”„‚‘’«»‹›「」『』"]/u';
 
@@ -50,7 +53,9 @@ final class Quotations
     private static function between(string $text, string $next): array
     {
         preg_match_all(self::MARKS, $text, $found, PREG_OFFSET_CAPTURE);
-        $marks = array_values(array_filter($found[0], fn (array $mark) => ! self::isApostrophe($text, $mark[0], $mark[1])));
+        $marks = array_values(
+            array_filter($found[0], fn (array $mark) => ! self::isApostrophe($text, $mark[0], $mark[1]))
+        );
         $between = [];
         for ($n = 0, $count = count($marks); $n < $count; $n++) {
             [$mark, $at] = $marks[$n];
@@ -58,7 +63,9 @@ final class Quotations
             if ($close !== null) {
                 $between[] = [$at + strlen($mark), $marks[$close][1]];
                 $n = $close;
-            } elseif (isset(self::PAIRS[$mark]) && str_starts_with(ltrim($next), $mark) && self::opens($text, $mark, $at)) {
+            } elseif (
+                isset(self::PAIRS[$mark]) && str_starts_with(ltrim($next), $mark) && self::opens($text, $mark, $at)
+            ) {
                 $between[] = [$at + strlen($mark), strlen($text)];
                 break;
             }
@@ -81,7 +88,10 @@ final class Quotations
         $depth = 0;
         for ($n = $open + 1, $count = count($marks); $n < $count; $n++) {
             [$other, $place] = $marks[$n];
-            if (in_array($other, self::PAIRS[$mark], true) && ($other !== $mark || ! self::opens($text, $other, $place) || $mark === '"')) {
+            if (
+                in_array($other, self::PAIRS[$mark], true)
+                && ($other !== $mark || ! self::opens($text, $other, $place) || $mark === '"')
+            ) {
                 if ($depth === 0) {
                     return $n;
                 }
@@ -94,19 +104,24 @@ final class Quotations
         return null;
     }
 
-    /** Whether a mark stands where one opens: before a letter or another mark, and not right after a letter or a stop. */
+    /**
+     * Whether a mark stands where one opens: before a letter or another mark, and not right after a letter or a stop.
+     */
     private static function opens(string $text, string $mark, int $at): bool
     {
         $before = self::before($text, $at);
 
         // Angled marks may have a space inside, as in French.
         return ($mark === '«' || preg_match('/\S/u', self::after($text, $mark, $at)) === 1)
-            && (in_array($mark, ['「', '『'], true) || $before === '' || preg_match('/[\s\p{Ps}\p{Pd}\p{Pi}\/„‚"]/u', $before) === 1);
+            && (
+                in_array($mark, ['「', '『'], true) || $before === ''
+                || preg_match('/[\s\p{Ps}\p{Pd}\p{Pi}\/„‚"]/u', $before) === 1
+            );
     }
 
     /**
-     * "’" inside a word belongs to it; so does one after an s and before a small letter, as in "the sailors’ song", when
-     * another follows that can close the quotation.
+     * "’" inside a word belongs to it; so does one after an s and before a small letter, as in "the sailors’ song",
+     * when another follows that can close the quotation.
      */
     private static function isApostrophe(string $text, string $mark, int $at): bool
     {
@@ -116,7 +131,8 @@ final class Quotations
         $before = self::before($text, $at);
         $rest = substr($text, $at + strlen($mark), 400);
 
-        return preg_match('/[\p{L}\p{N}]/u', $before) === 1 && (preg_match('/\p{L}/u', self::after($text, $mark, $at)) === 1
+        return preg_match('/[\p{L}\p{N}]/u', $before) === 1
+            && (preg_match('/\p{L}/u', self::after($text, $mark, $at)) === 1
             || ($before === 's' && preg_match('/\A \p{Ll}[^‘]*?’(?!\p{L})/u', mb_scrub($rest)) === 1));
     }
 
@@ -136,7 +152,11 @@ final class Quotations
     private static function paragraphs(string $text): array
     {
         $paragraphs = [];
-        foreach (preg_split('/\n[ \t]*\n+/', $text, -1, PREG_SPLIT_OFFSET_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [] as [$paragraph, $start]) {
+        foreach (
+            preg_split(
+                '/\n[ \t]*\n+/', $text, -1, PREG_SPLIT_OFFSET_CAPTURE | PREG_SPLIT_NO_EMPTY,
+            ) ?: [] as [$paragraph, $start]
+        ) {
             $paragraphs[] = [$start, $paragraph];
         }
 

@@ -42,13 +42,17 @@ final readonly class Report
         foreach ($this->runs as $run) {
             $sources[$run->source] = ($sources[$run->source] ?? 0) + $run->words();
         }
-        uksort($sources, fn (string|int $a, string|int $b) => [$sources[$b], (string) $a] <=> [$sources[$a], (string) $b]);
+        uksort(
+            $sources, fn (string|int $a, string|int $b) => [$sources[$b], (string) $a] <=> [$sources[$a], (string) $b],
+        );
 
         return $sources;
     }
 
     public static function percent(int $part, int $whole): BigDecimal
     {
-        return $whole === 0 ? BigDecimal::of('0.0') : BigDecimal::of($part)->multipliedBy(100)->dividedBy($whole, 1, RoundingMode::HALF_UP);
+        return $whole === 0
+            ? BigDecimal::of('0.0')
+            : BigDecimal::of($part)->multipliedBy(100)->dividedBy($whole, 1, RoundingMode::HALF_UP);
     }
 }

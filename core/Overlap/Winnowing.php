@@ -28,8 +28,8 @@ final readonly class Winnowing
      * The fingerprints of a text. A text too short for a whole window still gives the smallest hash it has.
      *
      * @param  list<int|string>  $words  normalised
-     * @param  array<int, true>  $skipped  grams that are not kept, such as those of the brief: two texts that both skip
-     *                                     them share a fingerprint wherever they share a run with a gram that is not skipped
+     * @param  array<int, true>  $skipped  grams that are not kept, such as those of the brief; two texts that both skip
+     *                                     them share a print wherever they share a run with one that is kept
      * @return list<Fingerprint>
      */
     public function fingerprints(array $words, array $skipped = []): array

@@ -49,7 +49,10 @@ final readonly class ReadyCheck
         if ($secondMarking) {
             $locks[] = new Lock(Obstacle::NoSecondMark, $at(Standing::MarkedOnce, Standing::WithSecondMarker));
         }
-        $locks[] = new Lock(Obstacle::NotSettled, $secondMarking ? $at(Standing::ToSettle) : $at(Standing::MarkedOnce, Standing::ToSettle));
+        $locks[] = new Lock(
+            Obstacle::NotSettled,
+            $secondMarking ? $at(Standing::ToSettle) : $at(Standing::MarkedOnce, Standing::ToSettle),
+        );
         $locks[] = new Lock(Obstacle::Held, $at(Standing::Held));
 
         return new self($locks, $at(Standing::Agreed), $at(Standing::Released), $at(Standing::Expected));

@@ -54,7 +54,11 @@ final readonly class Comparison
         $found = ['added' => [], 'changed' => [], 'same' => [], 'back' => []];
         $named = [];
         foreach ($people as $person) {
-            $signs = ['roster id' => $person->rosterId, 'number' => $person->number === null ? null : mb_strtolower($person->number), 'mail address' => mb_strtolower($person->email)];
+            $signs = [
+                'roster id' => $person->rosterId,
+                'number' => $person->number === null ? null : mb_strtolower($person->number),
+                'mail address' => mb_strtolower($person->email),
+            ];
             $fault = self::faultOf($person) ?? self::repeated($signs, $places, $person->place);
             $owners = array_filter([
                 'roster id' => $person->rosterId === null ? null : $byRosterId[$person->rosterId] ?? null,
@@ -80,7 +84,8 @@ final readonly class Comparison
                 $named[$account->id] = true;
             }
         }
-        $gone = fn (Known $account): bool => $account->role === 'student' && ! $account->left && ! isset($named[$account->id]) && ($complete || array_intersect($account->rosterIds, $ended) !== []);
+        $gone = fn (Known $account): bool => $account->role === 'student' && ! $account->left
+            && ! isset($named[$account->id]) && ($complete || array_intersect($account->rosterIds, $ended) !== []);
         $left = $faults === [] ? array_values(array_filter($known, $gone)) : [];
 
         return new self($found['added'], $found['changed'], $found['same'], $found['back'], $left, $faults);
@@ -94,23 +99,43 @@ final readonly class Comparison
     /** A sum over all that would be done, so that what is applied is what was looked at. */
     public function sum(): string
     {
-        $row = fn (Row $row): array => [$row->person->email, $row->person->name, $row->person->number, $row->person->section, $row->person->group, $row->person->role, $row->person->candidate, $row->known?->id, $row->changes];
+        $row = fn (Row $row): array => [
+            $row->person->email, $row->person->name, $row->person->number, $row->person->section, $row->person->group,
+            $row->person->role, $row->person->candidate, $row->known?->id, $row->changes,
+        ];
 
-        return hash('sha256', json_encode([array_map($row, $this->added), array_map($row, $this->changed), array_map($row, $this->back), array_map(fn (Known $known) => $known->id, $this->left)], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE));
+        return hash(
+            'sha256',
+            json_encode(
+                [
+                    array_map($row, $this->added), array_map($row, $this->changed), array_map($row, $this->back),
+                    array_map(fn (Known $known) => $known->id, $this->left),
+                ],
+                JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+            ),
+        );
     }
 
     private static function row(Person $person, ?Known $account): Row
     {
         $changes = $stays = [];
         if ($account !== null) {
-            foreach (['name' => [$account->name, $person->name], 'number' => [$account->number, $person->number], 'mail address' => [mb_strtolower($account->email), mb_strtolower($person->email)]] as $what => [$is, $said]) {
+            foreach (
+                [
+                    'name' => [$account->name, $person->name], 'number' => [$account->number, $person->number],
+                    'mail address' => [mb_strtolower($account->email), mb_strtolower($person->email)],
+                ] as $what => [$is, $said]
+            ) {
                 if ($said !== null && $is !== $said) {
                     $words = "{$what}: ".($is ?? 'none')." → {$said}";
                     // A number that is missing can be filled in; anything else of an account in use is its owner's.
                     $account->joined && $is !== null ? $stays[] = $words : $changes[] = $words;
                 }
             }
-            if ($account->role !== null && $person->saysSection && $account->section !== $person->section && ($person->section !== null || $person->role === 'student')) {
+            if (
+                $account->role !== null && $person->saysSection && $account->section !== $person->section
+                && ($person->section !== null || $person->role === 'student')
+            ) {
                 $changes[] = 'section: '.($account->section ?? 'none').' → '.($person->section ?? 'none');
             }
             if ($account->role !== null && $person->candidate !== null && $account->candidate !== $person->candidate) {
@@ -127,13 +152,21 @@ final readonly class Comparison
     private static function faultOf(Person $person): ?string
     {
         return match (true) {
-            ! $person->hasMail() && str_contains($person->name, '@') => "“{$person->email}” is no mail address, and the name holds one: are two columns swapped?",
-            ! $person->hasMail() && str_contains((string) $person->number, '@') => "“{$person->email}” is no mail address, and the number holds one: are two columns swapped?",
-            ! $person->hasMail() => $person->email === '' ? 'there is no mail address' : "“{$person->email}” is no mail address",
+            ! $person->hasMail()
+                && str_contains($person->name, '@') => "“{$person->email}” is no mail address, and the name holds one: are two columns swapped?",
+            ! $person->hasMail()
+                && str_contains(
+                    (string) $person->number, '@',
+                ) => "“{$person->email}” is no mail address, and the number holds one: are two columns swapped?",
+            ! $person->hasMail() => $person->email === ''
+                ? 'there is no mail address'
+                : "“{$person->email}” is no mail address",
             trim($person->name) === '' => 'there is no name',
             str_contains($person->name, '@') => "the name “{$person->name}” is a mail address: are two columns swapped?",
             mb_strlen($person->name) > 150 => 'the name has more than 150 characters',
-            ! in_array($person->role, ['coordinator', 'tutor', 'examiner', 'student'], true) => $person->role === '' ? 'there is no role, though the roster has a column for it' : "the role “{$person->role}” is not known here: say beside this list what it stands for",
+            ! in_array($person->role, ['coordinator', 'tutor', 'examiner', 'student'], true) => $person->role === ''
+                ? 'there is no role, though the roster has a column for it'
+                : "the role “{$person->role}” is not known here: say beside this list what it stands for",
             mb_strlen((string) $person->candidate) > 40 => 'the candidate number has more than 40 characters',
             mb_strlen((string) $person->number) > 40 => 'the number has more than 40 characters',
             mb_strlen((string) $person->section) > 40 => 'the section has more than 40 characters',

@@ -44,12 +44,20 @@ final class Advice
         $title = is_string($criterion['title'] ?? null) ? trim($criterion['title']) : '';
         $remarks = [];
         if (preg_match('/\s(and|&)\s|\w\s*\/\s*\w/i', $title) === 1) {
-            $remarks[] = new Remark($id, "“{$title}” asks for two things; a script that does one well and the other badly fits no level.");
+            $remarks[] = new Remark(
+                $id, "“{$title}” asks for two things; a script that does one well and the other badly fits no level.",
+            );
         }
         if (Draft::kindOf($criterion) !== Kind::Levels) {
             return $remarks;
         }
-        $used = array_values(array_filter($draft->levelsOf($criterion), fn (array $level) => ! is_array($criterion['unused'] ?? null) || ! in_array($level['id'], $criterion['unused'], true)));
+        $used = array_values(
+            array_filter(
+                $draft->levelsOf($criterion),
+                fn (array $level) => ! is_array($criterion['unused'] ?? null)
+                    || ! in_array($level['id'], $criterion['unused'], true),
+            )
+        );
         $named = $title === '' ? 'A criterion without a title' : "“{$title}”";
         $text = array_map(fn (array $level) => trim(self::in($criterion, 'descriptors', $level)), $used);
         $words = array_map(self::wordCounts(...), $text);
@@ -59,22 +67,38 @@ final class Advice
             $next = $used[$i + 1] ?? null;
             $alike = $next === null ? 0.0 : self::likeness($words[$i], $words[$i + 1]);
             if ($next !== null && $alike >= self::NEARLY) {
-                $remarks[] = new Remark($id, "{$named}: the descriptors of “{$draft->titleOf($level)}” and “{$draft->titleOf($next)}” are ".($alike === 1.0 ? 'the same.' : 'nearly the same; say what tells them apart.'));
+                $remarks[] = new Remark(
+                    $id,
+                    "{$named}: the descriptors of “{$draft->titleOf($level)}” and “{$draft->titleOf($next)}” are ".(
+                        $alike === 1.0 ? 'the same.' : 'nearly the same; say what tells them apart.'
+                    ),
+                );
             }
             $own = self::in($criterion, 'overrides', $level);
             $points[$own === '' ? Draft::pointsText($level) : $own][] = '“'.$draft->titleOf($level).'”';
         }
         foreach ($points as $value => $levels) {
             if ($value !== '' && count($levels) > 1) {
-                $remarks[] = new Remark($id, "{$named}: ".implode(' and ', $levels)." both give {$value} points, so choosing between them changes nothing.");
+                $remarks[] = new Remark(
+                    $id,
+                    "{$named}: ".implode(' and ', $levels)
+                        ." both give {$value} points, so choosing between them changes nothing.",
+                );
             }
         }
         if ($title !== '' && $empty > 0) {
-            $remarks[] = new Remark($id, "{$named}: {$empty} of its ".count($used).' levels '.($empty === 1 ? 'has' : 'have').' no descriptor.');
+            $remarks[] = new Remark(
+                $id,
+                "{$named}: {$empty} of its ".count($used).' levels '.($empty === 1 ? 'has' : 'have').' no descriptor.',
+            );
         }
         $ease = ReadingEase::of(implode("\n", $text));
         if ($ease !== null && $ease < self::HARD) {
-            $remarks[] = new Remark($id, "{$named}: the descriptors are hard to read (reading ease ".number_format($ease, 0).', where 60 is plain English). Shorter sentences and shorter words help markers agree.');
+            $remarks[] = new Remark(
+                $id,
+                "{$named}: the descriptors are hard to read (reading ease ".number_format($ease, 0)
+                    .', where 60 is plain English). Shorter sentences and shorter words help markers agree.',
+            );
         }
 
         return $remarks;
@@ -126,7 +150,8 @@ final class Advice
         $largest = BigRational::zero();
         $steep = null;
         foreach ($rubric->scored() as $criterion) {
-            $step = self::largestStep($criterion)->toBigRational()->multipliedBy($rubric->share($criterion))->dividedBy($criterion->max());
+            $step = self::largestStep($criterion)->toBigRational()->multipliedBy($rubric->share($criterion))
+                ->dividedBy($criterion->max());
             if ($step->isGreaterThan($largest)) {
                 [$largest, $steep] = [$step, $criterion];
             }
@@ -135,12 +160,23 @@ final class Advice
         foreach ($rubric->weighting === Weighting::Percent ? $rubric->scored() : [] as $criterion) {
             if ($criterion instanceof LevelCriterion && $criterion->stopsShort()) {
                 $most = Figure::plain($criterion->max());
-                $remarks[] = new Remark($criterion->id(), "“{$criterion->title()}”: its highest level has {$most} points, and counts as 100 % of the criterion. If {$most} is meant as {$most} of 100, add a level of 100.");
+                $remarks[] = new Remark(
+                    $criterion->id(),
+                    "“{$criterion->title()}”: its highest level has {$most} points, and counts as 100 % of the criterion. If {$most} is meant as {$most} of 100, add a level of 100.",
+                );
             }
         }
         foreach ($rubric->scored() as $criterion) {
-            if ($steep !== null && $criterion !== $steep && $rubric->share($criterion)->toBigRational()->isLessThan($largest)) {
-                $remarks[] = new Remark($criterion->id(), "One level of “{$steep->title()}” (up to ".Figure::shown($largest, 1)." of the mark) outweighs all of “{$criterion->title()}” (".Figure::plain($rubric->share($criterion)).').');
+            if (
+                $steep !== null && $criterion !== $steep
+                && $rubric->share($criterion)->toBigRational()->isLessThan($largest)
+            ) {
+                $remarks[] = new Remark(
+                    $criterion->id(),
+                    "One level of “{$steep->title()}” (up to ".Figure::shown($largest, 1)
+                        ." of the mark) outweighs all of “{$criterion->title()}” ("
+                        .Figure::plain($rubric->share($criterion)).').',
+                );
             }
         }
 
@@ -170,17 +206,26 @@ final class Advice
         $least = BigRational::zero();
         foreach ($rubric->scored() as $criterion) {
             if ($criterion instanceof ScaleCriterion && ! $criterion->isOnStep($criterion->highest)) {
-                $remarks[] = new Remark($criterion->id(), "“{$criterion->title()}”: steps of ".Figure::plain($criterion->step).' from '.Figure::plain($criterion->min).' never meet the highest, '.Figure::plain($criterion->highest).', so the full mark cannot be reached.');
+                $remarks[] = new Remark(
+                    $criterion->id(),
+                    "“{$criterion->title()}”: steps of ".Figure::plain($criterion->step).' from '
+                        .Figure::plain($criterion->min).' never meet the highest, '.Figure::plain($criterion->highest)
+                        .', so the full mark cannot be reached.',
+                );
             }
             $lowest = match (true) {
                 $criterion instanceof LevelCriterion => $criterion->usable()[0]->points,
                 $criterion instanceof ScaleCriterion => $criterion->min,
                 default => BigDecimal::zero(),
             };
-            $least = $least->plus($lowest->toBigRational()->multipliedBy($rubric->share($criterion))->dividedBy($criterion->max()));
+            $least = $least->plus(
+                $lowest->toBigRational()->multipliedBy($rubric->share($criterion))->dividedBy($criterion->max())
+            );
         }
         if ($least->isPositive()) {
-            $remarks[] = new Remark(null, 'No script can get less than '.Figure::shown($least, 1).': the lowest levels all give points.');
+            $remarks[] = new Remark(
+                null, 'No script can get less than '.Figure::shown($least, 1).': the lowest levels all give points.',
+            );
         }
 
         return $remarks;

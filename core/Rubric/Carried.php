@@ -68,7 +68,9 @@ final readonly class Carried
         $old = $stop($from);
         $new = $stop($to);
 
-        return $old !== null && $new !== null && $mark->points === Figure::plain($old->points) ? $mark->withPoints(Figure::plain($new->points)) : $mark;
+        return $old !== null && $new !== null && $mark->points === Figure::plain($old->points)
+            ? $mark->withPoints(Figure::plain($new->points))
+            : $mark;
     }
 
     /** The new total less the old one. */

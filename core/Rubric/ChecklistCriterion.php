@@ -31,7 +31,9 @@ final readonly class ChecklistCriterion implements Criterion
 
     public function max(): BigDecimal
     {
-        return array_reduce($this->items, fn (BigDecimal $sum, ChecklistItem $item) => $sum->plus($item->points), BigDecimal::zero());
+        return array_reduce(
+            $this->items, fn (BigDecimal $sum, ChecklistItem $item) => $sum->plus($item->points), BigDecimal::zero(),
+        );
     }
 
     public function points(CriterionMark $mark): ?BigDecimal
@@ -49,7 +51,9 @@ final readonly class ChecklistCriterion implements Criterion
             $item = $this->item((string) $id, $seen);
             $points = Document::parse($given);
             if ($points === null || $points->isGreaterThanOrEqualTo($item->points)) {
-                throw InvalidInput::at($this->id().'.partly.'.$id, "must be fewer points than the step's own {$item->points}");
+                throw InvalidInput::at(
+                    $this->id().'.partly.'.$id, "must be fewer points than the step's own {$item->points}",
+                );
             }
             $sum = $sum->plus($points);
         }

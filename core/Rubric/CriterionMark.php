@@ -56,7 +56,9 @@ final readonly class CriterionMark
             return is_string($form[$key] ?? null) ? $form[$key] : null;
         };
         $ends = $form['between'] ?? null;
-        $between = is_array($ends) && count($ends) === 2 && is_string($ends[0] ?? null) && is_string($ends[1] ?? null) ? [$ends[0], $ends[1]] : null;
+        $between = is_array($ends) && count($ends) === 2 && is_string($ends[0] ?? null) && is_string($ends[1] ?? null)
+            ? [$ends[0], $ends[1]]
+            : null;
         if ($ends !== null && $between === null) {
             $faults[] = new Fault("{$place}.between", 'must name two levels');
         }
@@ -83,7 +85,8 @@ final readonly class CriterionMark
         return new self(
             $level, $between, $points, isset($form['reason']) ? $words($form['reason']) : null,
             is_array($done) ? array_values(array_map($words, $done)) : ($parts === [] ? null : []), $parts,
-            ($form['not_applicable'] ?? false) === true, $words($form['comment'] ?? ''), array_diff(array_keys($form), self::KEYS) !== [],
+            ($form['not_applicable'] ?? false) === true, $words($form['comment'] ?? ''),
+            array_diff(array_keys($form), self::KEYS) !== [],
         );
     }
 
@@ -97,7 +100,8 @@ final readonly class CriterionMark
         return array_filter([
             'level' => $this->level, 'between' => $this->between, 'points' => $this->points, 'reason' => $this->reason,
             'done' => $this->done, 'partly' => $this->partly === [] ? null : $this->partly,
-            'not_applicable' => $this->notApplicable ? true : null, 'comment' => $this->comment === '' ? null : $this->comment,
+            'not_applicable' => $this->notApplicable ? true : null,
+            'comment' => $this->comment === '' ? null : $this->comment,
         ], fn (mixed $value) => $value !== null);
     }
 
@@ -114,12 +118,18 @@ final readonly class CriterionMark
 
     public function withComment(string $comment): self
     {
-        return new self($this->level, $this->between, $this->points, $this->reason, $this->done, $this->partly, $this->notApplicable, $comment, $this->isMore);
+        return new self(
+            $this->level, $this->between, $this->points, $this->reason, $this->done, $this->partly,
+            $this->notApplicable, $comment, $this->isMore,
+        );
     }
 
     public function withPoints(string $points): self
     {
-        return new self($this->level, $this->between, $points, $this->reason, $this->done, $this->partly, $this->notApplicable, $this->comment, $this->isMore);
+        return new self(
+            $this->level, $this->between, $points, $this->reason, $this->done, $this->partly, $this->notApplicable,
+            $this->comment, $this->isMore,
+        );
     }
 
     /** Whether both set the same, whatever their comments. */

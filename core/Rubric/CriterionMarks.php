@@ -40,7 +40,9 @@ final readonly class CriterionMarks implements JsonForm
         foreach ($document as $id => $form) {
             $id = (string) $id;
             try {
-                $marks[$id] = is_array($form) ? CriterionMark::fromArray($form, $id) : throw InvalidInput::at($id, 'must be an object');
+                $marks[$id] = is_array($form)
+                    ? CriterionMark::fromArray($form, $id)
+                    : throw InvalidInput::at($id, 'must be an object');
             } catch (InvalidInput $e) {
                 $faults[$id] = $e->faults;
             }

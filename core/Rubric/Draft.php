@@ -38,7 +38,10 @@ final readonly class Draft
     public function isUnwritten(): bool
     {
         foreach ($this->criteria() as $criterion) {
-            $texts = [$criterion['title'] ?? '', $criterion['purpose'] ?? '', ...array_values(is_array($criterion['descriptors'] ?? null) ? $criterion['descriptors'] : [])];
+            $texts = [
+                $criterion['title'] ?? '', $criterion['purpose'] ?? '',
+                ...array_values(is_array($criterion['descriptors'] ?? null) ? $criterion['descriptors'] : []),
+            ];
             if (array_filter($texts, fn (mixed $text) => is_string($text) && trim($text) !== '') !== []) {
                 return false;
             }
@@ -106,7 +109,9 @@ final readonly class Draft
         if (in_array($field, self::OF_CELL, true)) {
             return self::text(self::list($criterion, $field), $parts[3]);
         }
-        $row = in_array($field, ['levels', 'items'], true) ? self::find(self::rowsOf($criterion, $field), $parts[3]) : null;
+        $row = in_array($field, ['levels', 'items'], true)
+            ? self::find(self::rowsOf($criterion, $field), $parts[3])
+            : null;
 
         return $row === null ? '' : self::levelText($row, $parts[4] ?? '');
     }
@@ -122,13 +127,17 @@ final readonly class Draft
         if (count($parts) === 1) {
             return match (true) {
                 $place === 'points_shown' => new self([...$this->document, 'points_shown' => $value !== '']),
-                $place === 'weighting' && Weighting::tryFrom($value) === null, ! in_array($place, self::TOP, true) => $this,
+                $place === 'weighting' && Weighting::tryFrom($value) === null,
+                ! in_array($place, self::TOP, true) => $this,
                 default => new self([...$this->document, $place => $value]),
             };
         }
         [$list, $id, $field] = [$parts[0], $parts[1], $parts[2] ?? ''];
         if ($list === 'levels' && count($parts) === 3) {
-            return $this->with('levels', self::changed($this->levels(), $id, fn (array $level) => self::levelWith($level, $field, $value)));
+            return $this->with(
+                'levels',
+                self::changed($this->levels(), $id, fn (array $level) => self::levelWith($level, $field, $value)),
+            );
         }
         if ($list !== 'criteria') {
             return $this;
@@ -137,8 +146,16 @@ final readonly class Draft
         return $this->withCriterion($id, fn (array $criterion) => match (true) {
             count($parts) === 3 => self::criterionWith($criterion, $field, $value),
             count($parts) === 4 && $field === 'unused' => self::used($criterion, $parts[3], $value === ''),
-            count($parts) === 4 && in_array($field, self::OF_CELL, true) => self::cellWith($criterion, $field, $parts[3], $value),
-            count($parts) === 5 && in_array($field, ['levels', 'items'], true) && isset($criterion[$field]) => [...$criterion, $field => self::changed(self::rowsOf($criterion, $field), $parts[3], fn (array $row) => self::levelWith($row, $parts[4], $value))],
+            count($parts) === 4
+                && in_array($field, self::OF_CELL, true) => self::cellWith($criterion, $field, $parts[3], $value),
+            count($parts) === 5 && in_array($field, ['levels', 'items'], true)
+                && isset($criterion[$field]) => [
+                    ...$criterion,
+                    $field => self::changed(
+                        self::rowsOf($criterion, $field), $parts[3],
+                        fn (array $row) => self::levelWith($row, $parts[4], $value),
+                    ),
+                ],
             default => $criterion,
         });
     }
@@ -218,9 +235,30 @@ final readonly class Draft
     public function words(): string
     {
         $words = [$this->get('title')];
-        foreach ([$this->levels(), ...array_map(fn (array $criterion) => [$criterion, ...self::rowsOf($criterion, 'levels'), ...self::rowsOf($criterion, 'items')], $this->criteria())] as $rows) {
+        foreach (
+            [
+                $this->levels(),
+                ...array_map(
+                    fn (array $criterion) => [
+                        $criterion, ...self::rowsOf($criterion, 'levels'), ...self::rowsOf($criterion, 'items'),
+                    ],
+                    $this->criteria(),
+                ),
+            ] as $rows
+        ) {
             foreach ($rows as $row) {
-                array_push($words, self::text($row, 'title'), self::text($row, 'purpose'), ...array_values(array_filter([...array_values(self::list($row, 'descriptors')), ...array_values(self::list($row, 'guidance'))], is_string(...))));
+                array_push(
+                    $words, self::text($row, 'title'), self::text($row, 'purpose'),
+                    ...array_values(
+                        array_filter(
+                            [
+                                ...array_values(self::list($row, 'descriptors')),
+                                ...array_values(self::list($row, 'guidance')),
+                            ],
+                            is_string(...),
+                        )
+                    ),
+                );
             }
         }
 
@@ -270,7 +308,12 @@ final readonly class Draft
     /** The weights of the criteria that bear points. */
     public function balance(): WeightBalance
     {
-        return WeightBalance::of(array_map(self::weight(...), array_filter($this->criteria(), fn (array $criterion) => self::kindOf($criterion) !== Kind::Comment)));
+        return WeightBalance::of(
+            array_map(
+                self::weight(...),
+                array_filter($this->criteria(), fn (array $criterion) => self::kindOf($criterion) !== Kind::Comment),
+            )
+        );
     }
 
     /**
@@ -296,19 +339,26 @@ final readonly class Draft
             if (trim(self::text($criterion, 'title')) === '') {
                 $faults[] = new Fault("criteria[{$i}].title", 'is missing');
             }
-            foreach (self::kindOf($criterion) === Kind::Levels ? self::rowsOf($criterion, 'levels') : [] as $n => $level) {
+            foreach (
+                self::kindOf($criterion) === Kind::Levels ? self::rowsOf($criterion, 'levels') : [] as $n => $level
+            ) {
                 if (trim(self::text($level, 'title')) === '') {
                     $faults[] = new Fault("criteria[{$i}].levels[{$n}].title", 'is missing');
                 }
             }
-            foreach (self::kindOf($criterion) === Kind::Checklist ? self::rowsOf($criterion, 'items') : [] as $n => $item) {
+            foreach (
+                self::kindOf($criterion) === Kind::Checklist ? self::rowsOf($criterion, 'items') : [] as $n => $item
+            ) {
                 if (trim(self::text($item, 'title')) === '') {
                     $faults[] = new Fault("criteria[{$i}].items[{$n}].title", 'is missing');
                 }
             }
         }
         foreach ($this->weighting() === Weighting::Percent ? $this->criteria() : [] as $i => $criterion) {
-            if (self::kindOf($criterion) !== Kind::Comment && self::weight($criterion)->stripTrailingZeros()->getScale() > 2) {
+            if (
+                self::kindOf($criterion) !== Kind::Comment
+                && self::weight($criterion)->stripTrailingZeros()->getScale() > 2
+            ) {
                 $faults[] = new Fault("criteria[{$i}].weight", 'has more than two decimals');
             }
         }
@@ -352,7 +402,10 @@ final readonly class Draft
      */
     public static function newCriterion(string $id): array
     {
-        return ['id' => $id, 'title' => '', 'purpose' => '', 'weight' => '0', 'kind' => 'levels', 'optional' => false, 'descriptors' => [], 'guidance' => [], 'overrides' => [], 'unused' => []];
+        return [
+            'id' => $id, 'title' => '', 'purpose' => '', 'weight' => '0', 'kind' => 'levels', 'optional' => false,
+            'descriptors' => [], 'guidance' => [], 'overrides' => [], 'unused' => [],
+        ];
     }
 
     /**
@@ -491,7 +544,9 @@ final readonly class Draft
         }
         $isNumber = in_array($field, ['weight', 'min', 'max', 'step'], true);
 
-        return in_array($field, self::OF_CRITERION, true) ? [...$criterion, $field => $isNumber ? trim($value) : $value] : $criterion;
+        return in_array($field, self::OF_CRITERION, true)
+            ? [...$criterion, $field => $isNumber ? trim($value) : $value]
+            : $criterion;
     }
 
     /**

@@ -19,21 +19,34 @@ final class DraftChanges
         $rows = [];
         foreach ($before->differences($after) as $place => [$old, $new]) {
             $parts = explode('.', $place);
-            $isGone = count($parts) > 1 && $after->get($place) === '' && str_contains(PlaceName::of($after, $place), 'that is not here');
+            $isGone = count($parts) > 1 && $after->get($place) === ''
+                && str_contains(PlaceName::of($after, $place), 'that is not here');
             $where = PlaceName::of($isGone ? $before : $after, $place);
             // A whole criterion or level that came or went is one line, by its title.
             $isNew = count($parts) > 1 && str_contains(PlaceName::of($before, $place), 'that is not here');
             if (($isGone || $isNew) && end($parts) !== 'title') {
                 continue;
             }
-            $rows[] = ['where' => $where, 'before' => $isNew ? '(not there)' : $old, 'after' => $isGone ? '(removed)' : $new];
+            $rows[] = [
+                'where' => $where, 'before' => $isNew ? '(not there)' : $old, 'after' => $isGone ? '(removed)' : $new,
+            ];
         }
 
-        foreach (['criteria' => [$before->criteria(), $after->criteria()], 'levels' => [$before->levels(), $after->levels()]] as $list => [$old, $new]) {
-            $named = fn (Draft $draft, string ...$ids): string => implode(', ', array_map(fn (string $id) => trim($draft->get("{$list}.{$id}.title")) ?: '(no title)', $ids));
+        foreach (
+            [
+                'criteria' => [$before->criteria(), $after->criteria()],
+                'levels' => [$before->levels(), $after->levels()],
+            ] as $list => [$old, $new]
+        ) {
+            $named = fn (Draft $draft, string ...$ids): string => implode(
+                ', ', array_map(fn (string $id) => trim($draft->get("{$list}.{$id}.title")) ?: '(no title)', $ids),
+            );
             [$oldOrder, $newOrder] = [self::common($old, $new), self::common($new, $old)];
             if ($oldOrder !== $newOrder) {
-                $rows[] = ['where' => "order of the {$list}", 'before' => $named($before, ...$oldOrder), 'after' => $named($after, ...$newOrder)];
+                $rows[] = [
+                    'where' => "order of the {$list}", 'before' => $named($before, ...$oldOrder),
+                    'after' => $named($after, ...$newOrder),
+                ];
             }
         }
 

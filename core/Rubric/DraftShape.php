@@ -37,11 +37,17 @@ final class DraftShape
             'place-level' => $draft->with('levels', self::placed($draft->levels(), $id, (int) $other)),
             'own-levels' => $draft->withCriterion($id, fn (array $c) => ['levels' => $draft->levelsOf($c)] + $c),
             'shared-levels' => $draft->withCriterion($id, fn (array $c) => array_diff_key($c, ['levels' => true])),
-            'add-own-level' => self::inList($draft, $id, 'levels', fn (array $rows) => self::added($rows, 'l', Rubric::MOST_LEVELS, ['title' => '', 'points' => ''])),
+            'add-own-level' => self::inList(
+                $draft, $id, 'levels',
+                fn (array $rows) => self::added($rows, 'l', Rubric::MOST_LEVELS, ['title' => '', 'points' => '']),
+            ),
             'remove-own-level' => self::inList($draft, $id, 'levels', fn (array $rows) => self::without($rows, $other)),
             'own-level-left' => self::inList($draft, $id, 'levels', fn (array $rows) => self::moved($rows, $other, -1)),
             'own-level-right' => self::inList($draft, $id, 'levels', fn (array $rows) => self::moved($rows, $other, 1)),
-            'add-item' => self::inList($draft, $id, 'items', fn (array $rows) => self::added($rows, 's', self::MOST_ITEMS, ['title' => '', 'points' => '1'])),
+            'add-item' => self::inList(
+                $draft, $id, 'items',
+                fn (array $rows) => self::added($rows, 's', self::MOST_ITEMS, ['title' => '', 'points' => '1']),
+            ),
             'remove-item' => self::inList($draft, $id, 'items', fn (array $rows) => self::without($rows, $other)),
             'item-up' => self::inList($draft, $id, 'items', fn (array $rows) => self::moved($rows, $other, -1)),
             'item-down' => self::inList($draft, $id, 'items', fn (array $rows) => self::moved($rows, $other, 1)),
@@ -82,7 +88,10 @@ final class DraftShape
             return $draft;
         }
         $at = $after === '' ? null : Draft::position($criteria, $after);
-        array_splice($criteria, $at === null ? count($criteria) : $at + 1, 0, [Draft::newCriterion(self::freeId($criteria, 'c'))]);
+        array_splice(
+            $criteria, $at === null ? count($criteria) : $at + 1, 0,
+            [Draft::newCriterion(self::freeId($criteria, 'c'))],
+        );
 
         return $draft->with('criteria', $criteria);
     }
@@ -95,7 +104,9 @@ final class DraftShape
             return $draft;
         }
         $title = trim($draft->get("criteria.{$id}.title").' (copy)');
-        $copy = ['id' => self::freeId($criteria, 'c'), 'title' => $title, 'weight' => '0', 'pinned' => false] + $criteria[$at];
+        $copy = [
+            'id' => self::freeId($criteria, 'c'), 'title' => $title, 'weight' => '0', 'pinned' => false,
+        ] + $criteria[$at];
         array_splice($criteria, $at + 1, 0, [$copy]);
 
         return $draft->with('criteria', $criteria);
@@ -103,7 +114,9 @@ final class DraftShape
 
     private static function addLevel(Draft $draft): Draft
     {
-        return $draft->with('levels', self::added($draft->levels(), 'l', Rubric::MOST_LEVELS, ['title' => '', 'points' => '']));
+        return $draft->with(
+            'levels', self::added($draft->levels(), 'l', Rubric::MOST_LEVELS, ['title' => '', 'points' => '']),
+        );
     }
 
     private static function duplicateLevel(Draft $draft, string $id): Draft
@@ -114,11 +127,17 @@ final class DraftShape
             return $draft;
         }
         $copy = self::freeId($levels, 'l');
-        array_splice($levels, $at + 1, 0, [['id' => $copy, 'title' => trim($draft->get("levels.{$id}.title").' (copy)')] + $levels[$at]]);
+        array_splice(
+            $levels, $at + 1, 0,
+            [['id' => $copy, 'title' => trim($draft->get("levels.{$id}.title").' (copy)')] + $levels[$at]],
+        );
         $draft = $draft->with('levels', $levels);
         foreach ($draft->criteria() as $criterion) {
             foreach (isset($criterion['levels']) ? [] : ['descriptors', 'guidance', 'overrides', 'unused'] as $field) {
-                $draft = $draft->set("criteria.{$criterion['id']}.{$field}.{$copy}", $draft->get("criteria.{$criterion['id']}.{$field}.{$id}"));
+                $draft = $draft->set(
+                    "criteria.{$criterion['id']}.{$field}.{$copy}",
+                    $draft->get("criteria.{$criterion['id']}.{$field}.{$id}"),
+                );
             }
         }
 
@@ -138,7 +157,9 @@ final class DraftShape
                 }
             }
             if (is_array($criterion['unused'] ?? null)) {
-                $criterion['unused'] = array_values(array_filter($criterion['unused'], fn (mixed $each) => $each !== $id));
+                $criterion['unused'] = array_values(
+                    array_filter($criterion['unused'], fn (mixed $each) => $each !== $id)
+                );
             }
 
             return $criterion;
@@ -155,7 +176,9 @@ final class DraftShape
     private static function spread(Draft $draft, callable $how): Draft
     {
         $criteria = $draft->criteria();
-        $scored = array_keys(array_filter($criteria, fn (array $criterion) => Draft::kindOf($criterion) !== Kind::Comment));
+        $scored = array_keys(
+            array_filter($criteria, fn (array $criterion) => Draft::kindOf($criterion) !== Kind::Comment)
+        );
         $weights = array_map(fn (int $i) => Draft::weight($criteria[$i]), $scored);
         $free = array_keys(array_filter($scored, fn (int $i) => ($criteria[$i]['pinned'] ?? false) !== true));
         foreach ($how($weights, $free) as $n => $weight) {
@@ -170,7 +193,9 @@ final class DraftShape
      */
     private static function inList(Draft $draft, string $criterion, string $list, callable $change): Draft
     {
-        return $draft->withCriterion($criterion, fn (array $c) => isset($c[$list]) ? [...$c, $list => $change(Draft::rowsOf($c, $list))] : $c);
+        return $draft->withCriterion(
+            $criterion, fn (array $c) => isset($c[$list]) ? [...$c, $list => $change(Draft::rowsOf($c, $list))] : $c,
+        );
     }
 
     /**

@@ -37,7 +37,9 @@ final readonly class Level
     /** What choosing it gives until other points are set: half-way through its range, exact. */
     public function middle(): BigDecimal
     {
-        return $this->points->plus($this->highest())->dividedBy(2, max($this->points->getScale(), $this->highest()->getScale()) + 1, RoundingMode::UNNECESSARY)->stripTrailingZeros();
+        return $this->points->plus($this->highest())
+            ->dividedBy(2, max($this->points->getScale(), $this->highest()->getScale()) + 1, RoundingMode::UNNECESSARY)
+            ->stripTrailingZeros();
     }
 
     /** Whether the points lie in this level: on it, or inside its range, ends included. */

@@ -27,7 +27,10 @@ final readonly class LevelCriterion implements Criterion
         public array $levels,
     ) {
         $usable = array_values(array_filter($levels, fn (Level $level) => $level->used));
-        usort($usable, fn (Level $a, Level $b) => $a->points->compareTo($b->points) ?: $a->highest()->compareTo($b->highest()));
+        usort(
+            $usable,
+            fn (Level $a, Level $b) => $a->points->compareTo($b->points) ?: $a->highest()->compareTo($b->highest()),
+        );
         $max = BigDecimal::zero();
         foreach ($usable as $level) {
             $max = BigDecimal::max($max, $level->highest());
@@ -37,8 +40,8 @@ final readonly class LevelCriterion implements Criterion
     }
 
     /**
-     * Whether its points look like marks out of 100 and stop short of it: a highest level of 85 counts in full, as 10 of
-     * 10 would, which is easily overlooked.
+     * Whether its points look like marks out of 100 and stop short of it: a highest level of 85 counts in full, as 10
+     * of 10 would, which is easily overlooked.
      */
     public function stopsShort(): bool
     {

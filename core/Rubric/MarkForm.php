@@ -10,8 +10,8 @@ use YoungHarbor\Core\Input\InvalidInput;
 /**
  * What a marker sets on one criterion as a form sends it, turned into a mark, and back.
  *
- * Fields: `stop` (a stop of the rail), `points`, `done` and `partly` (by step), `none` (no step was done), `own_points` and
- * `own_reason` (points set by hand), `na` (does not apply), `comment`.
+ * Fields: `stop` (a stop of the rail), `points`, `done` and `partly` (by step), `none` (no step was done), `own_points`
+ * and `own_reason` (points set by hand), `na` (does not apply), `comment`.
  */
 final class MarkForm
 {
@@ -30,7 +30,10 @@ final class MarkForm
         $points = str_replace(',', '.', $text('points'));
         $own = str_replace(',', '.', $text('own_points'));
         $mark = match (true) {
-            $own !== '' && ! $criterion instanceof CommentCriterion => new CriterionMark(points: $own, reason: $text('own_reason')),
+            $own !== ''
+                && ! $criterion instanceof CommentCriterion => new CriterionMark(
+                    points: $own, reason: $text('own_reason'),
+                ),
             $criterion instanceof LevelCriterion => self::onRail($criterion, $text('stop'), $points),
             $criterion instanceof ScaleCriterion => new CriterionMark(points: $points === '' ? null : $points),
             $criterion instanceof ChecklistCriterion => self::steps($criterion, $form),
@@ -50,7 +53,8 @@ final class MarkForm
         if ($level === null || ! $level->isRange()) {
             return $mark;
         }
-        // Points left over from another level do not count here: the range has its own, its middle until others are set.
+        // Points left over from another level do not count here: the range has its own, its middle until others are
+        // set.
         $isInside = $points !== '' && $criterion->accepts($mark->withPoints($points));
 
         return $mark->withPoints($isInside ? $points : Figure::plain($level->middle()));
@@ -96,14 +100,18 @@ final class MarkForm
         if ($criterion instanceof LevelCriterion) {
             foreach (RailStop::of($criterion) as $stop) {
                 if ($stop->holds($mark)) {
-                    return ['stop' => $stop->key] + ($mark->level !== null && $mark->points !== null ? ['points' => $mark->points] : []);
+                    return ['stop' => $stop->key] + (
+                        $mark->level !== null && $mark->points !== null ? ['points' => $mark->points] : []
+                    );
                 }
             }
 
             return [];
         }
         if ($mark->done !== null) {
-            return ['done' => array_fill_keys($mark->done, '1'), 'partly' => $mark->partly] + ($mark->done === [] && $mark->partly === [] ? ['none' => '1'] : []);
+            return [
+                'done' => array_fill_keys($mark->done, '1'), 'partly' => $mark->partly,
+            ] + ($mark->done === [] && $mark->partly === [] ? ['none' => '1'] : []);
         }
 
         return $mark->points === null ? [] : ['points' => $mark->points];
@@ -118,7 +126,8 @@ final class MarkForm
         if ($criterion instanceof ChecklistCriterion && $mark->done !== null) {
             $partly = count($mark->partly);
 
-            return count($mark->done).' of '.count($criterion->items).' items done'.($partly === 0 ? '' : ", {$partly} partly");
+            return count($mark->done).' of '.count($criterion->items).' items done'
+                .($partly === 0 ? '' : ", {$partly} partly");
         }
         if (! $criterion instanceof LevelCriterion) {
             return '';

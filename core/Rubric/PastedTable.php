@@ -46,13 +46,18 @@ final readonly class PastedTable
         $rows = preg_match('/<t(able|r|d)\b/i', $pasted) === 1 ? HtmlTable::rows($pasted) : Delimited::rows($pasted);
         $width = $rows === [] ? 0 : max(array_map(count(...), $rows));
         if ($rows === [] || $width === 0) {
-            throw InvalidInput::at('', 'there is no table in what was pasted; copy the cells with the criteria in the first column and the levels across');
+            throw InvalidInput::at(
+                '',
+                'there is no table in what was pasted; copy the cells with the criteria in the first column and the levels across',
+            );
         }
         $rows = array_map(fn (array $row) => array_map(trim(...), array_pad($row, $width, '')), $rows);
         $headed ??= self::looksHeaded($rows);
         $header = $headed ? array_shift($rows) : array_fill(0, $width, '');
         if (count($rows) > Rubric::MOST_CRITERIA) {
-            throw InvalidInput::at('', 'the table has '.count($rows).' rows; a rubric can have '.Rubric::MOST_CRITERIA.' criteria at most');
+            throw InvalidInput::at(
+                '', 'the table has '.count($rows).' rows; a rubric can have '.Rubric::MOST_CRITERIA.' criteria at most',
+            );
         }
 
         return self::read($header, $rows, $headed);
@@ -67,7 +72,14 @@ final readonly class PastedTable
         }
         $ids = [];
         foreach ($this->levels as $n => $level) {
-            $same = array_values(array_filter($draft->levels(), fn (array $each) => mb_strtolower(trim($draft->get("levels.{$each['id']}.title"))) === mb_strtolower($level['title'])));
+            $same = array_values(
+                array_filter(
+                    $draft->levels(),
+                    fn (array $each) => mb_strtolower(
+                        trim($draft->get("levels.{$each['id']}.title"))
+                    ) === mb_strtolower($level['title']),
+                )
+            );
             $known = $same === [] ? ($level['title'] === '' ? ($draft->levels()[$n] ?? null) : null) : $same[0];
             if ($known === null) {
                 $before = $draft;
@@ -76,7 +88,9 @@ final readonly class PastedTable
                     continue;
                 }
                 $known = $draft->levels()[count($draft->levels()) - 1];
-                $draft = $draft->set("levels.{$known['id']}.title", $level['title'])->set("levels.{$known['id']}.points", $level['points']);
+                $draft = $draft->set("levels.{$known['id']}.title", $level['title'])->set(
+                    "levels.{$known['id']}.points", $level['points'],
+                );
             }
             $ids[$n] = $known['id'];
         }
@@ -87,7 +101,8 @@ final readonly class PastedTable
                 break;
             }
             $at = 'criteria.'.$draft->criteria()[$count]['id'];
-            $draft = $draft->set("{$at}.title", $criterion['title'])->set("{$at}.purpose", $criterion['purpose'])->set("{$at}.weight", $criterion['weight'] === '' ? '0' : $criterion['weight']);
+            $draft = $draft->set("{$at}.title", $criterion['title'])->set("{$at}.purpose", $criterion['purpose'])
+                ->set("{$at}.weight", $criterion['weight'] === '' ? '0' : $criterion['weight']);
             foreach ($criterion['descriptors'] as $n => $descriptor) {
                 if (isset($ids[$n])) {
                     $draft = $draft->set("{$at}.descriptors.{$ids[$n]}", $descriptor);
@@ -110,9 +125,17 @@ final readonly class PastedTable
             $notes[] = 'The row under it gives their points.';
         }
         $weightColumn = self::weightColumn($header, $rows);
-        $columns = array_values(array_filter(range(1, max(1, count($header) - 1)), fn (int $c) => $c < count($header) && $c !== $weightColumn));
+        $columns = array_values(
+            array_filter(
+                range(1, max(1, count($header) - 1)), fn (int $c) => $c < count($header) && $c !== $weightColumn,
+            )
+        );
         if (count($columns) > Rubric::MOST_LEVELS) {
-            throw InvalidInput::at('', 'the table has '.count($columns).' columns of levels; a rubric can have '.Rubric::MOST_LEVELS.' at most');
+            throw InvalidInput::at(
+                '',
+                'the table has '.count($columns).' columns of levels; a rubric can have '.Rubric::MOST_LEVELS
+                    .' at most',
+            );
         }
         $levels = array_map(function (int $column) use ($header, $pointsRow): array {
             [$title, $points] = self::level($header[$column]);
@@ -123,13 +146,20 @@ final readonly class PastedTable
         $criteria = [];
         foreach ($rows as $i => $row) {
             [$title, $purpose] = array_pad(explode("\n", $row[0], 2), 2, '');
-            $criteria[] = ['title' => trim($title), 'purpose' => trim($purpose), 'weight' => $weights[$i] ?? '', 'descriptors' => array_map(fn (int $column) => $row[$column], $columns)];
+            $criteria[] = [
+                'title' => trim($title), 'purpose' => trim($purpose), 'weight' => $weights[$i] ?? '',
+                'descriptors' => array_map(fn (int $column) => $row[$column], $columns),
+            ];
         }
         $without = count(array_filter($levels, fn (array $level) => $level['points'] === ''));
         if ($without > 0) {
-            $notes[] = ($without === count($levels) ? 'No level says' : "{$without} of the levels do not say").' how many points it gives; write them in the sheet.';
+            $notes[] = (
+                $without === count($levels) ? 'No level says' : "{$without} of the levels do not say"
+            ).' how many points it gives; write them in the sheet.';
         }
-        $notes[] = $weightColumn === null ? 'There is no column of weights.' : 'Column '.($weightColumn + 1).' gives the weights.';
+        $notes[] = $weightColumn === null
+            ? 'There is no column of weights.'
+            : 'Column '.($weightColumn + 1).' gives the weights.';
 
         return new self($levels, $criteria, $headed, $notes);
     }
@@ -187,7 +217,10 @@ final readonly class PastedTable
     {
         for ($column = count($header) - 1; $column >= 1; $column--) {
             $cells = array_filter(array_column($rows, $column), fn (string $cell) => $cell !== '');
-            $areNumbers = $cells !== [] && array_filter($cells, fn (string $cell) => preg_match('/\A'.self::NUMBER.'\s*%?\z/', $cell) !== 1) === [];
+            $areNumbers = $cells !== []
+                && array_filter(
+                    $cells, fn (string $cell) => preg_match('/\A'.self::NUMBER.'\s*%?\z/', $cell) !== 1,
+                ) === [];
             if ($areNumbers || preg_match('/\bweight|\A%\z/i', $header[$column]) === 1) {
                 return $column;
             }
@@ -207,10 +240,17 @@ final readonly class PastedTable
         if (str_contains(implode('', $cells), ',')) {
             $notes[] = 'A comma in a weight was read as its decimal point.';
         }
-        $sum = WeightBalance::of(array_map(fn (string $weight) => Document::parse($weight) ?? BigDecimal::zero(), $weights))->sum;
+        $sum = WeightBalance::of(
+            array_map(fn (string $weight) => Document::parse($weight) ?? BigDecimal::zero(), $weights)
+        )->sum;
         if ($sum->isEqualTo(1) && count($weights) > 1) {
             $notes[] = 'The weights total 1 and were read as shares of a whole.';
-            $weights = array_map(fn (string $weight) => Figure::plain((Document::parse($weight) ?? BigDecimal::zero())->multipliedBy(100)), $weights);
+            $weights = array_map(
+                fn (string $weight) => Figure::plain(
+                    (Document::parse($weight) ?? BigDecimal::zero())->multipliedBy(100)
+                ),
+                $weights,
+            );
         }
 
         return $weights;
@@ -228,7 +268,12 @@ final readonly class PastedTable
         if (preg_match("/\\A({$points})\\z/u", $cell) === 1) {
             return [$cell, self::point($cell)];
         }
-        if (preg_match("/\\A(.*?)[\\s:,–-]*(?:[(\\[]\\s*({$points})\\s*(?:points?|pts?\\.?|marks?)?\\s*[)\\]]|({$points})\\s*(?:points?|pts?\\.?|marks?))\\z/iu", $cell, $match) === 1) {
+        if (
+            preg_match(
+                "/\\A(.*?)[\\s:,–-]*(?:[(\\[]\\s*({$points})\\s*(?:points?|pts?\\.?|marks?)?\\s*[)\\]]|({$points})\\s*(?:points?|pts?\\.?|marks?))\\z/iu",
+                $cell, $match,
+            ) === 1
+        ) {
             return [trim($match[1]), self::point(($match[2] ?? '').($match[3] ?? ''))];
         }
 

@@ -10,8 +10,11 @@ namespace YoungHarbor\Core\Rubric;
 final class PlaceName
 {
     private const FIELDS = [
-        'title' => 'title', 'purpose' => 'purpose', 'weight' => 'weight', 'kind' => 'kind', 'optional' => 'whether it is optional', 'pinned' => 'whether its weight is pinned',
-        'min' => 'lowest points', 'max' => 'highest points', 'step' => 'step', 'points' => 'points', 'descriptors' => 'descriptor', 'guidance' => 'guidance', 'overrides' => 'own points', 'unused' => 'whether it is used',
+        'title' => 'title', 'purpose' => 'purpose', 'weight' => 'weight', 'kind' => 'kind',
+        'optional' => 'whether it is optional', 'pinned' => 'whether its weight is pinned',
+        'min' => 'lowest points', 'max' => 'highest points', 'step' => 'step', 'points' => 'points',
+        'descriptors' => 'descriptor', 'guidance' => 'guidance', 'overrides' => 'own points',
+        'unused' => 'whether it is used',
         'weighting' => 'weighting', 'points_shown' => 'whether students see points',
     ];
 
@@ -38,7 +41,8 @@ final class PlaceName
         $at = Draft::position($draft->criteria(), $parts[1]);
         $criterion = $at === null ? [] : $draft->criteria()[$at];
         if ($parts[2] === 'items') {
-            return "{$name}, ".self::row('step', Draft::rowsOf($criterion, 'items'), $parts[3]).', '.(self::FIELDS[$parts[4] ?? ''] ?? '');
+            return "{$name}, ".self::row('step', Draft::rowsOf($criterion, 'items'), $parts[3]).', '
+                .(self::FIELDS[$parts[4] ?? ''] ?? '');
         }
         $level = self::row('level', $draft->levelsOf($criterion), $parts[3]);
 

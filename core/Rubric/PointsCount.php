@@ -22,7 +22,9 @@ final class PointsCount
             $counts[$criterion['id']] = '–';
             try {
                 // Each by itself, so that a fault in one leaves the others their figure.
-                $alone = Rubric::fromArray(['title' => 'x', 'weighting' => 'points', 'criteria' => [$criterion]] + $draft->document);
+                $alone = Rubric::fromArray(
+                    ['title' => 'x', 'weighting' => 'points', 'criteria' => [$criterion]] + $draft->document
+                );
                 $counts[$criterion['id']] = Figure::plain($alone->criteria[0]->max());
             } catch (InvalidInput) {
                 continue;
@@ -30,7 +32,9 @@ final class PointsCount
         }
         try {
             $whole = Rubric::fromArray(['weighting' => 'points'] + $draft->document);
-            $counts['all'] = Figure::plain(WeightBalance::of(array_map(fn (Criterion $criterion) => $criterion->max(), $whole->scored()))->sum);
+            $counts['all'] = Figure::plain(
+                WeightBalance::of(array_map(fn (Criterion $criterion) => $criterion->max(), $whole->scored()))->sum
+            );
         } catch (InvalidInput) {
             return $counts;
         }

@@ -35,7 +35,8 @@ final readonly class RailStop
         foreach ($usable as $i => $level) {
             $before = $usable[$i - 1] ?? null;
             if ($before !== null && $before->highest()->isLessThan($level->points)) {
-                $half = $before->highest()->plus($level->points)->dividedBy(2, 6, RoundingMode::HALF_UP)->stripTrailingZeros();
+                $half = $before->highest()->plus($level->points)->dividedBy(2, 6, RoundingMode::HALF_UP)
+                    ->stripTrailingZeros();
                 $stops[] = new self("{$before->id}~{$level->id}", $half, $before, $level);
             }
             $stops[] = new self($level->id, $level->points, $level, null);
@@ -60,7 +61,9 @@ final readonly class RailStop
     /** Whether a mark stands on this stop. */
     public function holds(CriterionMark $mark): bool
     {
-        return $this->above === null ? $mark->level === $this->level->id : $mark->between === [$this->level->id, $this->above->id];
+        return $this->above === null
+            ? $mark->level === $this->level->id
+            : $mark->between === [$this->level->id, $this->above->id];
     }
 
     /**
@@ -80,7 +83,9 @@ final readonly class RailStop
 
             return $stop->above === null
                 ? new CriterionMark(level: $stop->level->id)
-                : new CriterionMark(between: [$stop->level->id, $stop->above->id], points: Figure::plain($stop->points));
+                : new CriterionMark(
+                    between: [$stop->level->id, $stop->above->id], points: Figure::plain($stop->points),
+                );
         }
         throw InvalidInput::at($criterion->title(), 'has no such level');
     }

@@ -58,7 +58,9 @@ final readonly class Rubric
      */
     public function scored(): array
     {
-        return array_values(array_filter($this->criteria, fn (Criterion $criterion) => $criterion->kind() !== Kind::Comment));
+        return array_values(
+            array_filter($this->criteria, fn (Criterion $criterion) => $criterion->kind() !== Kind::Comment)
+        );
     }
 
     /** What a criterion counts for: its weight in percent, or its maximum in points weighting. */

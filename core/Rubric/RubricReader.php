@@ -70,7 +70,9 @@ final class RubricReader
         $head = new Head(
             $this->in->text($row, 'id', "{$place}.id", 64, required: true),
             // Files may leave a title out; its id then stands for it.
-            $this->in->text($row, 'title', "{$place}.title", self::TITLE) ?: (is_string($row['id'] ?? null) ? $row['id'] : ''),
+            $this->in->text($row, 'title', "{$place}.title", self::TITLE) ?: (
+                is_string($row['id'] ?? null) ? $row['id'] : ''
+            ),
             $this->in->text($row, 'purpose', "{$place}.purpose", self::TEXT),
             $scored && $weighted ? $this->in->decimal($row, 'weight', "{$place}.weight") : BigDecimal::zero(),
             ($row['optional'] ?? false) === true,
@@ -111,7 +113,9 @@ final class RubricReader
             if ($upto !== null && $upto->isLessThanOrEqualTo($points)) {
                 $this->in->fault("{$at}.upto", 'must be above the points the level begins with');
             }
-            $levels[] = new Level($id, $this->in->text($row, 'title', "{$at}.title", self::TITLE), $points, $upto, true);
+            $levels[] = new Level(
+                $id, $this->in->text($row, 'title', "{$at}.title", self::TITLE), $points, $upto, true,
+            );
         }
 
         return $levels;
@@ -132,7 +136,9 @@ final class RubricReader
         $ids = array_map(fn (Level $level) => $level->id, $base);
         foreach ([...array_keys($overrides), ...array_values($unused)] as $id) {
             if (! in_array(is_int($id) ? (string) $id : $id, $ids, true)) {
-                $this->in->fault($place, 'names a level that does not exist: '.(is_scalar($id) ? (string) $id : get_debug_type($id)));
+                $this->in->fault(
+                    $place, 'names a level that does not exist: '.(is_scalar($id) ? (string) $id : get_debug_type($id)),
+                );
             }
         }
         $levels = [];
@@ -141,7 +147,10 @@ final class RubricReader
             if (array_key_exists($level->id, $overrides)) {
                 $points = $this->in->decimal($overrides, $level->id, "{$place}.overrides.{$level->id}");
                 if ($level->isRange()) {
-                    $this->in->fault("{$place}.overrides.{$level->id}", 'a level with a range of points cannot have its own points here');
+                    $this->in->fault(
+                        "{$place}.overrides.{$level->id}",
+                        'a level with a range of points cannot have its own points here',
+                    );
                 }
             }
             $levels[] = new Level(
@@ -194,7 +203,10 @@ final class RubricReader
                 $this->in->fault("{$at}.id", "the id \"{$id}\" stands twice");
             }
             $ids[$id] = true;
-            $items[] = new ChecklistItem($id, $this->in->text($item, 'title', "{$at}.title", self::TEXT), $this->in->decimal($item, 'points', "{$at}.points"));
+            $items[] = new ChecklistItem(
+                $id, $this->in->text($item, 'title', "{$at}.title", self::TEXT),
+                $this->in->decimal($item, 'points', "{$at}.points"),
+            );
         }
 
         return new ChecklistCriterion($head, $items);

@@ -42,7 +42,9 @@ final readonly class ScaleCriterion implements Criterion
         }
         $points = $this->within($mark, $this->min, $this->highest);
         if (! $this->isOnStep($points)) {
-            throw InvalidInput::at($this->id().'.points', "must go in steps of {$this->step} from {$this->min}, or carry a reason");
+            throw InvalidInput::at(
+                $this->id().'.points', "must go in steps of {$this->step} from {$this->min}, or carry a reason",
+            );
         }
 
         return $points;
@@ -51,6 +53,7 @@ final readonly class ScaleCriterion implements Criterion
     /** Whether points lie a whole number of steps above the lowest. */
     public function isOnStep(BigDecimal $points): bool
     {
-        return $points->minus($this->min)->toBigRational()->dividedBy($this->step)->simplified()->getDenominator()->isEqualTo(1);
+        return $points->minus($this->min)->toBigRational()->dividedBy($this->step)->simplified()->getDenominator()
+            ->isEqualTo(1);
     }
 }

@@ -33,7 +33,10 @@ final readonly class Score
      */
     public function percent(): BigDecimal
     {
-        return $this->outOf->isEqualTo(100) ? $this->total : $this->exact->multipliedBy(100)->dividedBy($this->outOf)->toScale($this->total->getScale(), RoundingMode::HALF_UP);
+        return $this->outOf->isEqualTo(100)
+            ? $this->total
+            : $this->exact->multipliedBy(100)->dividedBy($this->outOf)
+                ->toScale($this->total->getScale(), RoundingMode::HALF_UP);
     }
 
     /** The mark out of 100 before it is rounded. */

@@ -31,21 +31,33 @@ final class ScoreWorking
                 continue;
             }
             $most = Figure::plain($line->criterion->max());
-            $points = Figure::plain($line->points).' of '.$most.($weighting === Weighting::Percent && $line->criterion instanceof LevelCriterion && $line->criterion->stopsShort() ? " ({$most} counts as 100 %)" : '');
+            $points = Figure::plain($line->points).' of '.$most.(
+                $weighting === Weighting::Percent && $line->criterion instanceof LevelCriterion
+                && $line->criterion->stopsShort() ? " ({$most} counts as 100 %)" : ''
+            );
             $lines[] = new WorkingLine(
                 $line->criterion->title(),
-                $weighting === Weighting::Points ? $points.' points' : $points.' × '.Figure::shown($line->effectiveWeight).' %',
+                $weighting === Weighting::Points
+                    ? $points.' points'
+                    : $points.' × '.Figure::shown($line->effectiveWeight).' %',
                 Figure::shown($line->contribution),
             );
         }
-        $how = ($score->exact->isEqualTo($score->total) ? 'sum, exact, shown to ' : 'sum '.Figure::shown($score->exact).', rounded half up to ').$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals');
+        $how = (
+            $score->exact->isEqualTo($score->total)
+                ? 'sum, exact, shown to '
+                : 'sum '.Figure::shown($score->exact).', rounded half up to '
+        ).$decimals.' '.($decimals === 1 ? 'decimal' : 'decimals');
         if ($left > 0 && $weighting === Weighting::Percent) {
             $how .= '; the remaining weights were rescaled to 100';
         }
         $lines[] = new WorkingLine('Total', $how, $score->total.' of '.Figure::plain($score->outOf));
 
         if (! $score->outOf->isEqualTo(100)) {
-            $lines[] = new WorkingLine('Out of 100', 'the exact sum × 100 ÷ '.Figure::plain($score->outOf).', rounded half up', (string) $score->percent());
+            $lines[] = new WorkingLine(
+                'Out of 100', 'the exact sum × 100 ÷ '.Figure::plain($score->outOf).', rounded half up',
+                (string) $score->percent(),
+            );
         }
 
         return new Working($lines);

@@ -75,7 +75,11 @@ final class Scorer
             $id = $criterion->id();
             $weight = $rubric->share($criterion);
             $effective = $applies[$id]
-                ? ($rubric->weighting === Weighting::Percent ? $weight->toBigRational()->multipliedBy(100)->dividedBy($remaining) : $weight->toBigRational())
+                ? (
+                    $rubric->weighting === Weighting::Percent
+                        ? $weight->toBigRational()->multipliedBy(100)->dividedBy($remaining)
+                        : $weight->toBigRational()
+                )
                 : BigRational::zero();
             $contribution = $points[$id] === null
                 ? BigRational::zero()
@@ -84,6 +88,8 @@ final class Scorer
             $lines[] = new CriterionScore($criterion, $points[$id], $applies[$id], $weight, $effective, $contribution);
         }
 
-        return new Score($total->toScale($rubric->decimals, RoundingMode::HALF_UP), $outOf->toBigDecimal(), $lines, $total);
+        return new Score(
+            $total->toScale($rubric->decimals, RoundingMode::HALF_UP), $outOf->toBigDecimal(), $lines, $total,
+        );
     }
 }

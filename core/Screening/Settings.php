@@ -18,7 +18,8 @@ final readonly class Settings implements JsonForm
 {
     /** Each field with what an assignment begins with. */
     private const USUAL = [
-        'seen' => 'start', 'min_words' => 8, 'look' => '20', 'look_closely' => '30', 'quotations' => true, 'bibliography' => true,
+        'seen' => 'start', 'min_words' => 8, 'look' => '20', 'look_closely' => '30', 'quotations' => true,
+        'bibliography' => true,
         'module' => true, 'archive' => true, 'web' => false, 'joins_archive' => false, 'students' => false,
         'alarm' => '0.05', 'least_words' => 300, 'detector' => false,
     ];
@@ -113,10 +114,13 @@ final readonly class Settings implements JsonForm
     {
         return [
             'seen' => $this->seen->value, 'min_words' => $this->minWords,
-            'look' => (string) $this->look->stripTrailingZeros(), 'look_closely' => (string) $this->lookClosely->stripTrailingZeros(),
+            'look' => (string) $this->look->stripTrailingZeros(),
+            'look_closely' => (string) $this->lookClosely->stripTrailingZeros(),
             'quotations' => $this->quotations, 'bibliography' => $this->bibliography, 'module' => $this->module,
-            'archive' => $this->archive, 'web' => $this->web, 'joins_archive' => $this->joinsArchive, 'students' => $this->students,
-            'alarm' => (string) $this->alarm->stripTrailingZeros(), 'least_words' => $this->leastWords, 'detector' => $this->detector,
+            'archive' => $this->archive, 'web' => $this->web, 'joins_archive' => $this->joinsArchive,
+            'students' => $this->students,
+            'alarm' => (string) $this->alarm->stripTrailingZeros(), 'least_words' => $this->leastWords,
+            'detector' => $this->detector,
         ];
     }
 
@@ -147,7 +151,8 @@ final readonly class Settings implements JsonForm
     /** Whether writing has to be measured again. */
     public function measuresOther(self $before): bool
     {
-        return [$this->leastWords, $this->detector] !== [$before->leastWords, $before->detector] || ! $this->alarm->isEqualTo($before->alarm);
+        return [$this->leastWords, $this->detector] !== [$before->leastWords, $before->detector]
+            || ! $this->alarm->isEqualTo($before->alarm);
     }
 
     /**

@@ -30,7 +30,10 @@ final class Csv
     {
         $text = (string) $value;
         // A cell that begins like a formula gets an apostrophe before it; plain numbers stay numbers.
-        if (preg_match('/\A['.self::FORMULA.']/u', $text) === 1 && preg_match('/\A[-+]?[0-9]+(\.[0-9]+)?\z/', $text) !== 1) {
+        if (
+            preg_match('/\A['.self::FORMULA.']/u', $text) === 1
+            && preg_match('/\A[-+]?[0-9]+(\.[0-9]+)?\z/', $text) !== 1
+        ) {
             $text = "'".$text;
         }
 

@@ -20,8 +20,12 @@ final class CsvRows
     {
         return match (true) {
             str_starts_with($bytes, "\xEF\xBB\xBF") => [mb_scrub(substr($bytes, 3)), null],
-            str_starts_with($bytes, "\xFF\xFE") => [mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16LE'), 'UTF-16'],
-            str_starts_with($bytes, "\xFE\xFF") => [mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16BE'), 'UTF-16'],
+            str_starts_with($bytes, "\xFF\xFE") => [
+                mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16LE'), 'UTF-16',
+            ],
+            str_starts_with($bytes, "\xFE\xFF") => [
+                mb_convert_encoding(substr($bytes, 2), 'UTF-8', 'UTF-16BE'), 'UTF-16',
+            ],
             mb_check_encoding($bytes, 'UTF-8') => [$bytes, null],
             default => [mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252'), 'Windows-1252'],
         };
@@ -36,7 +40,9 @@ final class CsvRows
     public static function of(string $text): Generator
     {
         $first = preg_replace('/"(?:[^"]|"")*"/', '', strtok($text, "\r\n") ?: '') ?? '';
-        $counts = ['\t' => substr_count($first, "\t"), ';' => substr_count($first, ';'), ',' => substr_count($first, ',')];
+        $counts = [
+            '\t' => substr_count($first, "\t"), ';' => substr_count($first, ';'), ',' => substr_count($first, ','),
+        ];
         $delimiter = strtr((string) array_search(max($counts), $counts, true), ['\t' => "\t"]);
         $delimiter = max($counts) === 0 ? ',' : $delimiter;
         $text = preg_replace('/\r\n?/', "\n", $text) ?? $text;
@@ -53,7 +59,9 @@ final class CsvRows
                 $end = $next;
             }
             $record = substr($text, $at, $end - $at);
-            $cells = array_map(fn (?string $cell) => trim(Csv::read((string) $cell)), str_getcsv($record, $delimiter, '"', ''));
+            $cells = array_map(
+                fn (?string $cell) => trim(Csv::read((string) $cell)), str_getcsv($record, $delimiter, '"', ''),
+            );
             if (implode('', $cells) !== '') {
                 yield $line => $cells;
             }

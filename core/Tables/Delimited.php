@@ -31,10 +31,15 @@ final class Delimited
         while ($at <= $length) {
             if (preg_match('/\G'.$cell.'('.preg_quote($delimiter, '/').'|\n|\z)/', $text, $match, 0, $at) !== 1) {
                 // A quotation mark inside an open cell: taken as it stands, up to the next delimiter.
-                preg_match('/\G([^'.preg_quote($delimiter, '/').'\n]*)('.preg_quote($delimiter, '/').'|\n|\z)/', $text, $loose, 0, $at);
+                preg_match(
+                    '/\G([^'.preg_quote($delimiter, '/').'\n]*)('.preg_quote($delimiter, '/').'|\n|\z)/', $text,
+                    $loose, 0, $at,
+                );
                 $match = [$loose[0] ?? '', '', $loose[1] ?? '', $loose[2] ?? ''];
             }
-            $row[] = str_starts_with($match[0], '"') && $match[2] === '' ? str_replace('""', '"', $match[1]) : $match[2];
+            $row[] = str_starts_with($match[0], '"') && $match[2] === ''
+                ? str_replace('""', '"', $match[1])
+                : $match[2];
             $at += max(1, strlen($match[0]));
             if ($match[3] !== $delimiter) {
                 $rows[] = $row;

@@ -22,7 +22,12 @@ final class HtmlTable
     public static function rows(string $html): array
     {
         $document = new DOMDocument;
-        if (trim($html) === '' || ! $document->loadHTML('<?xml encoding="UTF-8">'.$html, LIBXML_NONET | LIBXML_NOERROR | LIBXML_NOWARNING | LIBXML_COMPACT)) {
+        if (
+            trim($html) === ''
+            || ! $document->loadHTML(
+                '<?xml encoding="UTF-8">'.$html, LIBXML_NONET | LIBXML_NOERROR | LIBXML_NOWARNING | LIBXML_COMPACT,
+            )
+        ) {
             return [];
         }
         $table = $document->getElementsByTagName('table')->item(0);

@@ -47,6 +47,12 @@ final class LightMarkup
     {
         $safe = htmlspecialchars(mb_scrub(trim($text)), ENT_QUOTES | ENT_SUBSTITUTE, 'UTF-8');
 
-        return (string) preg_replace(['/\*\*\*(?=[^\s*])([^*]+?)(?<=\S)\*\*\*/u', '/\*\*(?=\S)(.+?)(?<=\S)\*\*/u', '/(?<![\w*])\*(?=[^\s*])([^*]+?)(?<=\S)\*(?![\w*])/u'], ['<strong><em>$1</em></strong>', '<strong>$1</strong>', '<em>$1</em>'], $safe);
+        return (string) preg_replace(
+            [
+                '/\*\*\*(?=[^\s*])([^*]+?)(?<=\S)\*\*\*/u', '/\*\*(?=\S)(.+?)(?<=\S)\*\*/u',
+                '/(?<![\w*])\*(?=[^\s*])([^*]+?)(?<=\S)\*(?![\w*])/u',
+            ],
+            ['<strong><em>$1</em></strong>', '<strong>$1</strong>', '<em>$1</em>'], $safe,
+        );
     }
 }

@@ -14,14 +14,22 @@ namespace YoungHarbor\Core\Text;
 final class LookAlikes
 {
     private const LATIN = [
-        'а' => 'a', 'в' => 'b', 'с' => 'c', 'ԁ' => 'd', 'е' => 'e', 'һ' => 'h', 'і' => 'i', 'ј' => 'j', 'к' => 'k', 'ӏ' => 'l', 'м' => 'm', 'н' => 'h', 'о' => 'o', 'р' => 'p', 'ԛ' => 'q', 'г' => 'r', 'ѕ' => 's', 'т' => 't', 'ѵ' => 'v', 'ԝ' => 'w', 'х' => 'x', 'у' => 'y', 'ё' => 'ë', 'ї' => 'ï',
-        'α' => 'a', 'β' => 'b', 'ε' => 'e', 'η' => 'n', 'ι' => 'i', 'κ' => 'k', 'ν' => 'v', 'ο' => 'o', 'ρ' => 'p', 'τ' => 't', 'υ' => 'u', 'χ' => 'x', 'γ' => 'y', 'ϲ' => 'c', 'ϳ' => 'j', 'ɑ' => 'a', 'ɡ' => 'g', 'ı' => 'i',
+        'а' => 'a', 'в' => 'b', 'с' => 'c', 'ԁ' => 'd', 'е' => 'e', 'һ' => 'h', 'і' => 'i', 'ј' => 'j', 'к' => 'k',
+        'ӏ' => 'l', 'м' => 'm', 'н' => 'h', 'о' => 'o', 'р' => 'p', 'ԛ' => 'q', 'г' => 'r', 'ѕ' => 's', 'т' => 't',
+        'ѵ' => 'v', 'ԝ' => 'w', 'х' => 'x', 'у' => 'y', 'ё' => 'ë', 'ї' => 'ï',
+        'α' => 'a', 'β' => 'b', 'ε' => 'e', 'η' => 'n', 'ι' => 'i', 'κ' => 'k', 'ν' => 'v', 'ο' => 'o', 'ρ' => 'p',
+        'τ' => 't', 'υ' => 'u', 'χ' => 'x', 'γ' => 'y', 'ϲ' => 'c', 'ϳ' => 'j', 'ɑ' => 'a', 'ɡ' => 'g', 'ı' => 'i',
     ];
 
     /** Capitals that look like another Latin letter than their small letters do, or like one when those do not. */
-    private const CAPITALS = ['В' => 'B', 'Н' => 'H', 'Р' => 'P', 'С' => 'C', 'У' => 'Y', 'Х' => 'X', 'Т' => 'T', 'Β' => 'B', 'Ζ' => 'Z', 'Η' => 'H', 'Μ' => 'M', 'Ν' => 'N', 'Ρ' => 'P', 'Υ' => 'Y', 'Χ' => 'X', 'Τ' => 'T', 'Г' => 'Г'];
+    private const CAPITALS = [
+        'В' => 'B', 'Н' => 'H', 'Р' => 'P', 'С' => 'C', 'У' => 'Y', 'Х' => 'X', 'Т' => 'T', 'Β' => 'B', 'Ζ' => 'Z',
+        'Η' => 'H', 'Μ' => 'M', 'Ν' => 'N', 'Ρ' => 'P', 'Υ' => 'Y', 'Χ' => 'X', 'Τ' => 'T', 'Г' => 'Г',
+    ];
 
-    /** Letters that look like a Latin one but are used by themselves too often to count in a word of their own script. */
+    /**
+     * Letters that look like a Latin one but are used by themselves too often to count in a word of their own script.
+     */
     private const OTHERS = '/[\p{Cyrillic}\p{Greek}ɑɡı]/u';
 
     /**

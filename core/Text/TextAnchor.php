@@ -7,8 +7,8 @@ namespace YoungHarbor\Core\Text;
 use YoungHarbor\Core\Input\InvalidInput;
 
 /**
- * A place in a text that finds itself again after the text was extracted anew: the quoted words, a little of what stands
- * before and after, and the position (W3C Web Annotation Data Model, TextQuoteSelector and TextPositionSelector;
+ * A place in a text that finds itself again after the text was extracted anew: the quoted words, a little of what
+ * stands before and after, and the position (W3C Web Annotation Data Model, TextQuoteSelector and TextPositionSelector;
  * positions count code points from 0, ends exclusive).
  *
  * A place is never guessed: the words must be there as quoted, but for white space, and what surrounds them must agree
@@ -22,7 +22,10 @@ final readonly class TextAnchor
     /** A longer quotation stands for itself where its words occur once. */
     private const TELLING = 24;
 
-    /** Characters of the surroundings that must agree, on either side too, and by how many a place must be ahead of the next best. */
+    /**
+     * Characters of the surroundings that must agree, on either side too, and by how many a place must be ahead of the
+     * next best.
+     */
     private const AGREE = 12;
 
     private const BESIDE = 4;
@@ -51,7 +54,10 @@ final readonly class TextAnchor
         }
         $from = max(0, $start - self::CONTEXT);
 
-        return new self($exact, mb_substr($text, $from, $start - $from), mb_substr($text, $end, self::CONTEXT), $start, $end, self::versionOf($text));
+        return new self(
+            $exact, mb_substr($text, $from, $start - $from), mb_substr($text, $end, self::CONTEXT), $start, $end,
+            self::versionOf($text),
+        );
     }
 
     /**
@@ -61,14 +67,19 @@ final readonly class TextAnchor
      */
     public static function fromArray(array $from): self
     {
-        $text = fn (string $key): string => is_string($from[$key] ?? null) && mb_check_encoding($from[$key], 'UTF-8') ? $from[$key] : '';
+        $text = fn (string $key): string => is_string($from[$key] ?? null) && mb_check_encoding($from[$key], 'UTF-8')
+            ? $from[$key]
+            : '';
         $start = $from['start'] ?? null;
         $end = $from['end'] ?? null;
         if (trim($text('exact')) === '' || ! is_int($start) || ! is_int($end) || $start < 0 || $end <= $start) {
             throw InvalidInput::at('anchor', 'must quote words and say where they stand');
         }
 
-        return new self($text('exact'), mb_substr($text('prefix'), -self::CONTEXT), mb_substr($text('suffix'), 0, self::CONTEXT), $start, $end, $text('version'));
+        return new self(
+            $text('exact'), mb_substr($text('prefix'), -self::CONTEXT), mb_substr($text('suffix'), 0, self::CONTEXT),
+            $start, $end, $text('version'),
+        );
     }
 
     /**
@@ -76,7 +87,10 @@ final readonly class TextAnchor
      */
     public function toArray(): array
     {
-        return ['exact' => $this->exact, 'prefix' => $this->prefix, 'suffix' => $this->suffix, 'start' => $this->start, 'end' => $this->end, 'version' => $this->version];
+        return [
+            'exact' => $this->exact, 'prefix' => $this->prefix, 'suffix' => $this->suffix, 'start' => $this->start,
+            'end' => $this->end, 'version' => $this->version,
+        ];
     }
 
     /** What tells one extraction of a text from another. */
@@ -93,7 +107,10 @@ final readonly class TextAnchor
      */
     public function in(string $text, ?string $version = null): ?array
     {
-        if ($this->version !== '' && $this->version === ($version ?? self::versionOf($text)) && mb_substr($text, $this->start, $this->end - $this->start) === $this->exact) {
+        if (
+            $this->version !== '' && $this->version === ($version ?? self::versionOf($text))
+            && mb_substr($text, $this->start, $this->end - $this->start) === $this->exact
+        ) {
             return [$this->start, $this->end];
         }
         $folded = Folded::of($text);
@@ -106,7 +123,10 @@ final readonly class TextAnchor
         arsort($scores);
         $best = (int) array_key_first($scores);
         $isAlone = count($places) === 1;
-        if (! ($isAlone && mb_strlen($quote) >= self::TELLING) && ($scores[$best] === 0 || (! $isAlone && $scores[$best] - array_values($scores)[1] < self::AHEAD))) {
+        if (
+            ! ($isAlone && mb_strlen($quote) >= self::TELLING)
+            && ($scores[$best] === 0 || (! $isAlone && $scores[$best] - array_values($scores)[1] < self::AHEAD))
+        ) {
             return null;
         }
         [$from, $to] = $folded->original($places[$best], $places[$best] + strlen($quote));

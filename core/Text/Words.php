@@ -12,7 +12,8 @@ use YoungHarbor\Core\Input\InvalidInput;
  *
  * A word is a maximal run of letters, marks, digits and format characters, with apostrophes or hyphens inside it; a
  * hyphen at a line's end joins. Words are counted before normalising. In scripts that put no spaces between words (Han,
- * kana, Thai, Lao, Khmer, Burmese, Tibetan) each letter with its marks counts as a word: where a word ends is not guessed.
+ * kana, Thai, Lao, Khmer, Burmese, Tibetan) each letter with its marks counts as a word: where a word ends is not
+ * guessed.
  */
 final readonly class Words
 {
@@ -40,7 +41,8 @@ final readonly class Words
     public static function of(string $text): self
     {
         $pattern = preg_match('/'.self::SPACELESS.'/u', $text) === 1
-            ? '(?:(?='.self::SPACELESS.')\p{L}[\p{M}\p{Cf}]*+|'.self::RUN_BESIDE.'(?:'.self::INSIDE.self::RUN_BESIDE.')*+)'
+            ? '(?:(?='.self::SPACELESS.')\p{L}[\p{M}\p{Cf}]*+|'.self::RUN_BESIDE.'(?:'.self::INSIDE.self::RUN_BESIDE
+                .')*+)'
             : self::RUN.'(?:'.self::INSIDE.self::RUN.')*+';
         $found = preg_match_all("/{$pattern}/u", $text, $matches, PREG_OFFSET_CAPTURE);
         if ($found === false) {
@@ -52,7 +54,9 @@ final readonly class Words
         $words = [];
         foreach ($matches[0] as [$word, $start]) {
             $normal = self::normal($word);
-            $words[] = new Word($mixed ? LookAlikes::resolved($normal, $latin) : $normal, $start, $start + strlen($word));
+            $words[] = new Word(
+                $mixed ? LookAlikes::resolved($normal, $latin) : $normal, $start, $start + strlen($word),
+            );
         }
 
         return new self($text, $words);
@@ -82,13 +86,21 @@ final readonly class Words
         return substr($this->text, $start, $this->list[$to - 1]->end - $start);
     }
 
-    /** Case, compatibility forms, apostrophes, hyphens, line-end hyphens and format characters do not make words differ. */
+    /**
+     * Case, compatibility forms, apostrophes, hyphens, line-end hyphens and format characters do not make words differ.
+     */
     private static function normal(string $word): string
     {
         if (preg_match('/\A[a-z0-9]+\z/', $word) === 1) {
             return $word;
         }
-        $word = preg_replace(['/[-‐]\h*\R\h*/u', '/[’ʼ]/u', '/[‐‑]/u', '/[\p{Cf}\x{034F}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{3164}\x{FFA0}\x{FE00}-\x{FE0F}]+/u'], ['', "'", '-', ''], $word) ?? $word;
+        $word = preg_replace(
+            [
+                '/[-‐]\h*\R\h*/u', '/[’ʼ]/u', '/[‐‑]/u',
+                '/[\p{Cf}\x{034F}\x{115F}\x{1160}\x{17B4}\x{17B5}\x{3164}\x{FFA0}\x{FE00}-\x{FE0F}]+/u',
+            ],
+            ['', "'", '-', ''], $word,
+        ) ?? $word;
 
         $composed = Normalizer::normalize($word, Normalizer::FORM_KC);
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Writing;
 
 /**
- * Trusted texts that others are compared with. Each of the n + 1 texts, the one asked about among them, is scored against
- * the other n by the same rule, and over the same length: the first words of each, as many as the shortest of them has,
- * rounded down to one of a few lengths. Most of what is measured would otherwise differ with length alone.
+ * Trusted texts that others are compared with. Each of the n + 1 texts, the one asked about among them, is scored
+ * against the other n by the same rule, and over the same length: the first words of each, as many as the shortest of
+ * them has, rounded down to one of a few lengths. Most of what is measured would otherwise differ with length alone.
  */
 final class Baseline
 {
@@ -93,7 +93,10 @@ final class Baseline
 
         $last = count($rows) - 1;
 
-        return new Compared($own, array_slice($scores, 0, -1), $rows[$last], array_slice($rows, 0, -1), $bits, self::range(array_merge([], ...array_slice($strips, 0, -1))));
+        return new Compared(
+            $own, array_slice($scores, 0, -1), $rows[$last], array_slice($rows, 0, -1), $bits,
+            self::range(array_merge([], ...array_slice($strips, 0, -1))),
+        );
     }
 
     /**
@@ -109,9 +112,14 @@ final class Baseline
         [$rows] = $this->measured($this->samples, null);
         $spread = [];
         foreach (Signal::cases() as $signal) {
-            $values = array_values(array_filter(array_column($rows, $signal->value), fn (?float $value) => $value !== null));
+            $values = array_values(
+                array_filter(array_column($rows, $signal->value), fn (?float $value) => $value !== null)
+            );
             if ($values !== []) {
-                $spread[$signal->value] = ['low' => Quantile::of($values, 0.05), 'middle' => Quantile::of($values, 0.5), 'high' => Quantile::of($values, 0.95)];
+                $spread[$signal->value] = [
+                    'low' => Quantile::of($values, 0.05), 'middle' => Quantile::of($values, 0.5),
+                    'high' => Quantile::of($values, 0.95),
+                ];
             }
         }
 
@@ -129,7 +137,11 @@ final class Baseline
         foreach ($all as $i => $sample) {
             $bits = $this->model->bits($sample);
             $strips[] = $bits;
-            $rows[] = $sample->measures + [Signal::Predictability->value => self::mean($bits, $sample), Signal::PredictabilityVariation->value => self::deviation($bits), Signal::FunctionWords->value => $distances[$i]];
+            $rows[] = $sample->measures + [
+                Signal::Predictability->value => self::mean($bits, $sample),
+                Signal::PredictabilityVariation->value => self::deviation($bits),
+                Signal::FunctionWords->value => $distances[$i],
+            ];
         }
 
         return [$rows, $strips];

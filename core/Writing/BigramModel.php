@@ -54,7 +54,9 @@ final class BigramModel
     {
         [$firsts, $after, $before, $gone] = $this->shareOf($sample);
         $different = $this->different - $gone;
-        $known = count($this->before) - count(array_filter($before, fn (int $times, int $word) => $times === $this->before[$word], ARRAY_FILTER_USE_BOTH));
+        $known = count($this->before) - count(
+            array_filter($before, fn (int $times, int $word) => $times === $this->before[$word], ARRAY_FILTER_USE_BOTH)
+        );
         $uniform = 1 / ($known + 1);
         // What the discount of the lower order leaves over.
         $rest = $different > 0 ? self::DISCOUNT * $known / $different : 1.0;
@@ -70,7 +72,11 @@ final class BigramModel
             $likely = $lower;
             if ($times > 0) {
                 $together = $this->pairs[$pair] - $own;
-                $likely = (max(0, $together - self::DISCOUNT) + self::DISCOUNT * ($this->after[$first] - ($after[$first] ?? 0)) * $lower) / $times;
+                $likely = (
+                    max(0, $together - self::DISCOUNT) + self::DISCOUNT * (
+                        $this->after[$first] - ($after[$first] ?? 0)
+                    ) * $lower
+                ) / $times;
             }
             $bits[$pair] = -log($likely, 2);
         }

@@ -42,7 +42,9 @@ final readonly class Compared
         $readings = [];
         foreach (Signal::cases() as $signal) {
             $value = $this->measures[$signal->value] ?? null;
-            $values = array_values(array_filter(array_column($this->baseline, $signal->value), fn (?float $one) => $one !== null));
+            $values = array_values(
+                array_filter(array_column($this->baseline, $signal->value), fn (?float $one) => $one !== null)
+            );
             if ($value !== null && $values !== []) {
                 $readings[] = SignalReading::of($signal, $value, $values);
             }

@@ -25,8 +25,13 @@ final class Fit
         $sentences = count($text->sentences);
 
         return match (true) {
-            $text->count() < $least => "{$text->count()} words of running text can be measured; {$least} are needed".($text->all > $text->count() ? ' (quotations, the bibliography, headings, lists, tables and verse are left out).' : '.'),
-            $sentences < self::LEAST_SENTENCES => "It has {$sentences} ".($sentences === 1 ? 'sentence' : 'sentences').' that end in a full stop or the like; '.self::LEAST_SENTENCES.' are needed.',
+            $text->count() < $least => "{$text->count()} words of running text can be measured; {$least} are needed".(
+                $text->all > $text->count()
+                    ? ' (quotations, the bibliography, headings, lists, tables and verse are left out).'
+                    : '.'
+            ),
+            $sentences < self::LEAST_SENTENCES => "It has {$sentences} ".($sentences === 1 ? 'sentence' : 'sentences')
+                .' that end in a full stop or the like; '.self::LEAST_SENTENCES.' are needed.',
             default => null,
         };
     }

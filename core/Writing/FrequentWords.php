@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Writing;
 
 /**
- * The most frequent words of some texts, which are mostly small ones that say little of a subject, and how a text uses them.
+ * The most frequent words of some texts, which are mostly small ones that say little of a subject, and how a text uses
+ * them.
  */
 final class FrequentWords
 {

@@ -12,7 +12,9 @@ final readonly class Language
     /** The commonest words of a language make up about half of any text in it. */
     private const COMMON = 50;
 
-    /** With fewer than this part of the usual share of common words a text is in another language, or no running text. */
+    /**
+     * With fewer than this part of the usual share of common words a text is in another language, or no running text.
+     */
     private const OTHER = 0.6;
 
     /**
@@ -37,9 +39,17 @@ final readonly class Language
             }
         }
         // Of the words that stand in at least half of them.
-        $common = array_flip(FrequentWords::of(array_filter($counts, fn (string|int $word) => 2 * $in[$word] >= count($texts), ARRAY_FILTER_USE_KEY), self::COMMON));
+        $common = array_flip(
+            FrequentWords::of(
+                array_filter($counts, fn (string|int $word) => 2 * $in[$word] >= count($texts), ARRAY_FILTER_USE_KEY),
+                self::COMMON,
+            )
+        );
 
-        return new self($common, Quantile::of(array_map(fn (Prose $text) => self::share($text, $common), array_values($texts)), 0.5));
+        return new self(
+            $common,
+            Quantile::of(array_map(fn (Prose $text) => self::share($text, $common), array_values($texts)), 0.5),
+        );
     }
 
     /** Whether a text is in it. */

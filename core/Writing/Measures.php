@@ -26,7 +26,9 @@ final class Measures
     {
         $lengths = array_column($prose->sentences, 'words');
         $words = max(1, $prose->count());
-        $per100 = fn (string ...$marks): float => 100 * array_sum(array_intersect_key($prose->marks, array_flip($marks))) / $words;
+        $per100 = fn (string ...$marks): float => 100 * array_sum(
+            array_intersect_key($prose->marks, array_flip($marks))
+        ) / $words;
 
         return [
             Signal::SentenceLength->value => $lengths === [] ? null : array_sum($lengths) / count($lengths),
@@ -35,10 +37,14 @@ final class Measures
             Signal::LexicalDiversity->value => self::mtld($prose->words),
             Signal::StockPhrases->value => 1000 * StockPhrases::count($prose->words) / $words,
             Signal::RepeatedOpenings->value => self::openings($prose),
-            Signal::ParagraphVariation->value => count($prose->paragraphs) < self::LEAST_PARAGRAPHS ? null : self::variation($prose->paragraphs),
+            Signal::ParagraphVariation->value => count($prose->paragraphs) < self::LEAST_PARAGRAPHS
+                ? null
+                : self::variation($prose->paragraphs),
             Signal::Commas->value => $per100('comma'),
             Signal::OtherMarks->value => $per100('semicolon', 'colon', 'dash', 'bracket', 'question', 'exclamation'),
-            Signal::ReadingEase->value => $prose->words === [] || $prose->sentences === [] ? null : ReadingEase::from($prose->words, count($prose->sentences)),
+            Signal::ReadingEase->value => $prose->words === [] || $prose->sentences === []
+                ? null
+                : ReadingEase::from($prose->words, count($prose->sentences)),
         ];
     }
 
@@ -94,7 +100,9 @@ final class Measures
      */
     public static function mtld(array $words, float $threshold = self::THRESHOLD): ?float
     {
-        return $words === [] ? null : (self::mtldOneWay($words, $threshold) + self::mtldOneWay(array_reverse($words), $threshold)) / 2;
+        return $words === []
+            ? null
+            : (self::mtldOneWay($words, $threshold) + self::mtldOneWay(array_reverse($words), $threshold)) / 2;
     }
 
     /**
@@ -128,7 +136,9 @@ final class Measures
         $first = array_map(fn (array $sentence) => $prose->words[$sentence['from']], $prose->sentences);
         $alike = 0;
         foreach ($first as $n => $word) {
-            $alike += in_array($word, array_slice($first, max(0, $n - self::OPENINGS), min($n, self::OPENINGS)), true) ? 1 : 0;
+            $alike += in_array($word, array_slice($first, max(0, $n - self::OPENINGS), min($n, self::OPENINGS)), true)
+                ? 1
+                : 0;
         }
 
         return $alike / count($first);

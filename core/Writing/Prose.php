@@ -73,7 +73,10 @@ final readonly class Prose
                 self::tally(substr($text->text, $text->list[$i]->end, min($after - $text->list[$i]->end, 40)), $own);
             }
             if (count($words) > $from) {
-                $sentences[] = ['from' => $from, 'words' => count($words) - $from, 'paragraph' => $sentence->paragraph, 'at' => $sentence->from, 'to' => $sentence->to, 'marks' => $own];
+                $sentences[] = [
+                    'from' => $from, 'words' => count($words) - $from, 'paragraph' => $sentence->paragraph,
+                    'at' => $sentence->from, 'to' => $sentence->to, 'marks' => $own,
+                ];
                 foreach ($own as $mark => $times) {
                     $marks[$mark] += $times;
                 }
@@ -126,8 +129,8 @@ final readonly class Prose
     }
 
     /**
-     * Sentences that stand in blocks of short lines, as verse, code, tables and lists do: at least four lines in a row of
-     * at most twelve words each, of which fewer than half end as sentences end.
+     * Sentences that stand in blocks of short lines, as verse, code, tables and lists do: at least four lines in a row
+     * of at most twelve words each, of which fewer than half end as sentences end.
      *
      * @return array<int, true> by the word they begin with
      */
@@ -144,7 +147,10 @@ final readonly class Prose
             if ($at === $from) {
                 $lines[] = ['from' => $from, 'to' => $at, 'short' => false, 'ends' => false]; // parts two blocks
             } else {
-                $lines[] = ['from' => $from, 'to' => $at, 'short' => $at - $from <= 12, 'ends' => preg_match('/[.!?…][)\]"\'’”»]*\h*\z/u', $line) === 1];
+                $lines[] = [
+                    'from' => $from, 'to' => $at, 'short' => $at - $from <= 12,
+                    'ends' => preg_match('/[.!?…][)\]"\'’”»]*\h*\z/u', $line) === 1,
+                ];
             }
         }
         $found = [];
@@ -172,7 +178,13 @@ final readonly class Prose
         if ($between === ' ') {
             return;
         }
-        foreach (['comma' => '/[,،、，]/u', 'semicolon' => '/[;؛；]/u', 'colon' => '/[:：]/u', 'dash' => '/[–—]|(?<=\s)-{1,3}(?=\s)/u', 'bracket' => '/[(\[（]/u', 'question' => '/[?؟？]/u', 'exclamation' => '/[!！]/u'] as $mark => $pattern) {
+        foreach (
+            [
+                'comma' => '/[,،、，]/u', 'semicolon' => '/[;؛；]/u', 'colon' => '/[:：]/u',
+                'dash' => '/[–—]|(?<=\s)-{1,3}(?=\s)/u', 'bracket' => '/[(\[（]/u', 'question' => '/[?؟？]/u',
+                'exclamation' => '/[!！]/u',
+            ] as $mark => $pattern
+        ) {
             $marks[$mark] += (int) preg_match_all($pattern, mb_scrub($between));
         }
     }

@@ -39,7 +39,9 @@ final readonly class SameHand
     public static function of(Prose $text, array $own, array $others): ?self
     {
         $earlier = self::counts(array_merge([], ...array_map(fn (Prose $one) => $one->words, $own)));
-        if (array_sum($earlier) < self::LEAST_OWN_WORDS || count($others) < self::LEAST_OTHERS || $text->count() === 0) {
+        if (
+            array_sum($earlier) < self::LEAST_OWN_WORDS || count($others) < self::LEAST_OTHERS || $text->count() === 0
+        ) {
             return null;
         }
         $asked = self::counts($text->words);
@@ -48,7 +50,9 @@ final readonly class SameHand
         $style = StyleDistance::among([...$counts, $asked]);
         $from = $style->profile($earlier);
         $distance = StyleDistance::between($style->profile($asked), $from);
-        $farther = count(array_filter($counts, fn (array $one) => StyleDistance::between($style->profile($one), $from) >= $distance));
+        $farther = count(
+            array_filter($counts, fn (array $one) => StyleDistance::between($style->profile($one), $from) >= $distance)
+        );
 
         return new self($distance, $farther, count($others), array_sum($earlier));
     }

@@ -40,7 +40,15 @@ final readonly class Separation
         $q1 = $area / (2 - $area);
         $q2 = 2 * $area ** 2 / (1 + $area);
 
-        return new self($area, sqrt(max(0.0, ($area * (1 - $area) + ($m - 1) * ($q1 - $area ** 2) + ($n - 1) * ($q2 - $area ** 2)) / ($n * $m))));
+        return new self(
+            $area,
+            sqrt(
+                max(
+                    0.0,
+                    ($area * (1 - $area) + ($m - 1) * ($q1 - $area ** 2) + ($n - 1) * ($q2 - $area ** 2)) / ($n * $m),
+                )
+            ),
+        );
     }
 
     /**

@@ -15,13 +15,19 @@ enum Signal: string
     /** Standard deviation of words a sentence, divided by their mean (coefficient of variation). */
     case SentenceVariation = 'sentence-length-variation';
 
-    /** Moving-average type-token ratio, window of 100 words: M. Covington, J. McFall, Journal of Quantitative Linguistics 17, 2010. */
+    /**
+     * Moving-average type-token ratio, window of 100 words: M. Covington, J. McFall, Journal of Quantitative
+     * Linguistics 17, 2010.
+     */
     case WordVariety = 'word-variety';
 
     /** MTLD, threshold 0.72, forward and backward: P. McCarthy, S. Jarvis, Behavior Research Methods 42, 2010. */
     case LexicalDiversity = 'lexical-diversity';
 
-    /** Mean absolute z-score of the 100 most frequent words, against the other texts: the distance of J. Burrows, Literary and Linguistic Computing 17, 2002, from the middle of the baseline. */
+    /**
+     * Mean absolute z-score of the 100 most frequent words, against the other texts: the distance of J. Burrows,
+     * Literary and Linguistic Computing 17, 2002, from the middle of the baseline.
+     */
     case FunctionWords = 'function-words';
 
     /** Bits a word under an interpolated Kneser-Ney bigram model of the other texts: R. Kneser, H. Ney, ICASSP 1995. */
@@ -33,7 +39,9 @@ enum Signal: string
     /** Stock connectives and phrases, in 1,000 words; English only. The list is our own. */
     case StockPhrases = 'stock-phrases';
 
-    /** Of each sentence, whether one of the nine before it opens with the same word; the share of sentences. Our own. */
+    /**
+     * Of each sentence, whether one of the nine before it opens with the same word; the share of sentences. Our own.
+     */
     case RepeatedOpenings = 'repeated-openings';
 
     /** Standard deviation of words a paragraph, divided by their mean. */
@@ -73,15 +81,23 @@ enum Signal: string
     {
         return match ($this) {
             self::SentenceLength => $more ? 'sentences are longer' : 'sentences are shorter',
-            self::SentenceVariation => $more ? 'the length of sentences varies more' : 'the length of sentences varies less',
+            self::SentenceVariation => $more
+                ? 'the length of sentences varies more'
+                : 'the length of sentences varies less',
             self::WordVariety => $more ? 'words are repeated less nearby' : 'words are repeated more nearby',
             self::LexicalDiversity => $more ? 'new words keep coming for longer' : 'words come back sooner',
-            self::FunctionWords => $more ? 'small words are used in other proportions' : 'small words are used in more usual proportions',
+            self::FunctionWords => $more
+                ? 'small words are used in other proportions'
+                : 'small words are used in more usual proportions',
             self::Predictability => $more ? 'the next word is harder to guess' : 'the next word is easier to guess',
-            self::PredictabilityVariation => $more ? 'plain and surprising sentences alternate more' : 'sentences are more alike in how easily they are guessed',
+            self::PredictabilityVariation => $more
+                ? 'plain and surprising sentences alternate more'
+                : 'sentences are more alike in how easily they are guessed',
             self::StockPhrases => $more ? 'there are more stock phrases' : 'there are fewer stock phrases',
             self::RepeatedOpenings => $more ? 'sentences open alike more often' : 'sentences open alike less often',
-            self::ParagraphVariation => $more ? 'paragraphs differ more in length' : 'paragraphs are more alike in length',
+            self::ParagraphVariation => $more
+                ? 'paragraphs differ more in length'
+                : 'paragraphs are more alike in length',
             self::Commas => $more ? 'there are more commas' : 'there are fewer commas',
             self::OtherMarks => $more ? 'there are more other marks' : 'there are fewer other marks',
             self::ReadingEase => $more ? 'it is easier to read' : 'it is harder to read',

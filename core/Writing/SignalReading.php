@@ -34,7 +34,8 @@ final readonly class SignalReading
     {
         return new self(
             $signal, $value, Quantile::of($values, 0.05), Quantile::of($values, 0.95),
-            count(array_filter($values, fn (float $one) => $one < $value)), count(array_filter($values, fn (float $one) => $one > $value)), count($values),
+            count(array_filter($values, fn (float $one) => $one < $value)),
+            count(array_filter($values, fn (float $one) => $one > $value)), count($values),
         );
     }
 
@@ -48,7 +49,8 @@ final readonly class SignalReading
     {
         $more = $this->below >= $this->above;
 
-        return $this->signal->compared($more).' than in '.($more ? $this->below : $this->above)." of {$this->of} trusted texts";
+        return $this->signal->compared($more).' than in '.($more ? $this->below : $this->above)
+            ." of {$this->of} trusted texts";
     }
 
     public function shown(float $value): string

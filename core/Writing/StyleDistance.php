@@ -8,8 +8,8 @@ namespace YoungHarbor\Core\Writing;
  * Burrows's Delta: the mean absolute difference of the z-scored relative frequencies of the most frequent words.
  *
  * J. Burrows, "'Delta': a measure of stylistic difference and a guide to likely authorship", Literary and Linguistic
- * Computing 17, 2002. On open texts it puts two texts of one speaker nearer than two of different speakers in about four
- * of five cases, and in two of three when they spoke in the same years: style alone is weak evidence.
+ * Computing 17, 2002. On open texts it puts two texts of one speaker nearer than two of different speakers in about
+ * four of five cases, and in two of three when they spoke in the same years: style alone is weak evidence.
  */
 final class StyleDistance
 {
@@ -63,7 +63,10 @@ final class StyleDistance
      */
     public function profile(array $text): array
     {
-        return array_map(fn (float $value, float $mean, float $spread) => ($value - $mean) / $spread, FrequentWords::profile($text, $this->words), $this->means, $this->spreads);
+        return array_map(
+            fn (float $value, float $mean, float $spread) => ($value - $mean) / $spread,
+            FrequentWords::profile($text, $this->words), $this->means, $this->spreads,
+        );
     }
 
     /**

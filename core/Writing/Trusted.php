@@ -54,7 +54,10 @@ final readonly class Trusted
     {
         $least = Conformal::least($alarm);
         if ($this->size() < $least) {
-            throw InvalidInput::at('baseline', "has {$this->size()} texts that belong; an alarm of {$alarm} needs at least {$least} (1/alarm − 1)");
+            throw InvalidInput::at(
+                'baseline',
+                "has {$this->size()} texts that belong; an alarm of {$alarm} needs at least {$least} (1/alarm − 1)",
+            );
         }
     }
 

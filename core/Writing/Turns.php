@@ -12,14 +12,14 @@ use Random\Randomizer;
  * after it.
  *
  * The measure is the sum, over the most frequent words of the language and the lengths of sentences, of the squared
- * difference of the two sides, each divided by what chance alone would make of it. The paragraphs are then put into other
- * orders at random; the permutation p-value of a boundary is the share of orders in which any boundary comes out as
- * large, itself included. Taking the largest of all boundaries corrects for their number: P. Westfall, S. Young,
+ * difference of the two sides, each divided by what chance alone would make of it. The paragraphs are then put into
+ * other orders at random; the permutation p-value of a boundary is the share of orders in which any boundary comes out
+ * as large, itself included. Taking the largest of all boundaries corrects for their number: P. Westfall, S. Young,
  * Resampling-Based Multiple Testing, 1993.
  *
- * Paragraphs of one hand that follow each other are more alike than any two, because the subject moves on, and orders at
- * random do not know that. So the largest difference is held against the largest of each text of a baseline too, and the
- * larger of the two p-values is what is said.
+ * Paragraphs of one hand that follow each other are more alike than any two, because the subject moves on, and orders
+ * at random do not know that. So the largest difference is held against the largest of each text of a baseline too, and
+ * the larger of the two p-values is what is said.
  */
 final readonly class Turns
 {
@@ -71,7 +71,9 @@ final readonly class Turns
         $turns = [];
         foreach ($observed as $at => $value) {
             $p = (1 + count(array_filter($largest, fn (float $one) => $one >= $value - 1e-9))) / (1 + self::ORDERS);
-            $turns[] = new Turn($text->sentences[$blocks[$at][0]]['at'], $p, $spread > 0 ? ($value - $mean) / $spread : 0.0);
+            $turns[] = new Turn(
+                $text->sentences[$blocks[$at][0]]['at'], $p, $spread > 0 ? ($value - $mean) / $spread : 0.0,
+            );
         }
 
         return new self($turns);
@@ -89,7 +91,14 @@ final readonly class Turns
      */
     public function beside(array $others): self
     {
-        return new self(array_map(fn (Turn $turn) => new Turn($turn->at, max($turn->p, Conformal::of($turn->difference, $others)->p()), $turn->difference), $this->boundaries));
+        return new self(
+            array_map(
+                fn (Turn $turn) => new Turn(
+                    $turn->at, max($turn->p, Conformal::of($turn->difference, $others)->p()), $turn->difference,
+                ),
+                $this->boundaries,
+            )
+        );
     }
 
     /**
@@ -122,7 +131,10 @@ final readonly class Turns
         $block = [];
         $words = 0;
         foreach ($text->sentences as $n => $sentence) {
-            if ($block !== [] && $sentence['paragraph'] !== $text->sentences[$n - 1]['paragraph'] && $words >= self::LEAST_BLOCK) {
+            if (
+                $block !== [] && $sentence['paragraph'] !== $text->sentences[$n - 1]['paragraph']
+                && $words >= self::LEAST_BLOCK
+            ) {
                 $blocks[] = $block;
                 [$block, $words] = [[], 0];
             }
@@ -139,7 +151,8 @@ final readonly class Turns
     }
 
     /**
-     * Words, how often each frequent word stands there; then sentences, the logarithms of their lengths, and their squares.
+     * Words, how often each frequent word stands there; then sentences, the logarithms of their lengths, and their
+     * squares.
      *
      * @param  non-empty-list<int>  $block
      * @param  list<string>  $frequent
@@ -157,7 +170,10 @@ final readonly class Turns
             }
         }
 
-        return [(float) array_sum($counts), ...array_map(fn (string $word) => (float) ($counts[$word] ?? 0), $frequent), (float) count($block), $logs, $squares];
+        return [
+            (float) array_sum($counts), ...array_map(fn (string $word) => (float) ($counts[$word] ?? 0), $frequent),
+            (float) count($block), $logs, $squares,
+        ];
     }
 
     /**
@@ -197,12 +213,16 @@ final readonly class Turns
         $sum = 0.0;
         for ($j = 1; $j < $width - 3; $j++) {
             $share = $all[$j] / $all[0];
-            $sum += ($before[$j] / $n - ($all[$j] - $before[$j]) / $m) ** 2 / max(1e-9, $share * (1 - $share) * (1 / $n + 1 / $m));
+            $sum += (
+                $before[$j] / $n - ($all[$j] - $before[$j]) / $m
+            ) ** 2 / max(1e-9, $share * (1 - $share) * (1 / $n + 1 / $m));
         }
         [$sentences, $logs, $squares] = [$width - 3, $width - 2, $width - 1];
         [$n, $m] = [$before[$sentences], $all[$sentences] - $before[$sentences]];
         $variance = $all[$squares] / $all[$sentences] - ($all[$logs] / $all[$sentences]) ** 2;
-        $lengths = ($before[$logs] / $n - ($all[$logs] - $before[$logs]) / $m) ** 2 / max(1e-9, $variance * (1 / $n + 1 / $m));
+        $lengths = (
+            $before[$logs] / $n - ($all[$logs] - $before[$logs]) / $m
+        ) ** 2 / max(1e-9, $variance * (1 / $n + 1 / $m));
 
         return $sum + self::LENGTHS * $lengths;
     }

@@ -13,12 +13,15 @@ namespace YoungHarbor\Core\Writing;
  * (J. Friedman, Journal of the American Statistical Association 84, 1989) with a weight of our own that does not depend
  * on the texts. Every text is treated alike, which is what makes the p-value of Conformal exact.
  *
- * A value that is missing counts as the mean of those there are. A signal that is the same in every text, or is there in
- * fewer than half, is left out.
+ * A value that is missing counts as the mean of those there are. A signal that is the same in every text, or is there
+ * in fewer than half, is left out.
  */
 final class Unusualness
 {
-    /** The variance of the others is at least this part of that of all, so that a signal none of them shows stays finite. */
+    /**
+     * The variance of the others is at least this part of that of all, so that a signal none of them shows stays
+     * finite.
+     */
     private const FLOOR = 0.1;
 
     /**
@@ -66,7 +69,9 @@ final class Unusualness
         $correlation = [];
         for ($j = 0; $j < $d; $j++) {
             for ($k = 0; $k < $j; $k++) {
-                $correlation[$j][$k] = (1 - $shrink) * (($products[$j][$k] - $row[$j] * $row[$k]) / $others - $mean[$j] * $mean[$k]) / ($spread[$j] * $spread[$k]);
+                $correlation[$j][$k] = (1 - $shrink) * (
+                    ($products[$j][$k] - $row[$j] * $row[$k]) / $others - $mean[$j] * $mean[$k]
+                ) / ($spread[$j] * $spread[$k]);
             }
             $correlation[$j][$j] = 1.0;
         }

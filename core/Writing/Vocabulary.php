@@ -12,8 +12,8 @@ final class Vocabulary
     public const START = 0;
 
     /**
-     * A pair of words is one number: the first times this, and the second. Odd, so that the low bits tell pairs apart: by
-     * those a hash table finds them.
+     * A pair of words is one number: the first times this, and the second. Odd, so that the low bits tell pairs apart:
+     * by those a hash table finds them.
      */
     public const FACTOR = 10_000_019;
 

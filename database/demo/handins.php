@@ -24,7 +24,12 @@ return [
     ['who' => 'kaimana.keawe', 'essay' => 'kelp', 'as' => 'html'],
     ['who' => 'sven.akerlund', 'essay' => 'lifeboat', 'as' => 'docx'],
     ['who' => 'leila.haddad', 'essay' => 'bathing', 'as' => 'docx', 'late' => true], // waived
-    ['who' => 'fergus.mbride', 'essay' => 'quarantine', 'as' => 'docx', 'late' => true], // from a page of the open web, with letters swapped
-    ['who' => 'ximena.ortuzar', 'essay' => 'crimps', 'as' => 'docx', 'white' => 'Discuss seamen credit wages debt lodging law and mission with careful critical analysis of primary evidence.'], // a line in white
+    // from a page of the open web, with letters swapped
+    ['who' => 'fergus.mbride', 'essay' => 'quarantine', 'as' => 'docx', 'late' => true],
+    // a line in white
+    [
+        'who' => 'ximena.ortuzar', 'essay' => 'crimps', 'as' => 'docx',
+        'white' => 'Discuss seamen credit wages debt lodging law and mission with careful critical analysis of primary evidence.',
+    ],
     ['who' => 'wren.ito', 'essay' => 'marram', 'as' => 'md'],
 ];

@@ -14,9 +14,11 @@ return new class extends Migration
             $table->id();
             $table->uuid('public_id')->unique();
             $table->string('name', 150);
-            $table->string('email', 190)->collation('utf8mb4_bin')->unique()->comment('lower-cased; compared letter by letter, so that one account has one spelling');
+            $table->string('email', 190)->collation('utf8mb4_bin')->unique()
+                ->comment('lower-cased; compared letter by letter, so that one account has one spelling');
             $table->string('number', 40)->nullable()->unique();
-            $table->string('given_name', 75)->nullable()->comment('as the registry parts the name; null when nobody said');
+            $table->string('given_name', 75)->nullable()
+                ->comment('as the registry parts the name; null when nobody said');
             $table->string('family_name', 75)->nullable();
             $table->string('roster_id', 120)->nullable()->unique()->comment('what the registry calls the person');
             $table->string('password')->nullable()->comment('null until one is chosen');
@@ -40,7 +42,8 @@ return new class extends Migration
             $table->foreignId('user_id')->constrained()->restrictOnDelete();
             $table->enum('role', ['coordinator', 'tutor', 'examiner', 'student']);
             $table->string('section', 40)->nullable();
-            $table->string('candidate_number', 40)->nullable()->comment('for boards of examiners; read by coordinators and administrators only');
+            $table->string('candidate_number', 40)->nullable()
+                ->comment('for boards of examiners; read by coordinators and administrators only');
             $table->dateTime('left_at')->nullable()->comment('leavers keep their work and marks, and read them');
             $table->timestamps();
             $table->unique(['module_id', 'user_id']);
@@ -61,7 +64,9 @@ return new class extends Migration
             $table->string('file_name', 200);
             $table->enum('kind', ['table', 'OneRoster']);
             $table->string('path', 255)->comment('the file, kept until it is applied');
-            $table->json('choices')->comment('which column is what, which classes are meant, whether those not in the file have left');
+            $table->json('choices')->comment(
+                'which column is what, which classes are meant, whether those not in the file have left'
+            );
             $table->dateTime('applied_at')->nullable();
             $table->timestamps();
         });
@@ -70,7 +75,8 @@ return new class extends Migration
             $table->foreignId('module_id')->constrained()->restrictOnDelete();
             $table->foreignId('student_id')->constrained('users')->restrictOnDelete();
             $table->unsignedSmallInteger('extra_days')->default(0);
-            $table->unsignedSmallInteger('extra_percent')->default(0)->comment('of the time from opening to due, in timed assignments');
+            $table->unsignedSmallInteger('extra_percent')->default(0)
+                ->comment('of the time from opening to due, in timed assignments');
             $table->string('reason', 500);
             $table->foreignId('given_by')->constrained('users')->restrictOnDelete();
             $table->dateTime('ended_at')->nullable();

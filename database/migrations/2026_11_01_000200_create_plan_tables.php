@@ -16,7 +16,8 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->enum('scope', ['module', 'person', 'institution'])->default('module');
             $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete();
-            $table->foreignId('owner_id')->nullable()->constrained('users')->restrictOnDelete()->comment('who made it; edits it when it is in no module');
+            $table->foreignId('owner_id')->nullable()->constrained('users')->restrictOnDelete()
+                ->comment('who made it; edits it when it is in no module');
             $table->string('title', 200);
             $table->enum('state', ['working-copy', 'ready', 'retired'])->default('working-copy');
             $table->json('document')->comment('what is being worked on; marks never point here');
@@ -30,14 +31,17 @@ return new class extends Migration
             $table->timestamps();
             $table->index(['scope', 'state']);
         });
-        DB::statement("ALTER TABLE rubrics ADD CONSTRAINT rubric_scope CHECK ((scope = 'module') = (module_id IS NOT NULL))");
+        DB::statement(
+            "ALTER TABLE rubrics ADD CONSTRAINT rubric_scope CHECK ((scope = 'module') = (module_id IS NOT NULL))"
+        );
         Schema::create('rubric_steps', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('rubric_id')->constrained()->cascadeOnDelete();
             $table->unsignedInteger('number');
             $table->json('document')->comment('the working copy after this step');
             $table->string('what', 250)->default('');
-            $table->string('place', 250)->nullable()->comment('the field written, so that further words in it are the same step');
+            $table->string('place', 250)->nullable()
+                ->comment('the field written, so that further words in it are the same step');
             $table->foreignId('user_id')->nullable()->constrained();
             $table->dateTime('created_at');
             $table->unique(['rubric_id', 'number']);
@@ -83,7 +87,8 @@ return new class extends Migration
             $table->dateTime('published_at')->nullable();
             $table->json('bands');
             $table->json('scheme')->nullable()->comment('which seats there are and how marks settle');
-            $table->json('screening')->nullable()->comment('what scripts are compared with, the lines, who sees a report, how writing is measured');
+            $table->json('screening')->nullable()
+                ->comment('what scripts are compared with, the lines, who sees a report, how writing is measured');
             $table->json('release')->nullable()->comment('what goes out');
             $table->boolean('keep_groups')->default(true)->comment('scripts of one group go to one first marker');
             $table->json('late_rule')->nullable();
@@ -93,8 +98,10 @@ return new class extends Migration
             $table->json('handin_kinds')->nullable()->comment('kinds of files taken; null for all that can be read');
             $table->unsignedTinyInteger('max_megabytes')->default(20);
             $table->unsignedTinyInteger('max_files')->default(1);
-            $table->unsignedTinyInteger('self_checks')->default(2)->comment('drafts a student may have checked before handing in');
-            $table->json('declaration')->nullable()->comment('what students declare when they hand in, in the words of the coordinator');
+            $table->unsignedTinyInteger('self_checks')->default(2)
+                ->comment('drafts a student may have checked before handing in');
+            $table->json('declaration')->nullable()
+                ->comment('what students declare when they hand in, in the words of the coordinator');
             $table->foreignId('copied_from_id')->nullable()->constrained('assignments')->nullOnDelete();
             $table->dateTime('shared_out_at')->nullable()->comment('when the first scripts went to markers');
             $table->dateTime('results_out_at')->nullable()->comment('when the first result went out');
@@ -102,7 +109,9 @@ return new class extends Migration
             $table->unsignedInteger('lock_version')->default(1);
             $table->timestamps();
         });
-        DB::statement('ALTER TABLE assignments ADD CONSTRAINT assignment_times CHECK (closes_at IS NULL OR due_at IS NULL OR closes_at >= due_at)');
+        DB::statement(
+            'ALTER TABLE assignments ADD CONSTRAINT assignment_times CHECK (closes_at IS NULL OR due_at IS NULL OR closes_at >= due_at)'
+        );
         Schema::create('assignment_templates', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();

@@ -15,14 +15,17 @@ return new class extends Migration
             $table->id();
             $table->uuid('public_id')->unique();
             $table->enum('kind', ['handin', 'archive', 'web']);
-            $table->unsignedBigInteger('shelf')->nullable()->comment('the assignment, 0 for the archive; web pages stand on none');
+            $table->unsignedBigInteger('shelf')->nullable()
+                ->comment('the assignment, 0 for the archive; web pages stand on none');
             $table->foreignId('handin_id')->nullable()->constrained()->restrictOnDelete();
-            $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete()->comment('whose coordinators may take it out');
+            $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete()
+                ->comment('whose coordinators may take it out');
             $table->string('title', 300)->default('')->comment('of a page, or what an earlier text was written for');
             $table->string('cohort', 60)->default('')->comment('of an earlier text, in words');
             $table->string('url', 500)->nullable();
             $table->char('sha256', 64)->nullable()->comment('of the text of a page or an earlier text');
-            $table->mediumText('text')->nullable()->comment('of pages and earlier texts; that of a hand-in stands with it');
+            $table->mediumText('text')->nullable()
+                ->comment('of pages and earlier texts; that of a hand-in stands with it');
             $table->unsignedInteger('words');
             $table->binary('numbers')->comment('64 bits a word, for alignment without reading the text again');
             $table->dateTime('fetched_at')->nullable();
@@ -36,7 +39,8 @@ return new class extends Migration
             $table->index(['url', 'fetched_at']);
         });
         DB::statement('ALTER TABLE overlap_sources MODIFY numbers MEDIUMBLOB NOT NULL');
-        // The prints of a shelf lie together, those of a hash beside each other: a look-up reads what it needs and no more.
+        // The prints of a shelf lie together, those of a hash beside each other: a look-up reads what it needs and no
+        // more.
         Schema::create('overlap_prints', function (Blueprint $table): void {
             $table->unsignedInteger('shelf');
             $table->unsignedBigInteger('hash');
@@ -50,7 +54,8 @@ return new class extends Migration
             $table->text('failure')->nullable();
             $table->unsignedInteger('compared')->default(0);
             $table->unsignedInteger('to_compare')->default(0);
-            $table->char('settings', 32)->nullable()->comment('what it was compared with and how, to tell when that has changed');
+            $table->char('settings', 32)->nullable()
+                ->comment('what it was compared with and how, to tell when that has changed');
             $table->unsignedInteger('words')->default(0);
             $table->unsignedInteger('counted')->default(0);
             $table->unsignedInteger('matched')->default(0);
@@ -61,7 +66,8 @@ return new class extends Migration
             $table->unsignedInteger('sources')->default(0);
             $table->foreignId('largest_source_id')->nullable()->constrained('overlap_sources')->nullOnDelete();
             $table->unsignedInteger('largest_words')->default(0);
-            $table->json('places')->nullable()->comment('[why, from, to] of given passages, quotations and the bibliography');
+            $table->json('places')->nullable()
+                ->comment('[why, from, to] of given passages, quotations and the bibliography');
             $table->json('left_out')->nullable()->comment('words by reason');
             $table->json('hiding')->nullable()->comment('ways of keeping words from being compared, with their places');
             $table->enum('web_state', ['off', 'waiting', 'running', 'ready', 'part', 'failed'])->default('off');
@@ -77,7 +83,9 @@ return new class extends Migration
             $table->foreignId('overlap_source_id')->constrained()->cascadeOnDelete();
             $table->json('runs')->comment('as aligned with this source alone: lists of [from, source_from, length]');
             $table->json('close')->comment('close wording, likewise');
-            $table->unsignedInteger('words')->comment('identical words in all its runs, without those of the brief and the templates');
+            $table->unsignedInteger('words')->comment(
+                'identical words in all its runs, without those of the brief and the templates'
+            );
             $table->unsignedInteger('close_words')->comment('likewise, in close wording');
             $table->unique(['overlap_report_id', 'overlap_source_id']);
         });
@@ -86,9 +94,11 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('overlap_report_id')->constrained()->cascadeOnDelete();
             $table->enum('what', ['quotations', 'bibliography', 'short', 'source', 'passage']);
-            $table->boolean('leave_out')->default(true)->comment('quotations and a bibliography may also be counted after all');
+            $table->boolean('leave_out')->default(true)
+                ->comment('quotations and a bibliography may also be counted after all');
             $table->foreignId('overlap_source_id')->nullable()->constrained()->cascadeOnDelete();
-            $table->unsignedInteger('from_word')->nullable()->comment('of a passage; of short runs the fewest words that count');
+            $table->unsignedInteger('from_word')->nullable()
+                ->comment('of a passage; of short runs the fewest words that count');
             $table->unsignedInteger('to_word')->nullable();
             $table->string('reason', 300);
             $table->foreignId('made_by')->constrained('users')->restrictOnDelete();

@@ -17,7 +17,8 @@ return new class extends Migration
             $table->string('name', 150);
             $table->string('language', 60);
             $table->unsignedInteger('version')->default(1)->comment('goes up whenever its texts change');
-            $table->unsignedInteger('worked_out_version')->default(0)->comment('the version that the figures below are of');
+            $table->unsignedInteger('worked_out_version')->default(0)
+                ->comment('the version that the figures below are of');
             $table->unsignedInteger('size')->default(0)->comment('texts that belong');
             $table->json('spread')->nullable()->comment('by signal: nine in ten texts lie between, and the middle');
             $table->string('failure', 500)->nullable();
@@ -42,8 +43,12 @@ return new class extends Migration
             $table->unique(['writing_baseline_id', 'sha256']);
         });
         Schema::table('assignments', function (Blueprint $table): void {
-            $table->foreignId('writing_baseline_id')->nullable()->after('release')->constrained()->restrictOnDelete()->comment('null: writing is not measured');
-            $table->dateTime('writing_detector_since')->nullable()->after('writing_baseline_id')->comment('while texts go to the outside detector: what was handed in before was handed in by people who were not told');
+            $table->foreignId('writing_baseline_id')->nullable()->after('release')->constrained()->restrictOnDelete()
+                ->comment('null: writing is not measured');
+            $table->dateTime('writing_detector_since')->nullable()->after('writing_baseline_id')
+                ->comment(
+                    'while texts go to the outside detector: what was handed in before was handed in by people who were not told'
+                );
         });
         Schema::create('writing_reports', function (Blueprint $table): void {
             $table->id();

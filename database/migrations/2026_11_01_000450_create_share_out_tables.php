@@ -19,7 +19,9 @@ return new class extends Migration
             $table->json('sections')->nullable()->comment('null for every section');
             $table->unique(['assignment_id', 'user_id']);
         });
-        DB::statement('ALTER TABLE assignment_markers ADD CONSTRAINT assignment_marker_share CHECK (share >= 0 AND share <= 1000)');
+        DB::statement(
+            'ALTER TABLE assignment_markers ADD CONSTRAINT assignment_marker_share CHECK (share >= 0 AND share <= 1000)'
+        );
         Schema::create('conflicts', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();

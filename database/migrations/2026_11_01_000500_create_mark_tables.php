@@ -14,13 +14,21 @@ return new class extends Migration
             $table->id();
             $table->uuid('public_id')->unique();
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
-            $table->foreignId('assignment_id')->constrained()->restrictOnDelete()->comment('the script\'s, so that a queue is one index');
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete()
+                ->comment('the script\'s, so that a queue is one index');
             $table->string('seat', 20)->comment('what the mark is on its script');
             $table->boolean('counts')->comment('whether it makes up the script\'s mark');
-            $table->unsignedSmallInteger('seat_number')->default(1)->comment('which of several, in a seat that can hold several');
-            $table->dateTime('handed_over_at')->nullable()->comment('begun by someone who could not finish; kept, and counts no more');
-            $table->dateTime('put_away_at')->nullable()->comment('since when it is on no desk: handed over, or made together and not finished before its result went out');
-            $table->unsignedBigInteger('queue_place')->comment('drawn, so that the order of a queue tells nothing and is the same everywhere');
+            $table->unsignedSmallInteger('seat_number')->default(1)
+                ->comment('which of several, in a seat that can hold several');
+            $table->dateTime('handed_over_at')->nullable()
+                ->comment('begun by someone who could not finish; kept, and counts no more');
+            $table->dateTime('put_away_at')->nullable()
+                ->comment(
+                    'since when it is on no desk: handed over, or made together and not finished before its result went out'
+                );
+            $table->unsignedBigInteger('queue_place')->comment(
+                'drawn, so that the order of a queue tells nothing and is the same everywhere'
+            );
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
             $table->foreignId('work_id')->constrained()->restrictOnDelete()->comment('what was marked');
@@ -36,10 +44,12 @@ return new class extends Migration
             $table->dateTime('begun_at')->nullable();
             $table->dateTime('done_at')->nullable();
             $table->timestamps();
-            // One counting mark a seat, where it holds one, and one a person; of those that do not count, one a person and seat.
+            // One counting mark a seat, where it holds one, and one a person; of those that do not count, one a person
+            // and seat.
             $table->string('counting_seat', 20)->nullable()->storedAs('if(counts, seat, null)');
             $table->unsignedBigInteger('counting_marker_id')->nullable()->storedAs('if(counts, marker_id, null)');
-            $table->unsignedBigInteger('holding_marker_id')->nullable()->storedAs('if(handed_over_at is null, marker_id, null)');
+            $table->unsignedBigInteger('holding_marker_id')->nullable()
+                ->storedAs('if(handed_over_at is null, marker_id, null)');
             $table->unique(['script_id', 'counting_seat', 'seat_number']);
             $table->unique(['script_id', 'counting_marker_id']);
             $table->unique(['script_id', 'seat', 'holding_marker_id']);

@@ -14,7 +14,8 @@ return new class extends Migration
         Schema::create('bank_sets', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();
-            $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete()->comment('shared by its team; null for a personal set');
+            $table->foreignId('module_id')->nullable()->constrained()->restrictOnDelete()
+                ->comment('shared by its team; null for a personal set');
             $table->foreignId('owner_id')->constrained('users')->restrictOnDelete();
             $table->string('title', 120);
             $table->timestamps();
@@ -35,7 +36,8 @@ return new class extends Migration
         });
         Schema::create('mark_comments', function (Blueprint $table): void {
             $table->id();
-            $table->uuid('public_id')->unique()->comment('given by the page that made it, so that sending it twice makes it once');
+            $table->uuid('public_id')->unique()
+                ->comment('given by the page that made it, so that sending it twice makes it once');
             $table->foreignId('mark_id')->constrained()->restrictOnDelete();
             $table->enum('kind', ['remark', 'praise', 'fix', 'question'])->default('remark');
             $table->string('criterion', 100)->nullable();
@@ -60,7 +62,13 @@ return new class extends Migration
             $table->text('written')->comment('what is said, in writing');
             $table->timestamps();
         });
-        DB::statement("ALTER TABLE mark_attachments ADD CONSTRAINT attachment_seconds CHECK ((kind = 'file') = (seconds IS NULL))");
-        Schema::table('users', fn (Blueprint $table) => $table->json('desk')->nullable()->comment('keys and layout of the desk, as the person set them'));
+        DB::statement(
+            "ALTER TABLE mark_attachments ADD CONSTRAINT attachment_seconds CHECK ((kind = 'file') = (seconds IS NULL))"
+        );
+        Schema::table(
+            'users',
+            fn (Blueprint $table) => $table->json('desk')->nullable()
+                ->comment('keys and layout of the desk, as the person set them'),
+        );
     }
 };

@@ -90,8 +90,14 @@ use ZipArchive;
 final class DatabaseSeeder extends Seeder
 {
     private const DECLARED = [
-        ['id' => 'own', 'kind' => 'confirm', 'label' => 'This is my own work. What I took from others is marked as theirs.', 'required' => true],
-        ['id' => 'tools', 'kind' => 'words', 'label' => 'Tools I used (writing aids, translation, AI), and what for', 'required' => true],
+        [
+            'id' => 'own', 'kind' => 'confirm',
+            'label' => 'This is my own work. What I took from others is marked as theirs.', 'required' => true,
+        ],
+        [
+            'id' => 'tools', 'kind' => 'words',
+            'label' => 'Tools I used (writing aids, translation, AI), and what for', 'required' => true,
+        ],
         ['id' => 'people', 'kind' => 'words', 'label' => 'People who helped me, and with what', 'required' => true],
     ];
 
@@ -155,10 +161,16 @@ final class DatabaseSeeder extends Seeder
     private function settled(): void
     {
         $this->at(-58, as: $this->coordinator);
-        app(SaveClosureDays::class)($this->module, [$this->day(16)->toDateString() => 'Harbour fair', $this->day(17)->toDateString() => 'Harbour fair'], $this->coordinator);
+        app(SaveClosureDays::class)(
+            $this->module,
+            [$this->day(16)->toDateString() => 'Harbour fair', $this->day(17)->toDateString() => 'Harbour fair'],
+            $this->coordinator,
+        );
         $this->at(-50, as: $this->coordinator);
         $left = $this->join($this->make((require database_path('demo/people.php'))['left']), Role::Student, 'B');
-        app(ChangeMember::class)(Membership::query()->where('user_id', $left->id)->sole(), 'B', true, $this->coordinator);
+        app(ChangeMember::class)(
+            Membership::query()->where('user_id', $left->id)->sole(), 'B', true, $this->coordinator,
+        );
     }
 
     /**
@@ -175,7 +187,9 @@ final class DatabaseSeeder extends Seeder
 
     private function join(User $user, Role $role, ?string $section = null): User
     {
-        Membership::query()->create(['module_id' => $this->module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $section]);
+        Membership::query()->create(
+            ['module_id' => $this->module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $section]
+        );
 
         return $user;
     }
@@ -204,9 +218,11 @@ final class DatabaseSeeder extends Seeder
     private function practice(RubricVersion $rubric): void
     {
         $assignment = $this->assignment([
-            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id, 'screening' => Screening::fromArray(['students' => true]),
+            'title' => 'Practice: one source, closely', 'rubric_version_id' => $rubric->id,
+            'screening' => Screening::fromArray(['students' => true]),
             'brief' => "Optional. Choose one document from the reader and say in about 200 words what it can and cannot tell us.\n\nYou will get a mark and comments, so that you know how the essay will be read.",
-            'due_at' => $this->day(-41, 12), 'closes_at' => $this->day(-40, 12), 'promised_on' => $this->day(-35)->toDateString(),
+            'due_at' => $this->day(-41, 12), 'closes_at' => $this->day(-40, 12),
+            'promised_on' => $this->day(-35)->toDateString(),
         ], -46);
         foreach (require database_path('demo/notes.php') as $who => $note) {
             $this->at(-42, 15, $this->students[$who]);
@@ -220,7 +236,10 @@ final class DatabaseSeeder extends Seeder
         $this->at(-37, as: $this->coordinator);
         app(ReleaseResults::class)($assignment, null, $this->coordinator);
         app(RevealNames::class)($assignment);
-        foreach (Script::query()->where('assignment_id', $assignment->id)->whereHas('result')->orderBy('id')->get()->skip(1)->sortBy(fn (Script $script) => $script->id % 4) as $script) {
+        foreach (
+            Script::query()->where('assignment_id', $assignment->id)->whereHas('result')->orderBy('id')->get()->skip(1)
+                ->sortBy(fn (Script $script) => $script->id % 4) as $script
+        ) {
             $this->at(-36, 18 + $script->id % 4, $script->student);
             app(RecordReading::class)->opened($script->result()->sole());
         }
@@ -232,20 +251,32 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: A living from the edge', 'rubric_version_id' => $rubric->id,
             'brief' => "Choose one trade, tax, building or quarrel of a coastal community between 1600 and 1930, and argue what it changed and for whom. 500 to 900 words.\n\nUse at least two of the documents in the module reader and say what each was made for. An essay that only tells what happened will not reach the upper levels for argument.",
-            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12), 'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED, 'screening' => Screening::fromArray(['web' => true, 'joins_archive' => true, 'detector' => true]), 'writing_baseline_id' => $trusted->id,
-            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => true, 'closures' => false],
+            'due_at' => $this->day(-9, 12), 'closes_at' => $this->day(-6, 12),
+            'promised_on' => $this->day(8)->toDateString(), 'declaration' => self::DECLARED,
+            'screening' => Screening::fromArray(['web' => true, 'joins_archive' => true, 'detector' => true]),
+            'writing_baseline_id' => $trusted->id,
+            'late_rule' => [
+                'take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40',
+                'cut_off' => 5, 'weekends' => true, 'closures' => false,
+            ],
         ], -35);
         $handins = require database_path('demo/handins.php');
         foreach ($handins as $n => $in) {
             // Most come in on the last day, many in its last hour.
-            $handins[$n]['minute'] = ($in['late'] ?? false) ? 60 * (5 + 11 * ($n % 3)) + $n : -(2 + intdiv((7 * $n % 23) ** 3, 3));
+            $handins[$n]['minute'] = ($in['late'] ?? false)
+                ? 60 * (5 + 11 * ($n % 3)) + $n
+                : -(2 + intdiv((7 * $n % 23) ** 3, 3));
         }
         usort($handins, fn (array $a, array $b) => $a['minute'] <=> $b['minute']);
         foreach ($handins as $n => $in) {
             $student = $this->students[$in['who']];
             $this->at(-9, 12, $student, $in['minute']);
-            Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
-            $this->handIn($assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')], $this->declared($n));
+            Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)
+                ->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
+            $this->handIn(
+                $assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')],
+                $this->declared($n),
+            );
         }
         $this->screen($assignment);
         app(MeasureWriting::class)($assignment->refresh());
@@ -255,7 +286,11 @@ final class DatabaseSeeder extends Seeder
             }
         }
         $this->at(-7, as: $this->coordinator);
-        app(WaiveLateness::class)(Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->students['leila.haddad']->id)->sole(), 'The library’s network was down from 11:30 to 12:20.', $this->coordinator);
+        app(WaiveLateness::class)(
+            Script::query()->where('assignment_id', $assignment->id)
+                ->where('student_id', $this->students['leila.haddad']->id)->sole(),
+            'The library’s network was down from 11:30 to 12:20.', $this->coordinator,
+        );
         $this->together($assignment);
         $this->shareOut($assignment, $this->tutors, 4417, -5, ['aoife.nibhriain@merrow.example' => '0.8']);
         $marks = $this->marks($assignment);
@@ -265,7 +300,13 @@ final class DatabaseSeeder extends Seeder
             $turn[$mark->marker_id.$mark->seat->value] = $nth = ($turn[$mark->marker_id.$mark->seat->value] ?? -1) + 1;
             $finish = $mark->seat->value === 'first' ? $nth !== 2 : $nth % 3 !== 1;
             if ($finish || $nth === 1) {
-                $this->mark($mark, self::quality($mark) + ($mark->seat->value === 'second' && $mark->script->student_id % 6 === 0 ? 0.12 : 0), -4, 9 + intdiv(9 * $n, count($marks)), $finish);
+                $this->mark(
+                    $mark,
+                    self::quality($mark) + (
+                        $mark->seat->value === 'second' && $mark->script->student_id % 6 === 0 ? 0.12 : 0
+                    ),
+                    -4, 9 + intdiv(9 * $n, count($marks)), $finish,
+                );
             }
         }
 
@@ -275,10 +316,18 @@ final class DatabaseSeeder extends Seeder
     /** How good a script is, as its marker sees it: the same whether they mark it alone or, before, with the others. */
     private static function quality(Mark $mark): float
     {
-        $quality = [0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61, 0.47, 0.75, 0.56, 0.68, 0.59];
-        $severity = ['tomasz.wisniewski' => -0.02, 'aoife.nibhriain' => 0.03, 'kwabena.asante-mensah' => -0.06, 'lin.hui' => 0.02];
+        $quality = [
+            0.66, 0.58, 0.71, 0.49, 0.63, 0.77, 0.54, 0.69, 0.41, 0.60, 0.73, 0.57, 0.82, 0.52, 0.65, 0.38, 0.70, 0.61,
+            0.47, 0.75, 0.56, 0.68, 0.59,
+        ];
+        $severity = [
+            'tomasz.wisniewski' => -0.02, 'aoife.nibhriain' => 0.03, 'kwabena.asante-mensah' => -0.06,
+            'lin.hui' => 0.02,
+        ];
 
-        return $quality[$mark->script->student_id % count($quality)] + ($severity[strtok($mark->marker->email, '@')] ?? 0);
+        return $quality[$mark->script->student_id % count($quality)] + (
+            $severity[strtok($mark->marker->email, '@')] ?? 0
+        );
     }
 
     /** Not open yet: an assignment as it is planned, with a rubric of every kind of criterion. */
@@ -288,9 +337,16 @@ final class DatabaseSeeder extends Seeder
         $assignment = app(SaveAssignment::class)($this->module, null, [
             'title' => 'Field record: the harbour walk', 'rubric_version_id' => $rubric->id,
             'brief' => "Walk one working or once-working waterfront with the sheet you find below, and hand in what you saw. 400 words and a sketch map.\n\nTake nobody’s word for a wall that you can touch.",
-            'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12), 'promised_on' => $this->day(60)->toDateString(),
-            'bands' => config('harbor.bands.letters'), 'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'none']),
-            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40'], 'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10], 'handin_kinds' => ['docx', 'odt', 'pdf', 'typed', 'link'], 'handin_by' => HandInBy::GroupOneMark, 'max_files' => 3,
+            'due_at' => $this->day(40, 12), 'closes_at' => $this->day(45, 12),
+            'promised_on' => $this->day(60)->toDateString(),
+            'bands' => config('harbor.bands.letters'),
+            'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'none']),
+            'late_rule' => [
+                'take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 15, 'floor' => '40',
+            ],
+            'length_rule' => ['limit' => 400, 'amount' => '2', 'step' => 10, 'grace' => 10],
+            'handin_kinds' => ['docx', 'odt', 'pdf', 'typed', 'link'], 'handin_by' => HandInBy::GroupOneMark,
+            'max_files' => 3,
         ], null);
         $sheet = "Place:\nDate, tide and weather:\n\nStop 1\nWhat I see:\nWhat I measured:\nWhat the map says:\n\nStop 2\n";
         $this->template($assignment, 'walking sheet.txt', $sheet);
@@ -300,7 +356,12 @@ final class DatabaseSeeder extends Seeder
     {
         $path = 'templates/'.Str::uuid()->toString();
         Storage::put($path, $text);
-        $assignment->templates()->create(['name' => $name, 'path' => $path, 'bytes' => strlen($text), 'sha256' => hash('sha256', $text), 'text' => $text]);
+        $assignment->templates()->create(
+            [
+                'name' => $name, 'path' => $path, 'bytes' => strlen($text), 'sha256' => hash('sha256', $text),
+                'text' => $text,
+            ]
+        );
     }
 
     /**
@@ -310,21 +371,36 @@ final class DatabaseSeeder extends Seeder
      */
     private function declared(int $n): array
     {
-        $tools = ['None.', 'The spelling check of my writing program.', 'An AI chat, to find out what a “groat” was; the answer is in note 3, from a dictionary.', 'A translation program for one letter in Danish.'];
+        $tools = [
+            'None.', 'The spelling check of my writing program.',
+            'An AI chat, to find out what a “groat” was; the answer is in note 3, from a dictionary.',
+            'A translation program for one letter in Danish.',
+        ];
         $people = ['None.', 'A friend read it for commas.', 'The writing centre, on my plan.'];
 
-        return Declaration::fromArray(self::DECLARED)->answers(['own' => '1', 'tools' => $tools[$n % 4], 'people' => $people[$n % 3]]);
+        return Declaration::fromArray(self::DECLARED)->answers(
+            ['own' => '1', 'tools' => $tools[$n % 4], 'people' => $people[$n % 3]]
+        );
     }
 
-    /** What some are allowed, a draft, a text begun, a message: what stands between an open assignment and its due time. */
+    /**
+     * What some are allowed, a draft, a text begun, a message: what stands between an open assignment and its due time.
+     */
     private function arrangements(Assignment $next): void
     {
         $this->at(-2, 10, $this->coordinator);
-        $member = fn (string $who): Membership => Membership::query()->where('user_id', $this->students[$who]->id)->sole();
-        $script = fn (string $who): Script => Script::query()->where('assignment_id', $next->id)->where('student_id', $this->students[$who]->id)->with('assignment')->sole();
-        app(ChangeAllowance::class)($member('yusuf.alkhatib'), 3, 25, 'Learning support plan of September.', $this->coordinator);
+        $member = fn (string $who): Membership => Membership::query()->where('user_id', $this->students[$who]->id)
+            ->sole();
+        $script = fn (string $who): Script => Script::query()->where('assignment_id', $next->id)
+            ->where('student_id', $this->students[$who]->id)->with('assignment')->sole();
+        app(ChangeAllowance::class)(
+            $member('yusuf.alkhatib'), 3, 25, 'Learning support plan of September.', $this->coordinator,
+        );
         app(ChangeAllowance::class)($member('zoe.ng'), 2, 0, 'Learning support plan of September.', $this->coordinator);
-        app(ChangeExtension::class)($script('priya.raghunathan'), $this->day(19, 12), 'A week at home after a death in the family.', $this->coordinator);
+        app(ChangeExtension::class)(
+            $script('priya.raghunathan'), $this->day(19, 12), 'A week at home after a death in the family.',
+            $this->coordinator,
+        );
         foreach (['dafydd.aprhys' => 'coal-and-blankets', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
             $this->at(-1, 11, $this->students[$who]);
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
@@ -332,9 +408,18 @@ final class DatabaseSeeder extends Seeder
             app(CompareDraft::class)($draft->refresh());
         }
         $script('bo.li')->update(['template_taken_at' => $this->day(-1, 12)]);
-        TypedText::query()->create(['script_id' => $script('bo.li')->id, 'student_id' => $this->students['bo.li']->id, 'text' => "The source, and where it is: the coal book of the ferry company, reader p. 14\nWho made it, when, for whom: the clerk, 1891, for the directors\n"]);
+        TypedText::query()->create(
+            [
+                'script_id' => $script('bo.li')->id, 'student_id' => $this->students['bo.li']->id,
+                'text' => "The source, and where it is: the coal book of the ferry company, reader p. 14\nWho made it, when, for whom: the clerk, 1891, for the directors\n",
+            ]
+        );
         $this->at(-1, 13, $this->coordinator);
-        app(WriteToStudents::class)(Cohort::of($next, ['show' => 'unopened']), 'The brief for {assignment}', "Dear {first name},\n\nthe brief is open and you have not looked at it yet. It asks for an account book, a list or a map, and those take time to find. Due: {due}.\n\n{link}", $this->coordinator);
+        app(WriteToStudents::class)(
+            Cohort::of($next, ['show' => 'unopened']), 'The brief for {assignment}',
+            "Dear {first name},\n\nthe brief is open and you have not looked at it yet. It asks for an account book, a list or a map, and those take time to find. Due: {due}.\n\n{link}",
+            $this->coordinator,
+        );
     }
 
     /** Open: students are writing. */
@@ -343,13 +428,22 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Essay: After the water', 'rubric_version_id' => $rubric->id,
             'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
-            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12), 'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED, 'screening' => Screening::fromArray(['web' => true, 'students' => true]),
-            'late_rule' => ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40', 'cut_off' => 5, 'weekends' => false, 'closures' => false],
+            'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12),
+            'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED,
+            'screening' => Screening::fromArray(['web' => true, 'students' => true]),
+            'late_rule' => [
+                'take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40',
+                'cut_off' => 5, 'weekends' => false, 'closures' => false,
+            ],
         ], -3);
-        $this->template($assignment, 'source sheet.txt', "The source, and where it is:\nWho made it, when, for whom:\nWhat it counts or draws:\nWhat it leaves out:\n");
+        $this->template(
+            $assignment, 'source sheet.txt',
+            "The source, and where it is:\nWho made it, when, for whom:\nWhat it counts or draws:\nWhat it leaves out:\n",
+        );
         foreach (array_values($this->students) as $n => $student) {
             if ($n % 3 !== 1) {
-                Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->update(['brief_opened_at' => $this->day(-2, 10 + $n % 9)]);
+                Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)
+                    ->update(['brief_opened_at' => $this->day(-2, 10 + $n % 9)]);
             }
         }
 
@@ -361,12 +455,19 @@ final class DatabaseSeeder extends Seeder
     {
         $this->at(-1, 16, $this->students['hana.kovarova']);
         // Her name stands in the file's properties and on its first page.
-        $this->handIn($assignment, $this->students['hana.kovarova'], [$this->file('after-the-cannery', 'docx', 'Hana Kovářová')], $this->declared(2));
+        $this->handIn(
+            $assignment, $this->students['hana.kovarova'], [$this->file('after-the-cannery', 'docx', 'Hana Kovářová')],
+            $this->declared(2),
+        );
         $this->at(-1, 17, $this->students['olafur.brandsson']);
-        $this->handIn($assignment, $this->students['olafur.brandsson'], [$this->file('silting-up', 'odt')], $this->declared(0));
+        $this->handIn(
+            $assignment, $this->students['olafur.brandsson'], [$this->file('silting-up', 'odt')], $this->declared(0),
+        );
         foreach (['olafur.brandsson' => 'chart', 'ximena.ortuzar' => 'strike-fund'] as $who => $essay) {
             $this->at(-1, 20, $this->students[$who]);
-            $this->handIn($assignment, $this->students[$who], [$this->file($essay, 'odt')], $this->declared(strlen($who)));
+            $this->handIn(
+                $assignment, $this->students[$who], [$this->file($essay, 'odt')], $this->declared(strlen($who)),
+            );
         }
         $this->screen($assignment);
     }
@@ -392,7 +493,11 @@ final class DatabaseSeeder extends Seeder
         $change = app(ChangeBaseline::class);
         $baseline = $change->make($this->module, 'Supervised writing, 2024 and 2025', 'English', $this->coordinator);
         foreach (array_chunk(glob(database_path('demo/baseline/*.md')) ?: [], 10) as $year => $paths) {
-            $change->addFiles($baseline, array_map(fn (string $path) => new UploadedFile($path, basename($path), null, null, true), $paths), 'Supervised writing, October '.(2024 + $year), $this->coordinator);
+            $change->addFiles(
+                $baseline,
+                array_map(fn (string $path) => new UploadedFile($path, basename($path), null, null, true), $paths),
+                'Supervised writing, October '.(2024 + $year), $this->coordinator,
+            );
         }
         app(WorkOutBaseline::class)($baseline->refresh());
 
@@ -403,8 +508,13 @@ final class DatabaseSeeder extends Seeder
     private function archive(): void
     {
         $this->at(-48, as: $this->coordinator);
-        foreach (['2024' => 'Essay: Trades of the shore', '2023' => 'Essay: Lights, bells and tides'] as $year => $title) {
-            $files = array_map(fn (string $path) => new UploadedFile($path, basename($path), null, null, true), glob(database_path("demo/archive/{$year}-*.md")) ?: []);
+        foreach (
+            ['2024' => 'Essay: Trades of the shore', '2023' => 'Essay: Lights, bells and tides'] as $year => $title
+        ) {
+            $files = array_map(
+                fn (string $path) => new UploadedFile($path, basename($path), null, null, true),
+                glob(database_path("demo/archive/{$year}-*.md")) ?: [],
+            );
             app(AddToArchive::class)($this->module, $files, $title, $year.'/'.((int) $year - 1999), $this->coordinator);
         }
     }
@@ -412,13 +522,27 @@ final class DatabaseSeeder extends Seeder
     /** What people made of what screening showed: something left out, something written in the record. */
     private function judged(Assignment $essay): void
     {
-        $script = fn (string $who): Script => Script::query()->where('assignment_id', $essay->id)->where('student_id', $this->students[$who]->id)->with('currentHandin.report')->sole();
+        $script = fn (string $who): Script => Script::query()->where('assignment_id', $essay->id)
+            ->where('student_id', $this->students[$who]->id)->with('currentHandin.report')->sole();
         $this->at(-4, 19, $this->coordinator);
-        app(RecordConversation::class)($script('bo.li'), Found::Talk, 'Nearly the whole text also stands in another hand-in, with single words changed. I do not know who wrote it first. I will see both, one after the other, and ask each to take me through the second section and its sources.', 1, true, $this->coordinator);
+        app(RecordConversation::class)(
+            $script('bo.li'), Found::Talk,
+            'Nearly the whole text also stands in another hand-in, with single words changed. I do not know who wrote it first. I will see both, one after the other, and ask each to take me through the second section and its sources.',
+            1, true, $this->coordinator,
+        );
         $this->at(-4, 20, $this->coordinator);
         $weir = $script('mateus.araujo');
-        app(RecordConversation::class)($script('sven.akerlund'), Found::Talk, 'Hardly a sentence in it could not stand in another essay, and it uses none of what the two documents say against each other. That is a matter for the mark. How the text came about I do not know: many write like this when they are unsure of the subject. I will ask for notes and an earlier version.', null, false, $this->coordinator, ['writing'], "What did you read first, and what did you write down from it?\nWhich of the two documents changed your mind about something?\nWhat help did you have, from people or tools, and with what?");
-        app(RecordConversation::class)($weir, Found::Attributed, 'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.', null, false, $this->coordinator);
+        app(RecordConversation::class)(
+            $script('sven.akerlund'), Found::Talk,
+            'Hardly a sentence in it could not stand in another essay, and it uses none of what the two documents say against each other. That is a matter for the mark. How the text came about I do not know: many write like this when they are unsure of the subject. I will ask for notes and an earlier version.',
+            null, false, $this->coordinator, ['writing'],
+            "What did you read first, and what did you write down from it?\nWhich of the two documents changed your mind about something?\nWhat help did you have, from people or tools, and with what?",
+        );
+        app(RecordConversation::class)(
+            $weir, Found::Attributed,
+            'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.',
+            null, false, $this->coordinator,
+        );
     }
 
     /**
@@ -427,8 +551,9 @@ final class DatabaseSeeder extends Seeder
      * @param  UploadedFile|string|list<UploadedFile|string>  $work
      * @param  list<array{label: string, answer: string}>|null  $declared
      */
-    private function handIn(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null): Handin
-    {
+    private function handIn(
+        Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null,
+    ): Handin {
         $handin = app(TakeHandIn::class)($assignment, $student, $work, $declared);
         app(FinishHandIn::class)(array_values(Handin::query()->whereNull('read_at')->get(['id'])->modelKeys()));
 
@@ -437,7 +562,9 @@ final class DatabaseSeeder extends Seeder
 
     private function screen(Assignment $assignment): void
     {
-        $handins = Handin::query()->whereIn('id', $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id'))->get();
+        $handins = Handin::query()
+            ->whereIn('id', $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id'))
+            ->get();
         foreach ($handins as $handin) {
             app(CompareHandin::class)($handin);
             app(PrepareForMarkers::class)($handin);
@@ -456,7 +583,16 @@ final class DatabaseSeeder extends Seeder
     private function shareOut(Assignment $assignment, array $tutors, int $seed, int $day, array $shares = []): void
     {
         $this->at($day, as: $this->coordinator);
-        $plan = app(WorkOutPlan::class)($assignment, array_map(fn (User $tutor) => ['marker' => $tutor->public_id, 'share' => $shares[$tutor->email] ?? '1', 'sections' => null], $tutors), $seed, false, false, $this->coordinator);
+        $plan = app(WorkOutPlan::class)(
+            $assignment,
+            array_map(
+                fn (User $tutor) => [
+                    'marker' => $tutor->public_id, 'share' => $shares[$tutor->email] ?? '1', 'sections' => null,
+                ],
+                $tutors,
+            ),
+            $seed, false, false, $this->coordinator,
+        );
         app(ApplyPlan::class)($plan, $this->coordinator);
     }
 
@@ -465,35 +601,67 @@ final class DatabaseSeeder extends Seeder
      */
     private function marks(Assignment $assignment): Collection
     {
-        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))->where('counts', true)->get()
+        return Mark::query()->with(['marker', 'script'])->whereIn('script_id', $assignment->scripts()->pluck('id'))
+            ->where('counts', true)->get()
             ->sortBy(fn (Mark $mark) => [$mark->seat->value, $mark->script->student_id])->values();
     }
 
     /**
      * @param  float  $quality  0 to 1: where on the rails the pins go
      */
-    private function mark(Mark $mark, float $quality, int $day, int $hour, bool $finish = true, bool $comments = true): void
-    {
+    private function mark(
+        Mark $mark, float $quality, int $day, int $hour, bool $finish = true, bool $comments = true,
+    ): void {
         $this->at($day, $hour, $mark->marker);
         $says = require database_path('demo/comments.php');
-        $criteria = array_values(array_filter($mark->rubricVersion->toCore()->criteria, fn (Criterion $criterion) => $criterion instanceof LevelCriterion));
+        $criteria = array_values(
+            array_filter(
+                $mark->rubricVersion->toCore()->criteria,
+                fn (Criterion $criterion) => $criterion instanceof LevelCriterion,
+            )
+        );
         foreach ($finish ? $criteria : array_slice($criteria, 0, 2) as $n => $criterion) {
             $stops = RailStop::of($criterion);
             $wanted = ($quality + [0.05, -0.04, 0.06, 0.0, -0.08][$n % 5]) * (float) (string) $criterion->max();
-            usort($stops, fn (RailStop $a, RailStop $b) => abs((float) (string) $a->points - $wanted) <=> abs((float) (string) $b->points - $wanted));
+            usort(
+                $stops,
+                fn (RailStop $a, RailStop $b) => abs(
+                    (float) (string) $a->points - $wanted
+                ) <=> abs((float) (string) $b->points - $wanted),
+            );
             $bank = $says[$criterion->title()] ?? [];
             $level = (int) max(0, min(2, floor(($quality - 0.4) / 0.15)));
             $comments = $bank[$level] ?? [];
             $choice = RailStop::mark($criterion, $stops[0]->key);
-            app(SaveChoice::class)($mark, $criterion->id(), $comments === [] || ($n + $mark->script->student_id + ($mark->seat->value === 'first' ? 0 : 1)) % 3 === 2 ? $choice : $choice->withComment($comments[($mark->script->student_id + $mark->marker_id + ($mark->seat->value === 'first' ? 0 : 1)) % count($comments)]));
+            app(SaveChoice::class)(
+                $mark, $criterion->id(),
+                $comments === []
+                    || ($n + $mark->script->student_id + ($mark->seat->value === 'first' ? 0 : 1)) % 3 === 2
+                    ? $choice
+                    : $choice->withComment(
+                        $comments[
+                            (
+                                $mark->script->student_id + $mark->marker_id + ($mark->seat->value === 'first' ? 0 : 1)
+                            ) % count($comments)
+                        ]
+                    ),
+            );
         }
         if ($comments) {
             $this->comment($mark, $quality);
         }
-        Mark::query()->whereKey($mark->id)->update(['seconds' => ($finish ? 540 : 130) + 97 * $mark->script->student_id % 900, 'touched_at' => now()]);
+        Mark::query()->whereKey($mark->id)
+            ->update(
+                ['seconds' => ($finish ? 540 : 130) + 97 * $mark->script->student_id % 900, 'touched_at' => now()]
+            );
         if ($finish) {
             $general = $says['general'][(int) max(0, min(2, floor(($quality - 0.4) / 0.15)))];
-            app(ChangeMark::class)($mark, fn (Mark $stored) => $stored->general_comment = $general[($mark->script->student_id + $mark->marker_id) % count($general)]);
+            app(ChangeMark::class)(
+                $mark,
+                fn (Mark $stored) => $stored->general_comment = $general[
+                    ($mark->script->student_id + $mark->marker_id) % count($general)
+                ],
+            );
             app(FinishMark::class)($mark);
         }
     }
@@ -502,7 +670,9 @@ final class DatabaseSeeder extends Seeder
     private function comment(Mark $mark, float $quality): void
     {
         $bank = BankComment::query()->orderBy('id')->get();
-        $criteria = collect($mark->rubricVersion->toCore()->criteria)->mapWithKeys(fn (Criterion $criterion) => [$criterion->title() => $criterion->id()]);
+        $criteria = collect($mark->rubricVersion->toCore()->criteria)->mapWithKeys(
+            fn (Criterion $criterion) => [$criterion->title() => $criterion->id()]
+        );
         $text = ScriptText::of($mark->handin);
         preg_match_all('/[^.!?\n]{40,}[.!?]/u', $text, $sentences);
         $id = $mark->script->student_id * 7 + ($mark->seat->value === 'first' ? 0 : 3);
@@ -510,10 +680,17 @@ final class DatabaseSeeder extends Seeder
         for ($n = 0; $n < min(3 + $id % 3, count($sentences[0])); $n++) {
             $exact = trim($sentences[0][(int) ($n * count($sentences[0]) / 5)]);
             $start = mb_strpos($text, $exact);
-            $entry = $bank->where('kind', $quality > 0.6 && $n % 2 === 0 ? CommentKind::Praise : ($n % 3 === 1 ? CommentKind::Question : CommentKind::Fix))->values();
+            $entry = $bank->where(
+                'kind',
+                $quality > 0.6 && $n % 2 === 0
+                    ? CommentKind::Praise
+                    : ($n % 3 === 1 ? CommentKind::Question : CommentKind::Fix),
+            )->values();
             $entry = $entry[($id + $n) % count($entry)];
-            $changes[] = ['key' => 'note:'.Str::uuid()->toString(), 'was' => null, 'now' => ['body' => $entry->text, 'kind' => $entry->kind->value, 'criterion' => $criteria[$entry->criterion] ?? null, 'bank' => $entry->public_id,
-                'anchor' => ['exact' => $exact, 'start' => $start, 'end' => $start + mb_strlen($exact)]]];
+            $changes[] = ['key' => 'note:'.Str::uuid()->toString(), 'was' => null, 'now' => [
+                'body' => $entry->text, 'kind' => $entry->kind->value, 'criterion' => $criteria[$entry->criterion] ?? null,
+                'bank' => $entry->public_id, 'anchor' => ['exact' => $exact, 'start' => $start, 'end' => $start + mb_strlen($exact)],
+            ]];
         }
         app(SyncDesk::class)($mark, $changes);
     }
@@ -522,34 +699,61 @@ final class DatabaseSeeder extends Seeder
     private function together(Assignment $assignment): void
     {
         $this->at(-6, 10, $this->coordinator);
-        $codes = $assignment->scripts()->whereNotNull('current_handin_id')->orderBy('student_id')->limit(2)->pluck('code')->all();
+        $codes = $assignment->scripts()->whereNotNull('current_handin_id')->orderBy('student_id')->limit(2)
+            ->pluck('code')->all();
         app(PickTogether::class)($assignment, $codes, new Collection($this->tutors), $this->coordinator);
-        foreach (Mark::query()->where('seat', Seat::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])->orderBy('id')->get() as $n => $mark) {
-            $this->mark($mark, self::quality($mark) + [0.06, -0.04, 0.05, -0.05][$n % 4], -6, 11 + intdiv($n, 2), true, false);
+        foreach (
+            Mark::query()->where('seat', Seat::Together)->with(['script', 'marker', 'rubricVersion', 'handin'])
+                ->orderBy('id')->get() as $n => $mark
+        ) {
+            $this->mark(
+                $mark, self::quality($mark) + [0.06, -0.04, 0.05, -0.05][$n % 4], -6, 11 + intdiv($n, 2), true, false,
+            );
         }
         $this->at(-6, 16, $this->coordinator);
         $criteria = $assignment->rubricVersion?->toCore()->criteria ?? [];
-        $notes = ["Good needs a claim that someone could deny. A well-told story with a claim only in its last line stays at Fair.\nAn objection that is named and not answered does not lift it.", 'Two documents named are Fair; two documents set against each other are Good. Long quotations count for neither.'];
-        app(SaveLevelNotes::class)($assignment, array_combine([$criteria[0]->id(), $criteria[1]->id()], $notes), [], $this->coordinator);
+        $notes = [
+            "Good needs a claim that someone could deny. A well-told story with a claim only in its last line stays at Fair.\nAn objection that is named and not answered does not lift it.",
+            'Two documents named are Fair; two documents set against each other are Good. Long quotations count for neither.',
+        ];
+        app(SaveLevelNotes::class)(
+            $assignment, array_combine([$criteria[0]->id(), $criteria[1]->id()], $notes), [], $this->coordinator,
+        );
     }
 
     private function bank(): void
     {
         $this->at(-49, as: $this->coordinator);
         $set = app(KeepBankComment::class)->make($this->module, 'Essays on the coast', $this->coordinator);
-        app(KeepBankComment::class)->into($set, array_map(fn (array $one) => ['label' => $one[0], 'text' => $one[1], 'kind' => $one[2], 'criterion' => $one[3]], require database_path('demo/bank.php')), $this->coordinator);
-        app(ChangeConflict::class)->record($this->module, $this->tutors[3], $this->students['zoe.ng'], 'Neighbours; she has read drafts of hers.', $this->coordinator);
+        app(KeepBankComment::class)->into(
+            $set,
+            array_map(
+                fn (array $one) => ['label' => $one[0], 'text' => $one[1], 'kind' => $one[2], 'criterion' => $one[3]],
+                require database_path('demo/bank.php'),
+            ),
+            $this->coordinator,
+        );
+        app(ChangeConflict::class)->record(
+            $this->module, $this->tutors[3], $this->students['zoe.ng'], 'Neighbours; she has read drafts of hers.',
+            $this->coordinator,
+        );
     }
 
     private function proposeOne(Assignment $assignment): void
     {
-        $script = Script::query()->where('assignment_id', $assignment->id)->with('marks.marker', 'marks.rubricVersion')->orderBy('student_id')->get()
+        $script = Script::query()->where('assignment_id', $assignment->id)->with('marks.marker', 'marks.rubricVersion')
+            ->orderBy('student_id')->get()
             ->first(fn (Script $script) => $script->standing === Standing::ToSettle);
         $mark = $script?->marks->first();
         if ($script !== null && $mark !== null) {
             $this->at(-1, 14, $mark->marker);
-            $mean = (string) (round(array_sum($script->marks->map(fn (Mark $each) => (float) $each->total)->all()) / 2));
-            app(ProposeMark::class)($script, $mark->marker, $mean, 'We read the argument differently. Having gone back to the middle section I would move some way towards you, and I think that you could meet me here.');
+            $mean = (string) (
+                round(array_sum($script->marks->map(fn (Mark $each) => (float) $each->total)->all()) / 2)
+            );
+            app(ProposeMark::class)(
+                $script, $mark->marker, $mean,
+                'We read the argument differently. Having gone back to the middle section I would move some way towards you, and I think that you could meet me here.',
+            );
         }
     }
 
@@ -563,11 +767,24 @@ final class DatabaseSeeder extends Seeder
         $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
         if ($format === 'pdf') {
             $html = (new Process(['pandoc', '--to=html', $source]))->mustRun()->getOutput();
-            file_put_contents($made, app(Pdf::class)->ofHtml('<html><head><meta charset="utf-8"><style>body { font: 11pt/1.35 "DejaVu Sans"; margin: 12mm 16mm } h1, p { margin: 0 0 26pt }</style></head><body>'.$html.'</body></html>'));
+            file_put_contents(
+                $made,
+                app(Pdf::class)->ofHtml(
+                    '<html><head><meta charset="utf-8"><style>body { font: 11pt/1.35 "DejaVu Sans"; margin: 12mm 16mm } h1, p { margin: 0 0 26pt }</style></head><body>'
+                        .$html.'</body></html>'
+                ),
+            );
 
             return new UploadedFile($made, "{$essay}.pdf", null, null, true);
         }
-        (new Process(['pandoc', '--standalone', '--metadata=title: ', ...($author === '' ? [] : ["--metadata=author:{$author}"]), '-o', $made, $source]))->mustRun();
+        (
+            new Process(
+                [
+                    'pandoc', '--standalone', '--metadata=title: ',
+                    ...($author === '' ? [] : ["--metadata=author:{$author}"]), '-o', $made, $source,
+                ]
+            )
+        )->mustRun();
         $white === '' || $this->whiteLine($made, $white);
 
         return new UploadedFile($made, "{$essay}.{$format}", null, null, true);
@@ -579,7 +796,15 @@ final class DatabaseSeeder extends Seeder
         $zip = new ZipArchive;
         $zip->open($path);
         $xml = (string) $zip->getFromName('word/document.xml');
-        $zip->addFromString('word/document.xml', (string) preg_replace('~(<w:sectPr\b|</w:body>)~', '<w:p><w:r><w:rPr><w:color w:val="FFFFFF"/></w:rPr><w:t>'.htmlspecialchars($words, ENT_XML1).'</w:t></w:r></w:p>$1', $xml, 1));
+        $zip->addFromString(
+            'word/document.xml',
+            (string) preg_replace(
+                '~(<w:sectPr\b|</w:body>)~',
+                '<w:p><w:r><w:rPr><w:color w:val="FFFFFF"/></w:rPr><w:t>'.htmlspecialchars($words, ENT_XML1)
+                    .'</w:t></w:r></w:p>$1',
+                $xml, 1,
+            ),
+        );
         $zip->close();
     }
 

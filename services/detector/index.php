@@ -51,8 +51,12 @@ if ($path !== '/judge' || trim($text) === '') {
     return;
 }
 $words = max(1, (int) preg_match_all('/\p{L}+/u', $text));
-$phrases = (int) preg_match_all('/\b(?:furthermore|moreover|overall|in particular|in addition|as a result|important to|significan\w+|complex|crucial)\b/iu', $text);
+$phrases = (int) preg_match_all(
+    '/\b(?:furthermore|moreover|overall|in particular|in addition|as a result|important to|significan\w+|complex|crucial)\b/iu',
+    $text,
+);
 echo json_encode([
-    'detector' => 'Simulated detector', 'simulated' => true, 'score' => round(1 / (1 + exp(-(250 * $phrases / $words - 3))), 3),
+    'detector' => 'Simulated detector', 'simulated' => true,
+    'score' => round(1 / (1 + exp(-(250 * $phrases / $words - 3))), 3),
     'stated' => ['false_alarm_rate' => 0.08, 'miss_rate' => 0.31, 'measured_on' => 'nothing: these rates are invented'],
 ]);

@@ -9,7 +9,9 @@ declare(strict_types=1);
 
 [$port, $folder] = [(int) ($argv[1] ?? 2510), (string) ($argv[2] ?? sys_get_temp_dir())];
 is_dir($folder) || mkdir($folder, 0700, true);
-$server = stream_socket_server("tcp://127.0.0.1:{$port}", $code, $message) ?: exit("The mail sink cannot listen on {$port}: {$message}\n");
+$server = stream_socket_server("tcp://127.0.0.1:{$port}", $code, $message) ?: exit(
+    "The mail sink cannot listen on {$port}: {$message}\n"
+);
 stream_set_blocking($server, false);
 
 const MOST = 10_000_000;
@@ -69,7 +71,12 @@ while (true) {
                 $clients[$id]['data'] = '';
                 fwrite($stream, "354 go on\r\n");
             } else {
-                fwrite($stream, in_array($verb, ['HELO', 'EHLO', 'MAIL', 'RCPT', 'RSET', 'NOOP'], true) ? "250 ok\r\n" : "502 not here\r\n");
+                fwrite(
+                    $stream,
+                    in_array($verb, ['HELO', 'EHLO', 'MAIL', 'RCPT', 'RSET', 'NOOP'], true)
+                        ? "250 ok\r\n"
+                        : "502 not here\r\n",
+                );
             }
         }
     }

@@ -73,7 +73,16 @@ if ($path === '/search') {
     arsort($scores);
     $at = 'http://'.($_SERVER['HTTP_HOST'] ?? '127.0.0.1');
     header('Content-Type: application/json');
-    echo json_encode(['simulated' => true, 'results' => array_map(fn (string $name): array => ['url' => "{$at}/pages/{$name}", 'title' => $pages[$name]['title']], array_slice(array_keys($scores), 0, 10))], JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+    echo json_encode(
+        [
+            'simulated' => true,
+            'results' => array_map(
+                fn (string $name): array => ['url' => "{$at}/pages/{$name}", 'title' => $pages[$name]['title']],
+                array_slice(array_keys($scores), 0, 10),
+            ),
+        ],
+        JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+    );
 } elseif (preg_match('~\A/pages/([a-z0-9-]+)\z~', $path, $found) === 1 && isset($pages[$found[1]])) {
     $page = $pages[$found[1]];
     $e = fn (string $text): string => htmlspecialchars($text, ENT_QUOTES, 'UTF-8');

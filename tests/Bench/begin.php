@@ -3,9 +3,10 @@
 declare(strict_types=1);
 
 /*
- * The application as one process, for measuring. $get asks for a page as a person and gives what it took: milliseconds on
- * the wall, milliseconds of processor time (PHP's and the database's together, which a busy machine does not lengthen),
- * queries, and rows the database read. $median is the middle of what was measured, $spent the processor time of a call.
+ * The application as one process, for measuring. $get asks for a page as a person and gives what it took: milliseconds
+ * on the wall, milliseconds of processor time (PHP's and the database's together, which a busy machine does not
+ * lengthen), queries, and rows the database read. $median is the middle of what was measured, $spent the processor time
+ * of a call.
  */
 
 use App\Models\User;
@@ -34,7 +35,11 @@ $ofDatabase = function (): int {
 $ofPhp = function (): int {
     $usage = getrusage() ?: [];
 
-    return 1000 * (1_000_000 * ($usage['ru_utime.tv_sec'] + $usage['ru_stime.tv_sec']) + $usage['ru_utime.tv_usec'] + $usage['ru_stime.tv_usec']);
+    return 1000 * (
+        1_000_000 * (
+            $usage['ru_utime.tv_sec'] + $usage['ru_stime.tv_sec']
+        ) + $usage['ru_utime.tv_usec'] + $usage['ru_stime.tv_usec']
+    );
 };
 /** Milliseconds of processor time that a call takes, PHP's and the database's. */
 $spent = function (callable $call) use ($ofDatabase, $ofPhp): float {
@@ -43,7 +48,14 @@ $spent = function (callable $call) use ($ofDatabase, $ofPhp): float {
 
     return ($ofPhp() - $php + $ofDatabase() - $database) / 1e6;
 };
-$rowsRead = fn (): int => array_sum(array_map(fn (object $row): int => (int) $row->Value, DB::select("SHOW SESSION STATUS WHERE Variable_name IN ('Handler_read_first', 'Handler_read_key', 'Handler_read_next', 'Handler_read_prev', 'Handler_read_rnd', 'Handler_read_rnd_next')")));
+$rowsRead = fn (): int => array_sum(
+    array_map(
+        fn (object $row): int => (int) $row->Value,
+        DB::select(
+            "SHOW SESSION STATUS WHERE Variable_name IN ('Handler_read_first', 'Handler_read_key', 'Handler_read_next', 'Handler_read_prev', 'Handler_read_rnd', 'Handler_read_rnd_next')"
+        ),
+    )
+);
 
 /**
  * @return array{wall: float, cpu: float, queries: int, rows: int}
@@ -89,5 +101,12 @@ $inTurn = function (array $pages, int $rounds = 60, int $warm = 5) use ($get, $m
         }
     }
 
-    return array_map(fn (array $all): array => ['wall' => $median(array_column($all, 'wall')), 'cpu' => $median(array_column($all, 'cpu')), 'queries' => (int) $median(array_column($all, 'queries')), 'rows' => (int) $median(array_column($all, 'rows'))], $taken);
+    return array_map(
+        fn (array $all): array => [
+            'wall' => $median(array_column($all, 'wall')), 'cpu' => $median(array_column($all, 'cpu')),
+            'queries' => (int) $median(array_column($all, 'queries')),
+            'rows' => (int) $median(array_column($all, 'rows')),
+        ],
+        $taken,
+    );
 };

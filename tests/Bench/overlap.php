@@ -31,7 +31,9 @@ mt_srand(11);
 $vocabulary = [];
 for ($i = 0; $i < 40_000; $i++) {
     $length = $i < 150 ? 1 + $i % 4 : 3 + (7 * $i) % 9;
-    $vocabulary[] = substr(strtr(base_convert(md5("w{$i}"), 16, 36), '0123456789', 'aeioulnrst'), 0, $length).($i < 150 ? chr(97 + $i % 26) : '');
+    $vocabulary[] = substr(
+        strtr(base_convert(md5("w{$i}"), 16, 36), '0123456789', 'aeioulnrst'), 0, $length,
+    ).($i < 150 ? chr(97 + $i % 26) : '');
 }
 $text = function (int $seed) use ($vocabulary): array {
     mt_srand($seed);
@@ -52,7 +54,9 @@ $check = function (string $essay) use ($index, &$spent): array {
     $prints = Prints::of($words->normalForms());
     $read = hrtime(true);
     $same = $index->sharing([0], $prints->same);
-    $loose = array_filter($index->sharing([0], $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH_FAR);
+    $loose = array_filter(
+        $index->sharing([0], $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH_FAR,
+    );
     $looked = hrtime(true);
     $comparison = new Comparison($words, new Alignment);
     $found = [];
@@ -98,7 +102,10 @@ $fill = function (int $from, int $to) use ($text): array {
         $hashes = Prints::of($words)->all();
         $prints += count($hashes);
         fwrite($out, implode('', array_map(fn (int $hash) => "0\t{$hash}\t{$id}\n", $hashes)));
-        $rows[] = ['id' => $id, 'public_id' => Str::uuid()->toString(), 'kind' => 'archive', 'shelf' => 0, 'words' => WORDS, 'numbers' => OverlapSource::packed($words)];
+        $rows[] = [
+            'id' => $id, 'public_id' => Str::uuid()->toString(), 'kind' => 'archive', 'shelf' => 0, 'words' => WORDS,
+            'numbers' => OverlapSource::packed($words),
+        ];
         if (count($rows) === 100 || $id === $to) {
             DB::table('overlap_sources')->insert($rows);
             $rows = [];
@@ -107,7 +114,13 @@ $fill = function (int $from, int $to) use ($text): array {
     fclose($out);
     // In the order of the key, as a first filling would: pages are written once.
     passthru('LC_ALL=C sort -t "	" -k2,2n -S 1G -o '.escapeshellarg($file).' '.escapeshellarg($file));
-    passthru('mariadb --no-defaults --protocol=tcp --local-infile=1 -h 127.0.0.1 -P '.escapeshellarg((string) config('database.connections.mariadb.port')).' -u root '.escapeshellarg((string) config('database.connections.mariadb.database')).' -e '.escapeshellarg("SET unique_checks=0; LOAD DATA LOCAL INFILE '{$file}' INTO TABLE overlap_prints (shelf, hash, source_id)"));
+    passthru(
+        'mariadb --no-defaults --protocol=tcp --local-infile=1 -h 127.0.0.1 -P '.escapeshellarg(
+            (string) config('database.connections.mariadb.port')
+        ).' -u root '.escapeshellarg((string) config('database.connections.mariadb.database')).' -e '.escapeshellarg(
+            "SET unique_checks=0; LOAD DATA LOCAL INFILE '{$file}' INTO TABLE overlap_prints (shelf, hash, source_id)"
+        )
+    );
     unlink($file);
     // What was just written goes to disk first: an archive grows slowly, and is not read while it is filled.
     DB::statement('SET GLOBAL innodb_max_dirty_pages_pct = 0');
@@ -134,7 +147,10 @@ $measure = function () use ($check, $essays, $true, &$spent): array {
     }
     sort($times);
     $all = array_sum($spent);
-    printf("  of an essay's time: %.0f %% reading it, %.0f %% looking up, %.0f %% aligning\n", 100 * $spent[0] / $all, 100 * $spent[1] / $all, 100 * $spent[2] / $all);
+    printf(
+        "  of an essay's time: %.0f %% reading it, %.0f %% looking up, %.0f %% aligning\n", 100 * $spent[0] / $all,
+        100 * $spent[1] / $all, 100 * $spent[2] / $all,
+    );
 
     return [$times[intdiv(count($times), 2)], $hits / (5 * ESSAYS), $candidates / ESSAYS, array_sum($times)];
 };
@@ -143,15 +159,23 @@ DB::table('overlap_prints')->truncate();
 DB::statement('SET FOREIGN_KEY_CHECKS = 0');
 DB::table('overlap_sources')->truncate();
 [$prints] = $fill(1, $small);
-printf("overlap: texts of %s words, %.0f prints each; essays with 60 words from each of five of them, one in five changed in one\n", number_format(WORDS), $prints / $small);
+printf(
+    "overlap: texts of %s words, %.0f prints each; essays with 60 words from each of five of them, one in five changed in one\n",
+    number_format(WORDS), $prints / $small,
+);
 [$a, $recallA, $candidatesA] = $measure();
-printf("  archive of %s: %.1f essays a second, %.0f %% of true sources found, %.1f texts aligned an essay\n", number_format($small), 1000 / $a, 100 * $recallA, $candidatesA);
+printf(
+    "  archive of %s: %.1f essays a second, %.0f %% of true sources found, %.1f texts aligned an essay\n",
+    number_format($small), 1000 / $a, 100 * $recallA, $candidatesA,
+);
 
 // Full-text search as the first step, on the small archive: the same sequences of words, the best 50 pages.
 DB::statement('DROP TABLE IF EXISTS bench_texts');
 DB::statement('CREATE TABLE bench_texts (id BIGINT PRIMARY KEY, body MEDIUMTEXT NOT NULL) ENGINE=InnoDB');
 for ($id = 1; $id <= $small; $id += 50) {
-    DB::table('bench_texts')->insert(array_map(fn (int $n) => ['id' => $n, 'body' => implode(' ', $text($n))], range($id, min($small, $id + 49))));
+    DB::table('bench_texts')->insert(
+        array_map(fn (int $n) => ['id' => $n, 'body' => implode(' ', $text($n))], range($id, min($small, $id + 49)))
+    );
 }
 DB::statement('ALTER TABLE bench_texts ADD FULLTEXT (body)');
 $times = [];
@@ -169,7 +193,10 @@ foreach (array_slice($essays, 0, 12) as $e => $essay) {
     $hits += count(array_intersect($true[$e], $found));
 }
 sort($times);
-printf("  full-text search first, best 50 aligned: %.0f times as long, %.0f %% of true sources found\n", $times[intdiv(count($times), 2)] / $a, 100 * $hits / (5 * count($times)));
+printf(
+    "  full-text search first, best 50 aligned: %.0f times as long, %.0f %% of true sources found\n",
+    $times[intdiv(count($times), 2)] / $a, 100 * $hits / (5 * count($times)),
+);
 DB::statement('DROP TABLE bench_texts');
 
 if ($large > $small) {
@@ -178,7 +205,10 @@ if ($large > $small) {
     DB::table('overlap_sources')->truncate();
     $fill(1, $large);
     [$b, $recallB, $candidatesB] = $measure();
-    printf("  archive of %s: %.1f essays a second, %.0f %% found, %.1f aligned; cost of an essay %.2f times that against %s\n", number_format($large), 1000 / $b, 100 * $recallB, $candidatesB, $b / $a, number_format($small));
+    printf(
+        "  archive of %s: %.1f essays a second, %.0f %% found, %.1f aligned; cost of an essay %.2f times that against %s\n",
+        number_format($large), 1000 / $b, 100 * $recallB, $candidatesB, $b / $a, number_format($small),
+    );
 } else {
     $b = $a;
 }
@@ -191,12 +221,18 @@ foreach ($sample as $source) {
     $comparison->with($source->unpacked(), $source->name());
 }
 $every = (hrtime(true) - $start) / 1e6 / $sample->count() * $large;
-printf("  comparing with every one of %s by the same alignment: %.0f times as long (from a sample of 200)\n", number_format($large), $every / $b);
+printf(
+    "  comparing with every one of %s by the same alignment: %.0f times as long (from a sample of 200)\n",
+    number_format($large), $every / $b,
+);
 
 // A worker of its own, so that nothing above counts: one long and one usual text.
 foreach ([WORDS, 100_000] as $count) {
     $peak = shell_exec(PHP_BINARY.' -d memory_limit=256M '.escapeshellarg(__DIR__.'/overlap-memory.php').' '.$count);
-    printf("  memory of a worker, text of %s words against %s texts: %s MB\n", number_format($count), number_format($large), trim((string) $peak));
+    printf(
+        "  memory of a worker, text of %s words against %s texts: %s MB\n", number_format($count),
+        number_format($large), trim((string) $peak),
+    );
 }
 DB::table('overlap_prints')->truncate();
 DB::table('overlap_sources')->truncate();

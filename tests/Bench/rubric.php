@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * One edit's round trip on the rubric sheet, a field written and the weight bar and checks drawn again, with a rubric of
- * 4 criteria by 4 levels and with one of 60 by 8: the ratio of their times (medians of edits taken in turn).
+ * One edit's round trip on the rubric sheet, a field written and the weight bar and checks drawn again, with a rubric
+ * of 4 criteria by 4 levels and with one of 60 by 8: the ratio of their times (medians of edits taken in turn).
  */
 
 use App\Models\Rubric;
@@ -31,12 +31,20 @@ $world = new class
         $words = fn (int $i, int $j): string => $texts[($i * 7 + $j * 3) % count($texts)];
         $ids = array_map(fn (int $j) => "l{$j}", range(1, $levels));
 
-        return Rubric::query()->create(['module_id' => $this->module->id, 'saved_by' => $this->coordinator->id, 'title' => "{$criteria} by {$levels}", 'document' => [
-            'title' => "{$criteria} by {$levels}", 'weighting' => 'percent', 'decimals' => 1,
-            'levels' => array_map(fn (string $id, int $j) => ['id' => $id, 'title' => "Level {$j}", 'points' => (string) $j], $ids, array_keys($ids)),
-            'criteria' => array_map(fn (int $i) => ['id' => "c{$i}", 'title' => "Criterion {$i}", 'purpose' => 'What it looks for', 'weight' => $criteria === 4 ? '25' : ($i <= 40 ? '1.5' : '2'), 'kind' => 'levels', 'optional' => false,
-                'descriptors' => array_combine($ids, array_map(fn (int $j) => $words($i, $j), array_keys($ids))), 'guidance' => [], 'overrides' => [], 'unused' => []], range(1, $criteria)),
-        ]])->refresh();
+        return Rubric::query()
+            ->create(['module_id' => $this->module->id, 'saved_by' => $this->coordinator->id, 'title' => "{$criteria} by {$levels}", 'document' => [
+                'title' => "{$criteria} by {$levels}", 'weighting' => 'percent', 'decimals' => 1,
+                'levels' => array_map(
+                    fn (string $id, int $j) => ['id' => $id, 'title' => "Level {$j}", 'points' => (string) $j], $ids,
+                    array_keys($ids),
+                ),
+                'criteria' => array_map(fn (int $i) => [
+                    'id' => "c{$i}", 'title' => "Criterion {$i}", 'purpose' => 'What it looks for', 'kind' => 'levels', 'optional' => false,
+                    'weight' => $criteria === 4 ? '25' : ($i <= 40 ? '1.5' : '2'),
+                    'descriptors' => array_combine($ids, array_map(fn (int $j) => $words($i, $j), array_keys($ids))),
+                    'guidance' => [], 'overrides' => [], 'unused' => [],
+                ], range(1, $criteria)),
+            ]])->refresh();
     }
 
     public function person(): User
@@ -55,7 +63,15 @@ for ($i = 0; $i < 45; $i++) {
         foreach (['field' => '', 'sheet' => 'cells:descriptors'] as $what => $do) {
             $was = $rubric->refresh()->draft()->get('criteria.c2.descriptors.l2');
             Auth::setUser(User::query()->findOrFail($person->id));
-            $request = Request::create("/rubrics/{$rubric->public_id}", 'PUT', ['changes' => json_encode([['place' => 'criteria.c2.descriptors.l2', 'was' => $was, 'to' => "Edit {$i} {$what}."]]), 'do' => $do, 'cells' => 'descriptors', 'seen' => $rubric->lock_version]);
+            $request = Request::create(
+                "/rubrics/{$rubric->public_id}", 'PUT',
+                [
+                    'changes' => json_encode(
+                        [['place' => 'criteria.c2.descriptors.l2', 'was' => $was, 'to' => "Edit {$i} {$what}."]]
+                    ),
+                    'do' => $do, 'cells' => 'descriptors', 'seen' => $rubric->lock_version,
+                ],
+            );
             $request->headers->set('HX-Request', 'true');
             $took = $spent(function () use ($kernel, $request): void {
                 $response = $kernel->handle($request);
@@ -68,7 +84,12 @@ for ($i = 0; $i < 45; $i++) {
     }
 }
 printf("rubric sheet: medians of 40, sizes in turn; processor time of PHP and the database together\n");
-foreach (['field' => 'one field written', 'sheet' => 'one field written and the whole sheet drawn again'] as $what => $words) {
+foreach (
+    ['field' => 'one field written', 'sheet' => 'one field written and the whole sheet drawn again'] as $what => $words
+) {
     [$small, $large] = [$median($times[$what]['4 by 4']), $median($times[$what]['60 by 8'])];
-    printf("  %s: 4 by 4 %.1f ms, 60 by 8 %.1f ms, ratio %.1f (aim: %d)\n", $words, $small, $large, $large / $small, $what === 'field' ? 3 : 6);
+    printf(
+        "  %s: 4 by 4 %.1f ms, 60 by 8 %.1f ms, ratio %.1f (aim: %d)\n", $words, $small, $large, $large / $small,
+        $what === 'field' ? 3 : 6,
+    );
 }

@@ -13,7 +13,10 @@ require __DIR__.'/../../vendor/autoload.php';
 $last = null;
 foreach (LogbookLine::query()->orderBy('number')->lazy(500) as $line) {
     if ($last !== null && $line->when()->lt($last->when())) {
-        fwrite(STDERR, "Line {$line->number}, {$line->event->value}, {$line->when()}, stands after line {$last->number}, {$last->event->value}, {$last->when()}.\n");
+        fwrite(
+            STDERR,
+            "Line {$line->number}, {$line->event->value}, {$line->when()}, stands after line {$last->number}, {$last->event->value}, {$last->when()}.\n",
+        );
         exit(1);
     }
     $last = $line;

@@ -64,13 +64,18 @@ final class AllocationTest extends TestCase
                 $may = array_filter($markers, fn (Marker $marker) => $marker->mayHave($work));
                 $has = $byScript[$work->id] ?? [];
                 self::assertSame(count($has), count(array_unique($has)), 'nobody marks a script twice');
-                self::assertSame([], array_diff($has, array_map(fn (Marker $marker) => $marker->id, $may)), 'never an author, a conflict or another section');
+                self::assertSame(
+                    [], array_diff($has, array_map(fn (Marker $marker) => $marker->id, $may)),
+                    'never an author, a conflict or another section',
+                );
                 self::assertSame([], array_intersect($has, $work->authors));
                 self::assertSame([], array_intersect_key($has, $unplaced[$work->id] ?? []));
                 $seconds += isset($has['second']) ? 1 : 0;
                 $placed += count($has);
                 if (! $keep) {
-                    self::assertSame($may !== [], isset($has['first']), 'placed when there is someone, and told when not');
+                    self::assertSame(
+                        $may !== [], isset($has['first']), 'placed when there is someone, and told when not',
+                    );
                     if ($second === null) {
                         self::assertCount(min($perScript, count($may)), $has);
                         self::assertCount($perScript - count($has), $unplaced[$work->id] ?? []);
@@ -83,7 +88,10 @@ final class AllocationTest extends TestCase
                 self::assertCount(1, array_unique($group), 'a group stays together');
             }
             if ($second !== null) {
-                self::assertSame((int) ceil(round((float) $second * count($works), 6)), $seconds + count(array_filter($plan->unplaced, fn (Unplaced $one) => $one->part === 'second')));
+                self::assertSame(
+                    (int) ceil(round((float) $second * count($works), 6)),
+                    $seconds + count(array_filter($plan->unplaced, fn (Unplaced $one) => $one->part === 'second')),
+                );
             }
         }
         self::assertGreaterThan(40_000, $placed);
@@ -100,7 +108,9 @@ final class AllocationTest extends TestCase
             [$best, $withinOne] = self::tryAll($works, $markers, $plan);
             self::assertEqualsWithDelta($best, self::cost($loads, $plan), 1e-9);
             if ($withinOne) {
-                self::assertTrue(self::isWithinOne($loads, $plan), 'less than one script from every fair share, since some plan is');
+                self::assertTrue(
+                    self::isWithinOne($loads, $plan), 'less than one script from every fair share, since some plan is',
+                );
             }
             $tight += (int) ! $withinOne;
         }
@@ -127,27 +137,42 @@ final class AllocationTest extends TestCase
 
     public function test_agreed_shares_are_kept_to_the_script(): void
     {
-        $plan = MarkerPlan::make(self::works(100), [Marker::of('full', '1'), Marker::of('half', '0.5'), Marker::of('away', '0')], 3);
+        $plan = MarkerPlan::make(
+            self::works(100), [Marker::of('full', '1'), Marker::of('half', '0.5'), Marker::of('away', '0')], 3,
+        );
         self::assertSame([67, 33, 0], array_map(fn ($load) => $load->given(), $plan->loads));
     }
 
     public function test_what_is_begun_stays_and_counts(): void
     {
-        $kept = [new Given('s1', 'm1', 'first'), new Given('s2', 'm1', 'first'), new Given('s3', 'gone', 'first'), new Given('s3', 'm2', 'second'), new Given('old', 'm1', 'first')];
+        $kept = [
+            new Given('s1', 'm1', 'first'), new Given('s2', 'm1', 'first'), new Given('s3', 'gone', 'first'),
+            new Given('s3', 'm2', 'second'), new Given('old', 'm1', 'first'),
+        ];
         $plan = MarkerPlan::make(self::works(9), self::markers(2), 5, 2, null, false, $kept);
         $first = array_filter($plan->given, fn (Given $one) => $one->part === 'first');
-        self::assertSame(['s4', 's5', 's6', 's7', 's8', 's9'], array_values(array_map(fn (Given $one) => $one->script, $first)));
+        self::assertSame(
+            ['s4', 's5', 's6', 's7', 's8', 's9'], array_values(array_map(fn (Given $one) => $one->script, $first)),
+        );
         // Nine first marks of the two, three of them with m1 already.
         self::assertEqualsCanonicalizing([5, 4], array_map(fn ($load) => $load->parts['first'], $plan->loads));
-        self::assertNotContains('s3', array_map(fn (Given $one) => $one->part === 'second' ? $one->script : '', $plan->given));
+        self::assertNotContains(
+            's3', array_map(fn (Given $one) => $one->part === 'second' ? $one->script : '', $plan->given),
+        );
     }
 
     public function test_a_script_nobody_may_have_is_told_with_the_reason(): void
     {
-        $plan = MarkerPlan::make([new Work('s1', 'A', null, ['u1']), new Work('s2', 'B', null, ['u2'])], [Marker::of('m1', '1', ['A'], ['u1']), Marker::of('m2', '1', ['A'])], 1, 2);
+        $plan = MarkerPlan::make(
+            [new Work('s1', 'A', null, ['u1']), new Work('s2', 'B', null, ['u2'])],
+            [Marker::of('m1', '1', ['A'], ['u1']), Marker::of('m2', '1', ['A'])], 1, 2,
+        );
         self::assertEquals([
             new Unplaced('s2', 'first', 'nobody is left for its first mark: every marker does not take its section'),
-            new Unplaced('s1', 'second', 'nobody is left for its second mark: one marker has a conflict of interest, one marker marks it already'),
+            new Unplaced(
+                's1', 'second',
+                'nobody is left for its second mark: one marker has a conflict of interest, one marker marks it already',
+            ),
             new Unplaced('s2', 'second', 'nobody is left for its second mark: every marker does not take its section'),
         ], $plan->unplaced);
     }
@@ -157,7 +182,10 @@ final class AllocationTest extends TestCase
         $works = array_map(fn (int $n) => new Work("s{$n}", null, 'g'.intdiv($n, 4)), range(0, 23));
         $plan = MarkerPlan::make($works, self::markers(3), 9, 2, null, true);
         self::assertSame([8, 8, 8], array_map(fn ($load) => $load->parts['first'], $plan->loads));
-        self::assertSame(['Groups stay together with their first marker: loads lie from 0 to 0 scripts beside the fair shares.'], $plan->notes);
+        self::assertSame(
+            ['Groups stay together with their first marker: loads lie from 0 to 0 scripts beside the fair shares.'],
+            $plan->notes,
+        );
         // Packing 7, 6, 5, 4, 3 over two markers: 13 and 12 is the best there is.
         $works = [];
         foreach ([7, 6, 5, 4, 3] as $group => $size) {
@@ -165,12 +193,18 @@ final class AllocationTest extends TestCase
                 $works[] = new Work("{$group}.{$n}", null, "g{$group}");
             }
         }
-        self::assertEqualsCanonicalizing([13, 12], array_map(fn ($load) => $load->given(), MarkerPlan::make($works, self::markers(2), 2, 1, null, true)->loads));
+        self::assertEqualsCanonicalizing(
+            [13, 12],
+            array_map(
+                fn ($load) => $load->given(), MarkerPlan::make($works, self::markers(2), 2, 1, null, true)->loads,
+            ),
+        );
     }
 
     #[DataProvider('refused')]
-    public function test_what_cannot_be_planned_is_refused(string $why, array $scripts, array $markers, int $perScript, ?string $second): void
-    {
+    public function test_what_cannot_be_planned_is_refused(
+        string $why, array $scripts, array $markers, int $perScript, ?string $second,
+    ): void {
         $this->expectException(InvalidInput::class);
         $this->expectExceptionMessage($why);
         MarkerPlan::make($scripts, $markers, 1, $perScript, $second);
@@ -185,7 +219,9 @@ final class AllocationTest extends TestCase
             'nobody' => ['choose at least one marker', self::works(1), [], 1, null],
             'no share' => ['every marker has a share of 0', self::works(1), [Marker::of('m1', '0')], 1, null],
             'alone' => ['at least two markers', self::works(1), self::markers(1), 2, null],
-            'drawn alone' => ['at least two markers', self::works(1), [...self::markers(1), Marker::of('m9', '0')], 1, '0.2'],
+            'drawn alone' => [
+                'at least two markers', self::works(1), [...self::markers(1), Marker::of('m9', '0')], 1, '0.2',
+            ],
             'twice' => ['s1 stands in it 2 times', [...self::works(1), ...self::works(1)], self::markers(2), 1, null],
             'share' => ['above 0 and at most 1', self::works(1), self::markers(2), 1, '1.2'],
         ];
@@ -197,10 +233,18 @@ final class AllocationTest extends TestCase
         for ($n = 0; $n < 300; $n++) {
             $authors = mt_rand(2, 30);
             $each = mt_rand(1, 4);
-            $works = array_map(fn (int $i) => new Work("u{$i}", null, mt_rand(0, 2) === 0 ? null : 'g'.mt_rand(0, intdiv($authors, 2))), range(1, $authors));
+            $works = array_map(
+                fn (int $i) => new Work(
+                    "u{$i}", null, mt_rand(0, 2) === 0 ? null : 'g'.mt_rand(0, intdiv($authors, 2)),
+                ),
+                range(1, $authors),
+            );
             $plan = PeerPlan::make($works, $each, $n);
             self::assertEquals($plan, PeerPlan::make($works, $each, $n));
-            $groups = array_combine(array_map(fn (Work $work) => $work->id, $works), array_map(fn (Work $work) => $work->group ?? $work->id, $works));
+            $groups = array_combine(
+                array_map(fn (Work $work) => $work->id, $works),
+                array_map(fn (Work $work) => $work->group ?? $work->id, $works),
+            );
             foreach ($plan['given'] as $one) {
                 self::assertNotSame($groups[$one->script], $groups[$one->marker]);
             }
@@ -209,29 +253,67 @@ final class AllocationTest extends TestCase
             self::assertSame(self::mostReviews($groups, $each), $reviews, 'as many as any plan can place');
             self::assertSame($reviews === $each * $authors, $plan['unplaced'] === []);
             if ($plan['unplaced'] === []) {
-                self::assertSame([$each], array_values(array_unique(array_count_values(array_map(fn (Given $one) => $one->marker, $plan['given'])))));
+                self::assertSame(
+                    [$each],
+                    array_values(
+                        array_unique(array_count_values(array_map(fn (Given $one) => $one->marker, $plan['given'])))
+                    ),
+                );
             }
             if ($largest === 1 && $each <= intdiv($authors - 1, 2)) {
-                self::assertSame(0, $plan['reciprocal'], 'nobody reviews whom they are reviewed by where it can be avoided');
+                self::assertSame(
+                    0, $plan['reciprocal'], 'nobody reviews whom they are reviewed by where it can be avoided',
+                );
             }
         }
     }
 
     public function test_the_documents_of_the_command_are_read_and_every_fault_is_named(): void
     {
-        $asked = ['kind' => 'markers', 'seed' => 7, 'scripts' => [['id' => 's1', 'section' => 'A', 'group' => 'g1', 'author' => 'u1']],
-            'markers' => [['id' => 'm1', 'share' => 2, 'sections' => ['A'], 'conflicts' => ['u1']], ['id' => 'm2', 'share' => '1.5']], 'marks_per_script' => 1, 'keep_groups' => true, 'second' => ['share' => '0.2']];
+        $asked = ['kind' => 'markers', 'seed' => 7, 'scripts' => [
+            ['id' => 's1', 'section' => 'A', 'group' => 'g1', 'author' => 'u1'],
+        ],
+            'markers' => [
+                ['id' => 'm1', 'share' => 2, 'sections' => ['A'], 'conflicts' => ['u1']],
+                ['id' => 'm2', 'share' => '1.5'],
+            ], 'marks_per_script' => 1, 'keep_groups' => true, 'second' => ['share' => '0.2']];
         $answer = PlanJson::answer($asked);
         self::assertSame([['script' => 's1', 'marker' => 'm2', 'part' => 'first']], $answer['assignments']);
-        self::assertSame([['marker' => 'm1', 'given' => 0, 'fair' => '0.5714'], ['marker' => 'm2', 'given' => 1, 'fair' => '0.4286']], $answer['loads']);
-        self::assertSame('nobody is left for its second mark: one marker has a conflict of interest, one marker marks it already', $answer['unplaced'][0]['why']);
+        self::assertSame(
+            [
+                ['marker' => 'm1', 'given' => 0, 'fair' => '0.5714'],
+                ['marker' => 'm2', 'given' => 1, 'fair' => '0.4286'],
+            ],
+            $answer['loads'],
+        );
+        self::assertSame(
+            'nobody is left for its second mark: one marker has a conflict of interest, one marker marks it already',
+            $answer['unplaced'][0]['why'],
+        );
         try {
-            PlanJson::answer(['kind' => 'markers', 'seed' => -1, 'scripts' => [['id' => '', 'author' => 7]], 'markers' => [['id' => 'm1', 'share' => '-1', 'load' => 2]], 'marks_per_script' => '2', 'second' => ['share' => 0.2]]);
+            PlanJson::answer(
+                [
+                    'kind' => 'markers', 'seed' => -1, 'scripts' => [['id' => '', 'author' => 7]],
+                    'markers' => [['id' => 'm1', 'share' => '-1', 'load' => 2]], 'marks_per_script' => '2',
+                    'second' => ['share' => 0.2],
+                ]
+            );
             self::fail('it was taken');
         } catch (InvalidInput $e) {
-            self::assertSame(['seed', 'scripts[0].id', 'scripts[0].author', 'markers[0].load', 'markers[0].share', 'marks_per_script', 'second.share'], array_map(fn ($fault) => $fault->place, $e->faults));
+            self::assertSame(
+                [
+                    'seed', 'scripts[0].id', 'scripts[0].author', 'markers[0].load', 'markers[0].share',
+                    'marks_per_script', 'second.share',
+                ],
+                array_map(fn ($fault) => $fault->place, $e->faults),
+            );
         }
-        $peers = PlanJson::answer(['kind' => 'peers', 'seed' => 1, 'per_reviewer' => 2, 'authors' => [['id' => 'a'], ['id' => 'b'], ['id' => 'c', 'group' => 'g']]]);
+        $peers = PlanJson::answer(
+            [
+                'kind' => 'peers', 'seed' => 1, 'per_reviewer' => 2,
+                'authors' => [['id' => 'a'], ['id' => 'b'], ['id' => 'c', 'group' => 'g']],
+            ]
+        );
         self::assertCount(6, $peers['assignments']);
         self::assertSame(['3 pairs of authors review each other.'], $peers['notes']);
     }
@@ -239,16 +321,28 @@ final class AllocationTest extends TestCase
     public function test_the_command_answers_on_standard_output_and_tells_faults_on_standard_error(): void
     {
         $run = function (string $json): Process {
-            $process = new Process([PHP_BINARY, 'artisan', 'allocation:plan', '-'], dirname(__DIR__, 2), ['DB_PORT' => '1', 'APP_ENV' => 'production'], $json);
+            $process = new Process(
+                [PHP_BINARY, 'artisan', 'allocation:plan', '-'], dirname(__DIR__, 2),
+                ['DB_PORT' => '1', 'APP_ENV' => 'production'], $json,
+            );
             $process->run();
 
             return $process;
         };
         $good = $run('{"kind":"peers","seed":7,"per_reviewer":1,"authors":[{"id":"u1"},{"id":"u2"}]}');
         self::assertSame([0, ''], [$good->getExitCode(), $good->getErrorOutput()]);
-        self::assertSame([['script' => 'u1', 'marker' => 'u2', 'part' => 'peer'], ['script' => 'u2', 'marker' => 'u1', 'part' => 'peer']], json_decode($good->getOutput(), true)['assignments']);
+        self::assertSame(
+            [
+                ['script' => 'u1', 'marker' => 'u2', 'part' => 'peer'],
+                ['script' => 'u2', 'marker' => 'u1', 'part' => 'peer'],
+            ],
+            json_decode($good->getOutput(), true)['assignments'],
+        );
         $bad = $run('{"kind":"peers","seed":7,"authors":[]}');
-        self::assertSame([1, '', "per_reviewer: must be a whole number from 1 to 20\n"], [$bad->getExitCode(), $bad->getOutput(), $bad->getErrorOutput()]);
+        self::assertSame(
+            [1, '', "per_reviewer: must be a whole number from 1 to 20\n"],
+            [$bad->getExitCode(), $bad->getOutput(), $bad->getErrorOutput()],
+        );
     }
 
     /**
@@ -295,14 +389,26 @@ final class AllocationTest extends TestCase
      */
     private static function anyCase(int $scripts, int $markers, int $most): array
     {
-        $works = array_map(fn (int $i) => new Work("s{$i}", mt_rand(0, 4) === 0 ? null : 'ABC'[mt_rand(0, 2)], mt_rand(0, 1) === 0 ? null : 'g'.mt_rand(0, 9), mt_rand(0, 15) === 0 ? ['m'.mt_rand(1, $markers)] : ['u'.mt_rand(1, 12)]), range(1, $scripts));
+        $works = array_map(
+            fn (int $i) => new Work(
+                "s{$i}", mt_rand(0, 4) === 0 ? null : 'ABC'[mt_rand(0, 2)],
+                mt_rand(0, 1) === 0 ? null : 'g'.mt_rand(0, 9),
+                mt_rand(0, 15) === 0 ? ['m'.mt_rand(1, $markers)] : ['u'.mt_rand(1, 12)],
+            ),
+            range(1, $scripts),
+        );
         $them = array_map(fn (int $i) => Marker::of(
             "m{$i}", (string) (mt_rand(0, 9) === 0 && $i > 3 ? 0 : [1, 1, 2, 0.5, 3][mt_rand(0, 4)]),
-            mt_rand(0, 2) === 0 ? array_slice(['A', 'B', 'C'], mt_rand(0, 2)) : null, array_map(fn () => 'u'.mt_rand(1, 12), range(0, mt_rand(0, 3))),
+            mt_rand(0, 2) === 0 ? array_slice(['A', 'B', 'C'], mt_rand(0, 2)) : null,
+            array_map(fn () => 'u'.mt_rand(1, 12), range(0, mt_rand(0, 3))),
         ), range(1, $markers));
         $perScript = mt_rand(1, $most);
 
-        return [$works, $them, $perScript, $perScript === 1 && $most > 1 && mt_rand(0, 1) === 0 ? (string) (mt_rand(1, 10) / 10) : null, $most > 1 && mt_rand(0, 2) === 0];
+        return [
+            $works, $them, $perScript,
+            $perScript === 1 && $most > 1 && mt_rand(0, 1) === 0 ? (string) (mt_rand(1, 10) / 10) : null,
+            $most > 1 && mt_rand(0, 2) === 0,
+        ];
     }
 
     /**
@@ -326,7 +432,10 @@ final class AllocationTest extends TestCase
             $loads = $next;
         }
 
-        return [min(array_map(fn (array $each) => self::cost($each, $plan), $loads)), array_filter($loads, fn (array $each) => self::isWithinOne($each, $plan)) !== []];
+        return [
+            min(array_map(fn (array $each) => self::cost($each, $plan), $loads)),
+            array_filter($loads, fn (array $each) => self::isWithinOne($each, $plan)) !== [],
+        ];
     }
 
     /**
@@ -334,7 +443,11 @@ final class AllocationTest extends TestCase
      */
     private static function cost(array $loads, MarkerPlan $plan): float
     {
-        return array_sum(array_map(fn (int $load, int $n) => ($load - $plan->loads[$n]->fair->toFloat()) ** 2, $loads, array_keys($loads)));
+        return array_sum(
+            array_map(
+                fn (int $load, int $n) => ($load - $plan->loads[$n]->fair->toFloat()) ** 2, $loads, array_keys($loads),
+            )
+        );
     }
 
     /**
@@ -342,7 +455,10 @@ final class AllocationTest extends TestCase
      */
     private static function isWithinOne(array $loads, MarkerPlan $plan): bool
     {
-        return array_filter($loads, fn (int $load, int $n) => abs($load - $plan->loads[$n]->fair->toFloat()) > 1 - 1e-9, ARRAY_FILTER_USE_BOTH) === [];
+        return array_filter(
+            $loads, fn (int $load, int $n) => abs($load - $plan->loads[$n]->fair->toFloat()) > 1 - 1e-9,
+            ARRAY_FILTER_USE_BOTH,
+        ) === [];
     }
 
     /**
@@ -363,7 +479,10 @@ final class AllocationTest extends TestCase
             $id = $works[$at]->id;
             $placed = false;
             foreach ($markers as $marker) {
-                if (($left[$marker->id] ?? 0) > 0 && $marker->mayHave($works[$at]) && ($first[$id] ?? null) !== $marker->id && isset($first[$id])) {
+                if (
+                    ($left[$marker->id] ?? 0) > 0 && $marker->mayHave($works[$at])
+                    && ($first[$id] ?? null) !== $marker->id && isset($first[$id])
+                ) {
                     $placed = true;
                     $try($at + 1, [...$second, $id => $marker->id], [...$left, $marker->id => $left[$marker->id] - 1]);
                 }
@@ -413,7 +532,9 @@ final class AllocationTest extends TestCase
     {
         self::assertSame([['A'], ['B', 'C']], SectionFilters::of(['A' => 20, 'B' => 18, 'C' => 1]));
         self::assertSame([['A', 'B'], ['C']], SectionFilters::of(['A' => 1, 'B' => 2, 'C' => 9]));
-        self::assertSame([], SectionFilters::of(['A' => 2, 'B' => 2]), 'four scripts in all: two of each would be told apart');
+        self::assertSame(
+            [], SectionFilters::of(['A' => 2, 'B' => 2]), 'four scripts in all: two of each would be told apart',
+        );
         self::assertSame([], SectionFilters::of(['A' => 30]));
         self::assertSame([['', 'A'], ['B']], SectionFilters::of(['' => 1, 'A' => 5, 'B' => 6]));
         mt_srand(4);
@@ -424,9 +545,15 @@ final class AllocationTest extends TestCase
             }
             $choices = SectionFilters::of($counts);
             foreach ($choices as $choice) {
-                self::assertGreaterThanOrEqual(SectionFilters::LEAST, array_sum(array_map(fn (string $section) => $counts[$section], $choice)));
+                self::assertGreaterThanOrEqual(
+                    SectionFilters::LEAST, array_sum(array_map(fn (string $section) => $counts[$section], $choice)),
+                );
             }
-            self::assertSame($choices === [] ? 0 : array_sum($counts), array_sum(array_map(fn (string $section) => $counts[$section], array_merge(...$choices))), 'each script is in one');
+            self::assertSame(
+                $choices === [] ? 0 : array_sum($counts),
+                array_sum(array_map(fn (string $section) => $counts[$section], array_merge(...$choices))),
+                'each script is in one',
+            );
         }
     }
 }

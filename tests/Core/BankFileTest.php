@@ -12,7 +12,10 @@ use YoungHarbor\Core\Input\InvalidInput;
 final class BankFileTest extends TestCase
 {
     private const COMMENTS = [
-        ['label' => 'Whose account', 'text' => "Whose account is this?\nSay for whom, \"too\".", 'kind' => 'question', 'criterion' => 'Use of evidence'],
+        [
+            'label' => 'Whose account', 'text' => "Whose account is this?\nSay for whom, \"too\".",
+            'kind' => 'question', 'criterion' => 'Use of evidence',
+        ],
         ['label' => '=SUM(A1)', 'text' => '-1 is not a formula; a; b, c', 'kind' => 'fix', 'criterion' => ''],
         ['label' => 'אור', 'text' => 'Ölfarbe, naïve, 港', 'kind' => 'praise', 'criterion' => 'Expression'],
     ];
@@ -32,7 +35,9 @@ final class BankFileTest extends TestCase
             ['label' => 'No label here', 'text' => 'No label here', 'kind' => 'remark', 'criterion' => ''],
         ], BankFile::read($semicolons));
         $utf16 = "\xFF\xFE".mb_convert_encoding("Label\tComment\tKind\nFéin\tÉ féin.\tPraise\n", 'UTF-16LE', 'UTF-8');
-        self::assertSame([['label' => 'Féin', 'text' => 'É féin.', 'kind' => 'praise', 'criterion' => '']], BankFile::read($utf16));
+        self::assertSame(
+            [['label' => 'Féin', 'text' => 'É féin.', 'kind' => 'praise', 'criterion' => '']], BankFile::read($utf16),
+        );
     }
 
     /**
@@ -58,11 +63,23 @@ final class BankFileTest extends TestCase
         return [
             'nothing' => ['', [''], 'there is no comment in this file'],
             'another table' => ["Name,Mark\nA,5\n", [''], 'has no column “Comment”'],
-            'two lines with faults' => ["Label,Comment,Kind\nx,Good.,shiny\ny,Fine.,fix\nz,,praise\n", ['line 2', 'line 4'], 'has the kind “shiny”'],
-            'a long one' => ["Label,Comment\nx,".str_repeat('y', 5001)."\n", ['line 2'], 'has 5001 characters; at most 5000 are kept'],
+            'two lines with faults' => [
+                "Label,Comment,Kind\nx,Good.,shiny\ny,Fine.,fix\nz,,praise\n", ['line 2', 'line 4'],
+                'has the kind “shiny”',
+            ],
+            'a long one' => [
+                "Label,Comment\nx,".str_repeat('y', 5001)."\n", ['line 2'],
+                'has 5001 characters; at most 5000 are kept',
+            ],
             'json of something else' => ['{"rubric":{}}', [''], 'there is no comment'],
-            'json with words for objects' => ['{"comments":["x",{"text":"y","kind":7}]}', ['comments[0]', 'comments[0]', 'comments[1]'], 'must be an object'],
-            'too many' => [BankFile::csv(array_fill(0, 1001, self::COMMENTS[2])), [''], 'has 1001 comments; at most 1000 are taken at a time'],
+            'json with words for objects' => [
+                '{"comments":["x",{"text":"y","kind":7}]}', ['comments[0]', 'comments[0]', 'comments[1]'],
+                'must be an object',
+            ],
+            'too many' => [
+                BankFile::csv(array_fill(0, 1001, self::COMMENTS[2])), [''],
+                'has 1001 comments; at most 1000 are taken at a time',
+            ],
         ];
     }
 }

@@ -39,15 +39,22 @@ final class ChainTest extends TestCase
      */
     private static function lines(array $contents, array $hashes): array
     {
-        return array_map(fn (array $content, string $hash, int $n) => ChainedLine::whole($n + 1, $hash, $content), $contents, $hashes, array_keys($contents));
+        return array_map(
+            fn (array $content, string $hash, int $n) => ChainedLine::whole($n + 1, $hash, $content), $contents,
+            $hashes, array_keys($contents),
+        );
     }
 
     public function test_a_hash_is_plain_sha_256_of_the_one_before_the_number_and_the_content(): void
     {
-        // Worked out apart from PHP, with Python's hashlib: of {"a":1,"b":["ü/"]}, and of 000…0, 1 and that, a line each.
+        // Worked out apart from PHP, with Python's hashlib: of {"a":1,"b":["ü/"]}, and of 000…0, 1 and that, a line
+        // each.
         $content = Chain::contentHash(['b' => ['ü/'], 'a' => 1]);
         self::assertSame('9ea08d094dd6444eb61d238eec43b87d6d8c15a79735727f57eaa55533cf5a15', $content);
-        self::assertSame('f5cdd416080ab2d13351898345c761a9164faa7c45f5f210c7d1b090794e7b3c', Chain::link(Chain::BEGINNING, 1, $content));
+        self::assertSame(
+            'f5cdd416080ab2d13351898345c761a9164faa7c45f5f210c7d1b090794e7b3c',
+            Chain::link(Chain::BEGINNING, 1, $content),
+        );
     }
 
     public function test_the_head_is_signed_as_rfc_8032_says(): void
@@ -89,11 +96,16 @@ final class ChainTest extends TestCase
 
         $altered = $contents;
         $altered[2]['details'] = ['mark' => '72.5', 'who' => null];
-        self::assertEquals([new ChainFault(WhyBroken::NotAsWritten, 3)], Chain::verify(self::lines($altered, $hashes), $head, $key)->faults);
+        self::assertEquals(
+            [new ChainFault(WhyBroken::NotAsWritten, 3)],
+            Chain::verify(self::lines($altered, $hashes), $head, $key)->faults,
+        );
 
         $removed = $lines;
         array_splice($removed, 1, 1);
-        self::assertEquals(new ChainFault(WhyBroken::LineMissing, 2, 3), Chain::verify($removed, $head, $key)->faults[0]);
+        self::assertEquals(
+            new ChainFault(WhyBroken::LineMissing, 2, 3), Chain::verify($removed, $head, $key)->faults[0],
+        );
 
         $cut = array_slice($lines, 0, 4);
         self::assertEquals([new ChainFault(WhyBroken::EndMissing, 4, 5)], Chain::verify($cut, $head, $key)->faults);
@@ -107,15 +119,24 @@ final class ChainTest extends TestCase
         foreach ($altered as $content) {
             $forged[] = $hash = Chain::link($hash, count($forged) + 1, Chain::contentHash($content));
         }
-        self::assertEquals([new ChainFault(WhyBroken::NotTheSignedLine, 5)], Chain::verify(self::lines($altered, $forged), $head, $key)->faults);
+        self::assertEquals(
+            [new ChainFault(WhyBroken::NotTheSignedLine, 5)],
+            Chain::verify(self::lines($altered, $forged), $head, $key)->faults,
+        );
         $other = new HeadKey(str_repeat('o', 32));
-        self::assertEquals([new ChainFault(WhyBroken::HeadAltered, 5)], Chain::verify(self::lines($altered, $forged), $other->sign(5, $hash), $key)->faults);
+        self::assertEquals(
+            [new ChainFault(WhyBroken::HeadAltered, 5)],
+            Chain::verify(self::lines($altered, $forged), $other->sign(5, $hash), $key)->faults,
+        );
         self::assertEquals([new ChainFault(WhyBroken::HeadMissing, 5)], Chain::verify($lines, null, $key)->faults);
     }
 
     public function test_no_spreadsheet_runs_a_cell_as_a_formula(): void
     {
-        self::assertSame("'=1+1,\"'+SUM(A1,B1)\",-5,'@x,\"a \"\"b\"\", c\",\r\n", Csv::line(['=1+1', '+SUM(A1,B1)', '-5', '@x', 'a "b", c', null]));
+        self::assertSame(
+            "'=1+1,\"'+SUM(A1,B1)\",-5,'@x,\"a \"\"b\"\", c\",\r\n",
+            Csv::line(['=1+1', '+SUM(A1,B1)', '-5', '@x', 'a "b", c', null]),
+        );
     }
 
     public function test_script_codes_are_a_bird_and_three_digits(): void

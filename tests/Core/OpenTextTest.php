@@ -35,8 +35,12 @@ final class OpenTextTest extends TestCase
     {
         if (self::$speeches === null) {
             self::$speeches = [];
-            foreach (glob(self::SPEECHES.'/*.txt') ?: self::fail('Run npm ci first: the open texts are not there.') as $file) {
-                $text = (string) preg_replace('/\s+/', ' ', mb_scrub((string) file_get_contents($file, false, null, 0, 16_000)));
+            foreach (
+                glob(self::SPEECHES.'/*.txt') ?: self::fail('Run npm ci first: the open texts are not there.') as $file
+            ) {
+                $text = (string) preg_replace(
+                    '/\s+/', ' ', mb_scrub((string) file_get_contents($file, false, null, 0, 16_000)),
+                );
                 if (Words::of($text)->count() >= 1500) {
                     self::$speeches[] = $text;
                 }
@@ -78,15 +82,24 @@ final class OpenTextTest extends TestCase
             $into = Words::of($host);
             $at = mt_rand(50, 800);
             $script = Words::of($into->slice(0, $at).' '.$planted.' '.$into->slice($at, 1200));
-            self::assertSame(array_slice($from->normalForms(), $start, $length), array_slice($script->normalForms(), $at, $length), "as written: {$planted}");
-            self::assertNotSame([], array_intersect(Prints::of($script->normalForms())->same, Prints::of($from->normalForms())->same), 'no print in common');
+            self::assertSame(
+                array_slice($from->normalForms(), $start, $length), array_slice($script->normalForms(), $at, $length),
+                "as written: {$planted}",
+            );
+            self::assertNotSame(
+                [], array_intersect(Prints::of($script->normalForms())->same, Prints::of($from->normalForms())->same),
+                'no print in common',
+            );
             $covered = [];
             foreach ((new Alignment)->runs($script->normalForms(), $from->normalForms(), 's') as $run) {
                 foreach ($run->pieces as $piece) {
                     $covered += array_fill_keys(range($piece->from, $piece->to() - 1), true);
                 }
             }
-            self::assertSame([], array_diff_key(array_flip(range($at, $at + $length - 1)), $covered), 'words of the plant that were not matched');
+            self::assertSame(
+                [], array_diff_key(array_flip(range($at, $at + $length - 1)), $covered),
+                'words of the plant that were not matched',
+            );
         }
     }
 
@@ -98,18 +111,47 @@ final class OpenTextTest extends TestCase
         $each = fn (string $text, callable $change): string => implode('', array_map($change, mb_str_split($text)));
         yield 'plain' => [fn (string $text): string => $text, 120];
         yield 'capitals' => [fn (string $text): string => mb_strtoupper($text), 40];
-        yield 'other quotation marks and dashes' => [fn (string $text): string => strtr($text, ["'" => '’', '"' => '”', ',' => ' —', '-' => '‑']), 60];
-        yield 'punctuation taken out' => [fn (string $text): string => (string) preg_replace("/[^\p{L}\p{N}\s'’-]/u", '', $text), 40];
-        yield 'look-alike letters of Cyrillic' => [fn (string $text): string => strtr($text, ['a' => 'а', 'e' => 'е', 'o' => 'о', 'p' => 'р', 'c' => 'с']), 60];
-        yield 'look-alike letters of Greek' => [fn (string $text): string => strtr($text, ['o' => 'ο', 'v' => 'ν', 'i' => 'ι']), 40];
-        yield 'characters nobody sees inside words' => [fn (string $text): string => (string) preg_replace('/(?<=\p{L})(?=\p{L})/u', "\u{200B}", $text), 40];
-        yield 'soft hyphens' => [fn (string $text): string => (string) preg_replace('/(?<=\p{L}{2})(?=\p{L}{3})/u', "\u{AD}", $text), 40];
-        yield 'words parted at the ends of lines' => [fn (string $text): string => (string) preg_replace('/(?<![\p{L}-])(\p{L}{4})(\p{L}{4,})(?![-\p{L}])/u', "$1-\n$2", $text), 40];
-        yield 'ligatures and wide letters' => [fn (string $text): string => strtr($text, ['fi' => 'ﬁ', 'fl' => 'ﬂ', 'ff' => 'ﬀ', 'b' => 'ｂ']), 40];
-        yield 'decomposed letters' => [fn (string $text): string => (string) \Normalizer::normalize($text, \Normalizer::FORM_D), 40];
+        yield 'other quotation marks and dashes' => [
+            fn (string $text): string => strtr($text, ["'" => '’', '"' => '”', ',' => ' —', '-' => '‑']), 60,
+        ];
+        yield 'punctuation taken out' => [
+            fn (string $text): string => (string) preg_replace("/[^\p{L}\p{N}\s'’-]/u", '', $text), 40,
+        ];
+        yield 'look-alike letters of Cyrillic' => [
+            fn (string $text): string => strtr($text, ['a' => 'а', 'e' => 'е', 'o' => 'о', 'p' => 'р', 'c' => 'с']), 60,
+        ];
+        yield 'look-alike letters of Greek' => [
+            fn (string $text): string => strtr($text, ['o' => 'ο', 'v' => 'ν', 'i' => 'ι']), 40,
+        ];
+        yield 'characters nobody sees inside words' => [
+            fn (string $text): string => (string) preg_replace('/(?<=\p{L})(?=\p{L})/u', "\u{200B}", $text), 40,
+        ];
+        yield 'soft hyphens' => [
+            fn (string $text): string => (string) preg_replace('/(?<=\p{L}{2})(?=\p{L}{3})/u', "\u{AD}", $text), 40,
+        ];
+        yield 'words parted at the ends of lines' => [
+            fn (string $text): string => (string) preg_replace(
+                '/(?<![\p{L}-])(\p{L}{4})(\p{L}{4,})(?![-\p{L}])/u', "$1-\n$2", $text,
+            ),
+            40,
+        ];
+        yield 'ligatures and wide letters' => [
+            fn (string $text): string => strtr($text, ['fi' => 'ﬁ', 'fl' => 'ﬂ', 'ff' => 'ﬀ', 'b' => 'ｂ']), 40,
+        ];
+        yield 'decomposed letters' => [
+            fn (string $text): string => (string) \Normalizer::normalize($text, \Normalizer::FORM_D), 40,
+        ];
         yield 'no-break and thin spaces' => [fn (string $text): string => strtr($text, [' ' => "\u{2009}"]), 40];
         yield 'a run inside quotation marks' => [fn (string $text): string => "“{$text}”", 40];
-        yield 'joiners and direction marks' => [fn (string $text): string => $each($text, fn (string $letter): string => $letter === 'e' ? "e\u{200D}" : ($letter === 't' ? "\u{202D}t" : $letter)), 40];
+        yield 'joiners and direction marks' => [
+            fn (string $text): string => $each(
+                $text,
+                fn (string $letter): string => $letter === 'e'
+                    ? "e\u{200D}"
+                    : ($letter === 't' ? "\u{202D}t" : $letter),
+            ),
+            40,
+        ];
     }
 
     /**
@@ -132,15 +174,26 @@ final class OpenTextTest extends TestCase
             $at = mt_rand(100, 1000);
             array_splice($script, $at, 0, $planted);
             $covered = 0;
-            $runs = [...(new CloseWording)->passages($script, $from, 's'), ...(new Alignment)->runs($script, $from, 's')];
+            $runs = [
+                ...(new CloseWording)->passages($script, $from, 's'), ...(new Alignment)->runs($script, $from, 's'),
+            ];
             for ($i = $at; $i < $at + count($planted); $i++) {
                 $covered += array_filter($runs, fn (Run $run) => $run->from() <= $i && $i < $run->to()) === [] ? 0 : 1;
             }
             $found += 2 * $covered >= count($planted) ? 1 : 0;
             [$one, $two] = [Prints::of($script), Prints::of($from)];
-            $met += count(array_intersect($one->loose, $two->loose)) >= Prints::LOOSE_ENOUGH_FAR || array_intersect($one->same, $two->same) !== [] ? 1 : 0;
+            $met += count(array_intersect($one->loose, $two->loose)) >= Prints::LOOSE_ENOUGH_FAR
+                || array_intersect($one->same, $two->same) !== []
+                ? 1
+                : 0;
         }
-        fwrite(STDERR, sprintf("\n  reworded at %d %%: %.1f %% found, %.1f %% met through prints\n", $percent, 100 * $found / $rounds, 100 * $met / $rounds));
+        fwrite(
+            STDERR,
+            sprintf(
+                "\n  reworded at %d %%: %.1f %% found, %.1f %% met through prints\n", $percent, 100 * $found / $rounds,
+                100 * $met / $rounds,
+            ),
+        );
         self::assertGreaterThanOrEqual($least, intdiv(100 * $found, $rounds));
         self::assertGreaterThanOrEqual($least, intdiv(100 * $met, $rounds));
     }
@@ -176,15 +229,28 @@ final class OpenTextTest extends TestCase
             $shared = count(array_intersect(Prints::of($script)->loose, Prints::of($from)->loose));
             $near += $shared >= Prints::LOOSE_ENOUGH ? 1 : 0;
             $far += $shared >= Prints::LOOSE_ENOUGH_FAR ? 1 : 0;
-            $found += array_filter((new CloseWording)->passages($script, $from, 's'), fn (Run $run) => $run->from() < 660 && $run->to() > 600) === [] ? 0 : 1;
+            $found += array_filter(
+                (new CloseWording)->passages($script, $from, 's'),
+                fn (Run $run) => $run->from() < 660 && $run->to() > 600,
+            ) === []
+                ? 0
+                : 1;
         }
-        fwrite(STDERR, sprintf("\n  every fifth of 60 words changed: %.0f %% found when aligned; met through prints %.0f %% near, %.0f %% in an archive\n", 100 * $found / $rounds, 100 * $near / $rounds, 100 * $far / $rounds));
+        fwrite(
+            STDERR,
+            sprintf(
+                "\n  every fifth of 60 words changed: %.0f %% found when aligned; met through prints %.0f %% near, %.0f %% in an archive\n",
+                100 * $found / $rounds, 100 * $near / $rounds, 100 * $far / $rounds,
+            ),
+        );
         self::assertGreaterThanOrEqual(95, intdiv(100 * $found, $rounds));
         self::assertGreaterThanOrEqual(65, intdiv(100 * $near, $rounds));
         self::assertGreaterThanOrEqual(45, intdiv(100 * $far, $rounds));
     }
 
-    /** Clean text against speeches it shares no passage with: close wording that is none, per 10,000 words and source. */
+    /**
+     * Clean text against speeches it shares no passage with: close wording that is none, per 10,000 words and source.
+     */
     public function test_clean_text_is_hardly_ever_taken_for_close_wording(): void
     {
         mt_srand(77);
@@ -195,7 +261,13 @@ final class OpenTextTest extends TestCase
             $words += count($script);
             $false += count((new CloseWording)->passages($script, Words::of($two)->normalForms(), 's'));
         }
-        fwrite(STDERR, sprintf("\n  clean text: %d passages in %s words beside one source each, %.3f per 10,000\n", $false, number_format($words), 10_000 * $false / $words));
+        fwrite(
+            STDERR,
+            sprintf(
+                "\n  clean text: %d passages in %s words beside one source each, %.3f per 10,000\n", $false,
+                number_format($words), 10_000 * $false / $words,
+            ),
+        );
         // What there is of it are formulas the office repeats through two centuries.
         self::assertLessThanOrEqual(0.05, 10_000 * $false / $words);
     }

@@ -31,7 +31,10 @@ final class OverlapTest extends TestCase
         self::assertSame([[[8, 13]], 5], [$leftOut->intervals, $leftOut->words()]);
         $runs = $leftOut->from($alignment->runs($script, $source, 's'));
         // Four words are too few to be a run of their own, but they are what remains of one.
-        self::assertSame([[13, 6, 4]], array_map(fn (Piece $piece) => [$piece->from, $piece->sourceFrom, $piece->length], $runs[0]->pieces));
+        self::assertSame(
+            [[13, 6, 4]],
+            array_map(fn (Piece $piece) => [$piece->from, $piece->sourceFrom, $piece->length], $runs[0]->pieces),
+        );
         self::assertSame([], LeftOut::given($script, [$script], $alignment)->from($runs));
         self::assertSame([], LeftOut::given($script, [], $alignment)->intervals);
     }
@@ -41,7 +44,10 @@ final class OverlapTest extends TestCase
     {
         $selected = (new Winnowing(5, 4))->select([77, 74, 42, 17, 98, 50, 17, 98, 8, 88, 67, 39, 77, 74, 42, 17, 98]);
 
-        self::assertSame(['17@3', '17@6', '8@8', '39@11', '17@15'], array_map(fn (Fingerprint $print) => "{$print->hash}@{$print->position}", $selected));
+        self::assertSame(
+            ['17@3', '17@6', '8@8', '39@11', '17@15'],
+            array_map(fn (Fingerprint $print) => "{$print->hash}@{$print->position}", $selected),
+        );
         self::assertSame(8, (new Winnowing(5, 4))->guarantee());
     }
 
@@ -49,7 +55,9 @@ final class OverlapTest extends TestCase
     public function test_every_common_run_of_eight_words_shares_a_fingerprint(): void
     {
         mt_srand(41);
-        $hashes = fn (array $words): array => array_map(fn (Fingerprint $print) => $print->hash, (new Winnowing)->fingerprints($words));
+        $hashes = fn (array $words): array => array_map(
+            fn (Fingerprint $print) => $print->hash, (new Winnowing)->fingerprints($words),
+        );
         for ($round = 0; $round < 400; $round++) {
             $run = self::words(8, 500);
             $one = [...self::words(mt_rand(0, 40), 500), ...$run, ...self::words(mt_rand(0, 40), 500)];
@@ -70,7 +78,9 @@ final class OverlapTest extends TestCase
             foreach ($alignment->runs($script, $source, 'source') as $run) {
                 foreach ($run->pieces as $piece) {
                     for ($i = 0; $i < $piece->length; $i++) {
-                        self::assertSame($script[$piece->from + $i], $source[$piece->sourceFrom + $i], 'a run that is none');
+                        self::assertSame(
+                            $script[$piece->from + $i], $source[$piece->sourceFrom + $i], 'a run that is none',
+                        );
                         self::assertArrayNotHasKey($piece->from + $i, $covered, 'a word matched twice');
                         $covered[$piece->from + $i] = true;
                     }
@@ -88,7 +98,10 @@ final class OverlapTest extends TestCase
 
         $runs = (new Alignment(4, 2))->runs($script, $source, 's');
         self::assertCount(1, $runs);
-        self::assertSame([0, 9, 0, 10, 8], [$runs[0]->from(), $runs[0]->to(), $runs[0]->sourceFrom(), $runs[0]->sourceTo(), $runs[0]->words()]);
+        self::assertSame(
+            [0, 9, 0, 10, 8],
+            [$runs[0]->from(), $runs[0]->to(), $runs[0]->sourceFrom(), $runs[0]->sourceTo(), $runs[0]->words()],
+        );
         self::assertCount(2, (new Alignment(4, 1))->runs($script, $source, 's'));
     }
 
@@ -134,7 +147,9 @@ final class OverlapTest extends TestCase
     {
         $shared = Credit::share([new Run('b', [new Piece(0, 0, 10)]), new Run('a', [new Piece(5, 50, 20)])]);
 
-        self::assertSame([['b', 0, 5], ['a', 5, 25]], array_map(fn (Run $run) => [$run->source, $run->from(), $run->to()], $shared));
+        self::assertSame(
+            [['b', 0, 5], ['a', 5, 25]], array_map(fn (Run $run) => [$run->source, $run->from(), $run->to()], $shared),
+        );
     }
 
     /**
@@ -151,7 +166,9 @@ final class OverlapTest extends TestCase
      */
     public static function texts(): iterable
     {
-        yield 'apostrophes of both kinds are the same' => ['The hen’s egg, the hen\'s', ['the', "hen's", 'egg', 'the', "hen's"]];
+        yield 'apostrophes of both kinds are the same' => [
+            'The hen’s egg, the hen\'s', ['the', "hen's", 'egg', 'the', "hen's"],
+        ];
         yield 'a hyphen inside a word stays' => ['well-kept — books', ['well-kept', 'books']];
         yield 'a hyphen at the end of a line joins' => ["salt-\n  pans", ['saltpans']];
         yield 'compatibility forms' => ['ﬁne ＳＡＬＴ', ['fine', 'salt']];

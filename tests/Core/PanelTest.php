@@ -38,7 +38,14 @@ final class PanelTest extends TestCase
      */
     private static function panel(array $twelfths, string $reason = ''): Panel
     {
-        return Panel::of(...array_map(fn (int $mark, int $n) => SeatMark::done(self::SEATS[$n], BigRational::nd($mark, 12), $n === 2 ? $reason : ''), $twelfths, array_keys($twelfths)));
+        return Panel::of(
+            ...array_map(
+                fn (int $mark, int $n) => SeatMark::done(
+                    self::SEATS[$n], BigRational::nd($mark, 12), $n === 2 ? $reason : '',
+                ),
+                $twelfths, array_keys($twelfths),
+            )
+        );
     }
 
     public function test_every_rule_settles_to_the_exact_mark(): void
@@ -100,7 +107,10 @@ final class PanelTest extends TestCase
         self::assertSame(WhyOpen::ReasonMissing, $outcome->why);
         $outcome = self::panel([432, 600, 504], 'The argument holds.')->settle($scheme);
         self::assertInstanceOf(SettledMark::class, $outcome);
-        self::assertSame(['42', 'the third marker decides: The argument holds.'], [(string) $outcome->mark->toBigDecimal(), $outcome->working->lines[3]->how]);
+        self::assertSame(
+            ['42', 'the third marker decides: The argument holds.'],
+            [(string) $outcome->mark->toBigDecimal(), $outcome->working->lines[3]->how],
+        );
     }
 
     public function test_what_is_missing_and_how_far_marks_lie_apart(): void
@@ -108,13 +118,23 @@ final class PanelTest extends TestCase
         $twice = new Scheme(SecondMarks::Every, RuleName::Mean, BigDecimal::of(5), BigDecimal::of(40));
         self::assertSame([Seat::First, Seat::Second], Panel::of()->missing($twice));
         $one = Panel::of(SeatMark::done(Seat::First, '61.5'), SeatMark::done(Seat::Together, 20));
-        self::assertSame([[Seat::Second], null, []], [$one->missing($twice), $one->apart(), $one->missing(self::scheme(RuleName::Mean))]);
+        self::assertSame(
+            [[Seat::Second], null, []],
+            [$one->missing($twice), $one->apart(), $one->missing(self::scheme(RuleName::Mean))],
+        );
         // A seat that has a marker is waited for, even where the scheme would do without.
-        self::assertSame([Seat::Third], Panel::of(SeatMark::done(Seat::First, 60), SeatMark::begun(Seat::Third))->missing(self::scheme(RuleName::Mean)));
+        self::assertSame(
+            [Seat::Third],
+            Panel::of(
+                SeatMark::done(Seat::First, 60), SeatMark::begun(Seat::Third),
+            )->missing(self::scheme(RuleName::Mean)),
+        );
         $outcome = $one->settle(self::scheme(RuleName::Mean));
         self::assertInstanceOf(SettledMark::class, $outcome);
         self::assertSame([SettledBy::OnlyMark, '61.5'], [$outcome->by, (string) $outcome->mark->toBigDecimal()]);
-        $peers = Panel::of(SeatMark::done(Seat::Peer, 58), SeatMark::done(Seat::Peer, 62), SeatMark::done(Seat::Peer, 35));
+        $peers = Panel::of(
+            SeatMark::done(Seat::Peer, 58), SeatMark::done(Seat::Peer, 62), SeatMark::done(Seat::Peer, 35),
+        );
         $outcome = $peers->settle(self::scheme(RuleName::Peers));
         self::assertInstanceOf(SettledMark::class, $outcome);
         self::assertSame(['58', '27'], [(string) $outcome->mark, (string) $peers->apart()]);
@@ -130,10 +150,18 @@ final class PanelTest extends TestCase
     {
         self::assertEquals(Scheme::usual(), Scheme::fromArray(Scheme::usual()->toArray()));
         try {
-            Scheme::fromArray(['second' => 'some', 'rule' => 'mode', 'tolerance' => '140', 'pass_mark' => 'x', 'disagreement' => 'its-markers', 'tolerence' => '3']);
+            Scheme::fromArray(
+                [
+                    'second' => 'some', 'rule' => 'mode', 'tolerance' => '140', 'pass_mark' => 'x',
+                    'disagreement' => 'its-markers', 'tolerence' => '3',
+                ]
+            );
             self::fail('a faulty scheme was taken');
         } catch (InvalidInput $e) {
-            self::assertSame(['tolerence', 'second', 'rule', 'tolerance', 'pass_mark'], array_map(fn ($fault) => $fault->place, $e->faults));
+            self::assertSame(
+                ['tolerence', 'second', 'rule', 'tolerance', 'pass_mark'],
+                array_map(fn ($fault) => $fault->place, $e->faults),
+            );
         }
     }
 
@@ -144,7 +172,10 @@ final class PanelTest extends TestCase
     {
         $outcome = self::panel($marks)->settle(self::scheme($rule));
         self::assertInstanceOf(SettledMark::class, $outcome, $rule->value.' '.implode(' ', $marks));
-        self::assertTrue($outcome->mark->isEqualTo(BigRational::nd($numerator, $denominator)), $rule->value.' '.implode(' ', $marks).": {$outcome->mark}");
+        self::assertTrue(
+            $outcome->mark->isEqualTo(BigRational::nd($numerator, $denominator)),
+            $rule->value.' '.implode(' ', $marks).": {$outcome->mark}",
+        );
     }
 
     /**

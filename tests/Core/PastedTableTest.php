@@ -15,10 +15,15 @@ final class PastedTableTest extends TestCase
 {
     public function test_cells_copied_from_a_spreadsheet_become_a_rubric(): void
     {
-        $table = PastedTable::of("Criterion\tPoor (0)\tFair (4-6)\tGood, 10 points\tWeight\r\n\"Argument\nIs it tested?\"\tNone.\tSome.\t\"Strong, and \"\"tested\"\"\"\t33,33 %\r\nEvidence\tNone.\tFew.\tApt.\t66.67\r\n");
+        $table = PastedTable::of(
+            "Criterion\tPoor (0)\tFair (4-6)\tGood, 10 points\tWeight\r\n\"Argument\nIs it tested?\"\tNone.\tSome.\t\"Strong, and \"\"tested\"\"\"\t33,33 %\r\nEvidence\tNone.\tFew.\tApt.\t66.67\r\n"
+        );
         $draft = $table->onto(Draft::blank('Essay'), replace: true);
 
-        self::assertSame([['Poor', '0'], ['Fair', '4–6'], ['Good', '10']], array_map(fn (array $level) => [$level['title'], Draft::pointsText($level)], $draft->levels()));
+        self::assertSame(
+            [['Poor', '0'], ['Fair', '4–6'], ['Good', '10']],
+            array_map(fn (array $level) => [$level['title'], Draft::pointsText($level)], $draft->levels()),
+        );
         self::assertSame(['Argument', 'Evidence'], array_column($draft->criteria(), 'title'));
         self::assertSame('Is it tested?', $draft->get('criteria.c1.purpose'));
         self::assertSame('Strong, and "tested"', $draft->get('criteria.c1.descriptors.l3'));
@@ -32,9 +37,19 @@ final class PastedTableTest extends TestCase
         $table = PastedTable::of('<html><style>p{}</style><table border=1 onclick="alert(1)"><tr><th></th><th>Weak<br>(1)</th><th>Strong<br>(3)</th></tr>'
             .'<tr><td rowspan=2><p>Voice</p><p>Is it a person’s?</p></td><td>Flat <b>prose</b></td><td><img src=x onerror=alert(2)>Alive<script>alert(3)</script></td></tr><tr><td>Late</td><td>row</td></tr></table>');
 
-        self::assertSame([['title' => 'Weak', 'points' => '1'], ['title' => 'Strong', 'points' => '3']], $table->levels);
-        self::assertSame(['title' => 'Voice', 'purpose' => 'Is it a person’s?', 'weight' => '', 'descriptors' => ['Flat prose', 'Alive']], $table->criteria[0]);
-        self::assertSame(['Late', 'row'], $table->criteria[1]['descriptors'], 'a cell that reaches down keeps the columns in place');
+        self::assertSame(
+            [['title' => 'Weak', 'points' => '1'], ['title' => 'Strong', 'points' => '3']], $table->levels,
+        );
+        self::assertSame(
+            [
+                'title' => 'Voice', 'purpose' => 'Is it a person’s?', 'weight' => '',
+                'descriptors' => ['Flat prose', 'Alive'],
+            ],
+            $table->criteria[0],
+        );
+        self::assertSame(
+            ['Late', 'row'], $table->criteria[1]['descriptors'], 'a cell that reaches down keeps the columns in place',
+        );
         self::assertStringNotContainsString('alert', json_encode($table->criteria, JSON_THROW_ON_ERROR));
     }
 
@@ -55,10 +70,14 @@ final class PastedTableTest extends TestCase
 
     public function test_pasting_below_what_is_there_uses_the_levels_of_the_same_name(): void
     {
-        $draft = PastedTable::of("\tWell\tSuperb (12)\nClarity\tClear.\tLimpid.")->onto(Draft::blank('R')->set('criteria.c1.title', 'First'), replace: false);
+        $draft = PastedTable::of("\tWell\tSuperb (12)\nClarity\tClear.\tLimpid.")->onto(
+            Draft::blank('R')->set('criteria.c1.title', 'First'), replace: false,
+        );
 
         self::assertSame(['First', 'Clarity'], array_column($draft->criteria(), 'title'));
-        self::assertSame(['Not yet', 'Partly', 'Well', 'Excellently', 'Superb'], array_column($draft->levels(), 'title'));
+        self::assertSame(
+            ['Not yet', 'Partly', 'Well', 'Excellently', 'Superb'], array_column($draft->levels(), 'title'),
+        );
         self::assertSame('Clear.', $draft->get('criteria.c2.descriptors.l3'));
         self::assertSame('12', $draft->get('levels.l5.points'));
     }
@@ -85,9 +104,17 @@ final class PastedTableTest extends TestCase
     /** Cases written from RFC 4180 (2005), section 2. */
     public function test_separated_values_follow_rfc_4180(): void
     {
-        self::assertSame([['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']], Delimited::rows("aaa,bbb,ccc\r\nzzz,yyy,xxx\r\n"));
-        self::assertSame([['aaa', "b \nbb", 'ccc'], ['zzz', 'y"y', '']], Delimited::rows("\"aaa\",\"b \r\nbb\",\"ccc\"\r\nzzz,\"y\"\"y\",", ','));
+        self::assertSame(
+            [['aaa', 'bbb', 'ccc'], ['zzz', 'yyy', 'xxx']], Delimited::rows("aaa,bbb,ccc\r\nzzz,yyy,xxx\r\n"),
+        );
+        self::assertSame(
+            [['aaa', "b \nbb", 'ccc'], ['zzz', 'y"y', '']],
+            Delimited::rows("\"aaa\",\"b \r\nbb\",\"ccc\"\r\nzzz,\"y\"\"y\",", ','),
+        );
         self::assertSame([['a', 'b "c" d'], ['"open', 'e']], Delimited::rows("a;b \"c\" d\n\"open;e"));
-        self::assertSame([['C', 'Low', 'High'], ['a', 'b', 'c']], Delimited::rows("| C | Low | High |\n|---|:--:|---|\n| a | b | c |"));
+        self::assertSame(
+            [['C', 'Low', 'High'], ['a', 'b', 'c']],
+            Delimited::rows("| C | Low | High |\n|---|:--:|---|\n| a | b | c |"),
+        );
     }
 }

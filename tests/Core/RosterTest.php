@@ -42,7 +42,9 @@ final class RosterTest extends TestCase
     public function test_classes_become_sections_and_teachers_staff(): void
     {
         $roster = OneRoster::read(self::FILES);
-        self::assertSame(['c1' => 4, 'c2' => 1, 'c3' => 1], array_map(fn (array $class) => $class['people'], $roster->classes));
+        self::assertSame(
+            ['c1' => 4, 'c2' => 1, 'c3' => 1], array_map(fn (array $class) => $class['people'], $roster->classes),
+        );
         [$people, $faults] = $roster->people(['c1', 'c2']);
         self::assertSame([], $faults);
         self::assertSame([
@@ -51,27 +53,55 @@ final class RosterTest extends TestCase
             ['u3', 'Maren Oduya', 'maren@x.example', null, 'coordinator', 'A'],
             ['u4', 'Tomasz Wiśniewski, the younger', 'tomasz@x.example', null, 'tutor', 'A'],
             ['u5', 'Inês Caldeira', 'ines@x.example', null, 'examiner', 'A'],
-        ], array_map(fn (Person $person) => [$person->rosterId, $person->name, $person->email, $person->number, $person->role, $person->section], $people));
+        ], array_map(
+            fn (Person $person) => [
+                $person->rosterId, $person->name, $person->email, $person->number, $person->role, $person->section,
+            ],
+            $people,
+        ));
     }
 
     public function test_what_is_written_is_read_again_as_it_was(): void
     {
         [$people] = OneRoster::read(self::FILES)->people(['c1', 'c2', 'c3']);
-        $files = OneRoster::write($people, ['institution' => 'Merrow Coast College', 'code' => 'HT210', 'title' => 'Coastal Communities and Change', 'id' => 'm1'], 2027);
+        $files = OneRoster::write(
+            $people,
+            [
+                'institution' => 'Merrow Coast College', 'code' => 'HT210',
+                'title' => 'Coastal Communities and Change', 'id' => 'm1',
+            ],
+            2027,
+        );
         $again = OneRoster::read($files);
         [$read, $faults] = $again->people(array_map(strval(...), array_keys($again->classes)));
-        $plain = fn (array $list) => array_map(fn (Person $person) => [$person->rosterId, $person->name, $person->given, $person->family, $person->email, $person->number, $person->role, $person->section], $list);
+        $plain = fn (array $list) => array_map(
+            fn (Person $person) => [
+                $person->rosterId, $person->name, $person->given, $person->family, $person->email, $person->number,
+                $person->role, $person->section,
+            ],
+            $list,
+        );
         self::assertSame([], $faults);
         self::assertEqualsCanonicalizing($plain($people), $plain($read));
-        self::assertSame(array_keys(self::FILES), array_values(array_intersect(array_keys(self::FILES), array_keys($files))), 'every file the manifest names is there');
+        self::assertSame(
+            array_keys(self::FILES), array_values(array_intersect(array_keys(self::FILES), array_keys($files))),
+            'every file the manifest names is there',
+        );
         self::assertStringContainsString("oneroster.version,1.2\r\n", $files['manifest.csv']);
         self::assertStringContainsString("file.enrollments,bulk\r\n", $files['manifest.csv']);
         self::assertStringContainsString("file.demographics,absent\r\n", $files['manifest.csv']);
 
         $table = RosterTable::write($people);
         $columns = RosterTable::guess(RosterTable::headings(CsvRows::utf8($table)[0]));
-        $students = fn (array $list) => array_map(fn (Person $person) => [$person->name, $person->email, $person->number, $person->section, $person->rosterId], $list);
-        self::assertSame($students($people), $students(RosterTable::people(CsvRows::utf8($table)[0], $columns, 'student')));
+        $students = fn (array $list) => array_map(
+            fn (Person $person) => [
+                $person->name, $person->email, $person->number, $person->section, $person->rosterId,
+            ],
+            $list,
+        );
+        self::assertSame(
+            $students($people), $students(RosterTable::people(CsvRows::utf8($table)[0], $columns, 'student')),
+        );
     }
 
     /**
@@ -92,9 +122,14 @@ final class RosterTest extends TestCase
     public static function broken(): iterable
     {
         yield 'no manifest' => [['manifest.csv' => null], 'manifest.csv: it is not in the ZIP'];
-        yield 'another version' => [['manifest.csv' => "propertyName,value\noneroster.version,1.1\n"], '“1.1”; OneRoster 1.2 is read here'];
+        yield 'another version' => [
+            ['manifest.csv' => "propertyName,value\noneroster.version,1.1\n"], '“1.1”; OneRoster 1.2 is read here',
+        ];
         yield 'no users' => [['users.csv' => null], 'users.csv: it is not in the ZIP'];
-        yield 'a column short' => [['users.csv' => "sourcedId,givenName,familyName\nu1,Hana,K\n"], 'users.csv: these columns are missing: email'];
+        yield 'a column short' => [
+            ['users.csv' => "sourcedId,givenName,familyName\nu1,Hana,K\n"],
+            'users.csv: these columns are missing: email',
+        ];
     }
 
     public function test_faults_are_named_by_file_and_line(): void
@@ -105,7 +140,13 @@ final class RosterTest extends TestCase
         $roster = OneRoster::read($files);
         [$people, $faults] = $roster->people(['c1']);
         self::assertSame(['enrollments.csv line 9: there is no class “c9”'], $roster->faults);
-        self::assertSame(['enrollments.csv line 10: the role “guardian” has no place here', 'users.csv line 8: the sourcedId “u1” stands twice', 'enrollments.csv line 8: there is no user “u9”'], $faults);
+        self::assertSame(
+            [
+                'enrollments.csv line 10: the role “guardian” has no place here',
+                'users.csv line 8: the sourcedId “u1” stands twice', 'enrollments.csv line 8: there is no user “u9”',
+            ],
+            $faults,
+        );
         self::assertCount(4, $people);
     }
 
@@ -116,9 +157,16 @@ final class RosterTest extends TestCase
         $roster = OneRoster::read($files);
         self::assertTrue($roster->isDelta);
         [$people] = $roster->people(['c1', 'c2']);
-        $known = [new Known(1, ['u1'], 'Hana Kovářová', 'hana@x.example', 'M1', true, 'student', 'A'), new Known(2, ['u2'], "Nia O'Donnell", 'niamh@x.example', 'M2', true, 'student'), new Known(3, ['u7'], 'Bo Li', 'bo@x.example', null, true, 'student')];
+        $known = [
+            new Known(1, ['u1'], 'Hana Kovářová', 'hana@x.example', 'M1', true, 'student', 'A'),
+            new Known(2, ['u2'], "Nia O'Donnell", 'niamh@x.example', 'M2', true, 'student'),
+            new Known(3, ['u7'], 'Bo Li', 'bo@x.example', null, true, 'student'),
+        ];
         $found = Comparison::of($people, $known, [], false, $roster->ended);
-        self::assertSame([1], array_map(fn (Known $left) => $left->id, $found->left), 'and nobody else, since the file holds only what changed');
+        self::assertSame(
+            [1], array_map(fn (Known $left) => $left->id, $found->left),
+            'and nobody else, since the file holds only what changed',
+        );
     }
 
     public function test_people_are_known_again_and_accounts_in_use_are_their_owners(): void
@@ -133,16 +181,30 @@ final class RosterTest extends TestCase
             new Known(7, [], 'Same As', 'same@x.example', 'M7', true, 'student', 'A'),
         ];
         $people = [
-            self::person(2, 'Hana Kovářová', 'hana@x.example', 'M1', 'A', 'u1'), self::person(3, 'Niamh Ní Dhónaill', 'niamh@x.example', 'M2', 'A'),
-            self::person(4, 'Bo Li', 'bo@x.example', 'M3', 'A'), self::person(5, 'Sven Åkerlund', 'sven@x.example', 'M5', 'C'),
-            self::person(6, 'Wren Ito', 'wren@x.example', 'M8', 'C'), self::person(7, 'Same As', 'same@x.example', 'M7', 'A'),
+            self::person(2, 'Hana Kovářová', 'hana@x.example', 'M1', 'A', 'u1'),
+            self::person(3, 'Niamh Ní Dhónaill', 'niamh@x.example', 'M2', 'A'),
+            self::person(4, 'Bo Li', 'bo@x.example', 'M3', 'A'),
+            self::person(5, 'Sven Åkerlund', 'sven@x.example', 'M5', 'C'),
+            self::person(6, 'Wren Ito', 'wren@x.example', 'M8', 'C'),
+            self::person(7, 'Same As', 'same@x.example', 'M7', 'A'),
         ];
         $found = Comparison::of($people, $known, [], true);
-        self::assertSame([['Sven Åkerlund', 5], ['Wren Ito', null]], array_map(fn ($row) => [$row->person->name, $row->known?->id], $found->added));
-        self::assertSame([['section: B → A'], ['name: Niamh O’Donnell → Niamh Ní Dhónaill', 'number: none → M2']], array_map(fn ($row) => $row->changes, $found->changed));
-        self::assertSame(['name: Hana Kovarova → Hana Kovářová', 'mail address: old@x.example → hana@x.example'], $found->changed[0]->stays);
+        self::assertSame(
+            [['Sven Åkerlund', 5], ['Wren Ito', null]],
+            array_map(fn ($row) => [$row->person->name, $row->known?->id], $found->added),
+        );
+        self::assertSame(
+            [['section: B → A'], ['name: Niamh O’Donnell → Niamh Ní Dhónaill', 'number: none → M2']],
+            array_map(fn ($row) => $row->changes, $found->changed),
+        );
+        self::assertSame(
+            ['name: Hana Kovarova → Hana Kovářová', 'mail address: old@x.example → hana@x.example'],
+            $found->changed[0]->stays,
+        );
         self::assertSame(['Bo Li'], array_map(fn ($row) => $row->person->name, $found->back));
-        self::assertSame(['Zoë Ng'], array_map(fn (Known $left) => $left->name, $found->left), 'a tutor who is not in it stays');
+        self::assertSame(
+            ['Zoë Ng'], array_map(fn (Known $left) => $left->name, $found->left), 'a tutor who is not in it stays',
+        );
         self::assertSame(['Same As'], array_map(fn ($row) => $row->person->name, $found->same));
         self::assertNotSame($found->sum(), Comparison::of($people, $known, [], false)->sum());
         self::assertSame($found->sum(), Comparison::of($people, $known, [], true)->sum());
@@ -150,15 +212,25 @@ final class RosterTest extends TestCase
 
     public function test_lines_with_faults_are_left_out_and_then_nobody_has_left(): void
     {
-        $known = [new Known(1, ['u1'], 'Ana B', 'ana@x.example', 'M1', true, 'student'), new Known(2, [], 'Zoë Ng', 'zoe@x.example', 'M2', true, 'student')];
+        $known = [
+            new Known(1, ['u1'], 'Ana B', 'ana@x.example', 'M1', true, 'student'),
+            new Known(2, [], 'Zoë Ng', 'zoe@x.example', 'M2', true, 'student'),
+        ];
         $found = Comparison::of([
-            self::person(2, 'a@x.example', 'Ana', 'M5', null), self::person(3, 'Bo Li', 'bo@x.example', 'M6', null), self::person(4, 'Bo Li', 'bo@x.example', 'M7', null),
-            self::person(5, 'Cy', 'cy@x.example', 'M6', null), self::person(6, 'Ana B', 'zoe@x.example', 'M1', null), self::person(7, '', 'd@x.example', null, null),
-            self::person(8, 'E', '', 'e@x.example', null), self::person(9, str_repeat('n', 151), 'f@x.example', null, null),
+            self::person(2, 'a@x.example', 'Ana', 'M5', null), self::person(3, 'Bo Li', 'bo@x.example', 'M6', null),
+            self::person(4, 'Bo Li', 'bo@x.example', 'M7', null),
+            self::person(5, 'Cy', 'cy@x.example', 'M6', null), self::person(6, 'Ana B', 'zoe@x.example', 'M1', null),
+            self::person(7, '', 'd@x.example', null, null),
+            self::person(8, 'E', '', 'e@x.example', null),
+            self::person(9, str_repeat('n', 151), 'f@x.example', null, null),
         ], $known, [], true);
         self::assertSame([
-            'line 2: “Ana” is no mail address, and the name holds one: are two columns swapped?', 'line 4: the mail address “bo@x.example” stands in line 3 too', 'line 5: the number “m6” stands in line 3 too',
-            'line 6: the number belongs to Ana B, the mail address to Zoë Ng', 'line 7: there is no name', 'line 8: “” is no mail address, and the number holds one: are two columns swapped?', 'line 9: the name has more than 150 characters',
+            'line 2: “Ana” is no mail address, and the name holds one: are two columns swapped?',
+            'line 4: the mail address “bo@x.example” stands in line 3 too',
+            'line 5: the number “m6” stands in line 3 too',
+            'line 6: the number belongs to Ana B, the mail address to Zoë Ng', 'line 7: there is no name',
+            'line 8: “” is no mail address, and the number holds one: are two columns swapped?',
+            'line 9: the name has more than 150 characters',
         ], $found->faults);
         self::assertSame(['Bo Li'], array_map(fn ($row) => $row->person->name, $found->added));
         self::assertSame([], $found->left);
@@ -177,7 +249,10 @@ final class RosterTest extends TestCase
     public static function headings(): iterable
     {
         yield 'plain' => ['Name;Mail;Number;Section', ['name' => 0, 'email' => 1, 'number' => 2, 'section' => 3]];
-        yield 'parted names' => ['Student ID;Family name;First Name;E-Mail address;Seminar;Team', ['number' => 0, 'family' => 1, 'given' => 2, 'email' => 3, 'section' => 4, 'group' => 5]];
+        yield 'parted names' => [
+            'Student ID;Family name;First Name;E-Mail address;Seminar;Team',
+            ['number' => 0, 'family' => 1, 'given' => 2, 'email' => 3, 'section' => 4, 'group' => 5],
+        ];
         yield 'nothing known' => ['x;y', []];
     }
 
@@ -187,7 +262,13 @@ final class RosterTest extends TestCase
         [$text, $as] = CsvRows::utf8($bytes);
         self::assertSame($readAs, $as);
         $people = RosterTable::people($text, RosterTable::guess(RosterTable::headings($text)), 'student');
-        self::assertSame([['Zoë Ng', 'zoe@x.example', 'line 2'], ["Two\nlines", 'two@x.example', 'line 3'], ['Siân Åse', 'sian@x.example', 'line 5']], array_map(fn (Person $person) => [$person->name, $person->email, $person->place], $people));
+        self::assertSame(
+            [
+                ['Zoë Ng', 'zoe@x.example', 'line 2'], ["Two\nlines", 'two@x.example', 'line 3'],
+                ['Siân Åse', 'sian@x.example', 'line 5'],
+            ],
+            array_map(fn (Person $person) => [$person->name, $person->email, $person->place], $people),
+        );
     }
 
     /** @return iterable<string, array{string, string|null}> */
@@ -205,13 +286,16 @@ final class RosterTest extends TestCase
 
     public function test_a_hundred_thousand_lines_are_read_and_compared(): void
     {
-        $csv = "Name,Mail,Number\n".implode('', array_map(fn (int $n) => "Person {$n},p{$n}@x.example,N{$n}\n", range(1, 100_000)));
+        $csv = "Name,Mail,Number\n".implode(
+            '', array_map(fn (int $n) => "Person {$n},p{$n}@x.example,N{$n}\n", range(1, 100_000)),
+        );
         $people = RosterTable::people($csv, RosterTable::guess(RosterTable::headings($csv)), 'student');
         self::assertCount(100_000, Comparison::of($people, [], [], true)->added);
     }
 
-    private static function person(int $line, string $name, string $email, ?string $number, ?string $section, ?string $rosterId = null): Person
-    {
+    private static function person(
+        int $line, string $name, string $email, ?string $number, ?string $section, ?string $rosterId = null,
+    ): Person {
         return new Person("line {$line}", $rosterId, $name, null, null, $email, $number, 'student', $section);
     }
 }

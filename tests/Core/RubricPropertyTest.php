@@ -23,8 +23,13 @@ final class RubricPropertyTest extends TestCase
             [$contributions, $total] = $this->independent($document, $marks);
             $sum = ['0', '1'];
             foreach ($score->lines as $line) {
-                $fraction = [(string) $line->contribution->getNumerator(), (string) $line->contribution->getDenominator()];
-                self::assertTrue($this->same($contributions[$line->criterion->id()], $fraction), json_encode([$document, $marks], JSON_THROW_ON_ERROR));
+                $fraction = [
+                    (string) $line->contribution->getNumerator(), (string) $line->contribution->getDenominator(),
+                ];
+                self::assertTrue(
+                    $this->same($contributions[$line->criterion->id()], $fraction),
+                    json_encode([$document, $marks], JSON_THROW_ON_ERROR),
+                );
                 $sum = $this->plus($sum, $fraction);
             }
             self::assertTrue($this->same($total, $sum), 'the contributions sum to the total');
@@ -34,20 +39,53 @@ final class RubricPropertyTest extends TestCase
 
     public function test_three_thirds_make_a_whole(): void
     {
-        $criterion = fn (string $id, string $weight): array => ['id' => $id, 'title' => $id, 'weight' => $weight, 'kind' => 'scale', 'min' => '0', 'max' => '3', 'step' => '1'];
-        $rubric = Rubric::fromArray(['title' => 'T', 'criteria' => [$criterion('a', '33.33'), $criterion('b', '33.33'), $criterion('c', '33.34')]]);
+        $criterion = fn (string $id, string $weight): array => [
+            'id' => $id, 'title' => $id, 'weight' => $weight, 'kind' => 'scale', 'min' => '0', 'max' => '3',
+            'step' => '1',
+        ];
+        $rubric = Rubric::fromArray(
+            [
+                'title' => 'T',
+                'criteria' => [$criterion('a', '33.33'), $criterion('b', '33.33'), $criterion('c', '33.34')],
+            ]
+        );
 
-        self::assertSame('100.0', (string) Scorer::score($rubric, ['a' => ['points' => '3'], 'b' => ['points' => '3'], 'c' => ['points' => '3']])->total);
-        self::assertSame('33.3', (string) Scorer::score($rubric, ['a' => ['points' => '1'], 'b' => ['points' => '1'], 'c' => ['points' => '1']])->total);
+        self::assertSame(
+            '100.0',
+            (string) Scorer::score(
+                $rubric, ['a' => ['points' => '3'], 'b' => ['points' => '3'], 'c' => ['points' => '3']],
+            )->total,
+        );
+        self::assertSame(
+            '33.3',
+            (string) Scorer::score(
+                $rubric, ['a' => ['points' => '1'], 'b' => ['points' => '1'], 'c' => ['points' => '1']],
+            )->total,
+        );
     }
 
     public function test_half_is_rounded_up_once(): void
     {
-        $rubric = fn (string $max): Rubric => Rubric::fromArray(['title' => 'T', 'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100', 'kind' => 'scale', 'min' => '0', 'max' => $max, 'step' => '0.01']]]);
+        $rubric = fn (string $max): Rubric => Rubric::fromArray(
+            [
+                'title' => 'T',
+                'criteria' => [
+                    [
+                        'id' => 'a', 'title' => 'A', 'weight' => '100', 'kind' => 'scale', 'min' => '0', 'max' => $max,
+                        'step' => '0.01',
+                    ],
+                ],
+            ]
+        );
         // 69.05 and 69.95 lie on the half at one decimal; 69.049999 does not reach it.
         self::assertSame('69.1', (string) Scorer::score($rubric('100'), ['a' => ['points' => '69.05']])->total);
         self::assertSame('70.0', (string) Scorer::score($rubric('100'), ['a' => ['points' => '69.95']])->total);
-        self::assertSame('69.0', (string) Scorer::score($rubric('100'), ['a' => ['points' => '69.049999', 'reason' => 'for the test']])->total);
+        self::assertSame(
+            '69.0',
+            (string) Scorer::score(
+                $rubric('100'), ['a' => ['points' => '69.049999', 'reason' => 'for the test']],
+            )->total,
+        );
     }
 
     /**
@@ -71,7 +109,10 @@ final class RubricPropertyTest extends TestCase
             $weight = $cuts[$i + 1] - $cuts[$i];
             $optional = mt_rand(0, 3) === 0;
             $max = mt_rand(1, 2000);
-            $criteria[] = ['id' => $id, 'title' => "Criterion {$i}", 'optional' => $optional, 'kind' => 'scale', 'min' => '0', 'max' => $this->hundredths($max), 'step' => '0.01'] + ($percent ? ['weight' => $this->hundredths($weight)] : []);
+            $criteria[] = [
+                'id' => $id, 'title' => "Criterion {$i}", 'optional' => $optional, 'kind' => 'scale', 'min' => '0',
+                'max' => $this->hundredths($max), 'step' => '0.01',
+            ] + ($percent ? ['weight' => $this->hundredths($weight)] : []);
             if ($optional && $dropped < $n - 1 && mt_rand(0, 1) === 0) {
                 $marks[$id] = ['not_applicable' => true];
                 $dropped++;
@@ -80,7 +121,13 @@ final class RubricPropertyTest extends TestCase
             }
         }
 
-        return [['title' => 'Random', 'weighting' => $percent ? 'percent' : 'points', 'decimals' => mt_rand(0, 3), 'criteria' => $criteria], $marks];
+        return [
+            [
+                'title' => 'Random', 'weighting' => $percent ? 'percent' : 'points', 'decimals' => mt_rand(0, 3),
+                'criteria' => $criteria,
+            ],
+            $marks,
+        ];
     }
 
     /**
@@ -105,7 +152,14 @@ final class RubricPropertyTest extends TestCase
             $max = (int) round(100 * (float) $c['max']);
             $weight = $percent ? (int) round(100 * (float) $c['weight']) : $max;
             $contributions[$c['id']] = isset($marks[$c['id']]['not_applicable']) ? ['0', '1']
-                : ($percent ? [bcmul(bcmul((string) $weight, (string) $points), '100'), bcmul((string) $whole, (string) $max)] : [(string) $points, '100']);
+                : (
+                    $percent
+                        ? [
+                            bcmul(bcmul((string) $weight, (string) $points), '100'),
+                            bcmul((string) $whole, (string) $max),
+                        ]
+                        : [(string) $points, '100']
+                );
             $total = $this->plus($total, $contributions[$c['id']]);
         }
 

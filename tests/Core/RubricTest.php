@@ -26,10 +26,17 @@ final class RubricTest extends TestCase
     {
         return ['title' => 'Mixed', 'weighting' => 'percent', 'decimals' => 1, 'criteria' => [
             ['id' => 'a', 'title' => 'A', 'weight' => '40', 'kind' => 'levels', 'optional' => true, 'overrides' => ['l1' => '1'], 'levels' => [
-                ['id' => 'l1', 'title' => 'low', 'points' => '0'], ['id' => 'l2', 'title' => 'high', 'points' => '5', 'upto' => '7'],
+                ['id' => 'l1', 'title' => 'low', 'points' => '0'],
+                ['id' => 'l2', 'title' => 'high', 'points' => '5', 'upto' => '7'],
             ]],
             ['id' => 'b', 'weight' => '35', 'kind' => 'scale', 'min' => '0', 'max' => '10', 'step' => '0.5'],
-            ['id' => 'c', 'weight' => '25', 'kind' => 'checklist', 'items' => [['id' => 's1', 'title' => 'one', 'points' => '2'], ['id' => 's2', 'title' => 'two', 'points' => '3']]],
+            [
+                'id' => 'c', 'weight' => '25', 'kind' => 'checklist',
+                'items' => [
+                    ['id' => 's1', 'title' => 'one', 'points' => '2'],
+                    ['id' => 's2', 'title' => 'two', 'points' => '3'],
+                ],
+            ],
             ['id' => 'd', 'weight' => '0', 'kind' => 'comment'],
         ]];
     }
@@ -37,16 +44,23 @@ final class RubricTest extends TestCase
     public function test_the_total_worked_by_hand(): void
     {
         // 40 × 5/7 = 28.571428…, 35 × 7.5/10 = 26.25, 25 × 3/5 = 15: 69.821428… rounds once to 69.8.
-        $score = Scorer::score(Rubric::fromArray(self::document()), ['a' => ['level' => 'l2', 'points' => '5'], 'b' => ['points' => '7.5'], 'c' => ['done' => ['s2']]]);
+        $score = Scorer::score(
+            Rubric::fromArray(self::document()),
+            ['a' => ['level' => 'l2', 'points' => '5'], 'b' => ['points' => '7.5'], 'c' => ['done' => ['s2']]],
+        );
 
         self::assertSame('69.8', (string) $score->total);
         self::assertTrue($score->isComplete());
-        self::assertSame(['28.571428', '26.25', '15'], array_map(fn ($line) => Figure::cut($line->contribution), $score->lines));
+        self::assertSame(
+            ['28.571428', '26.25', '15'], array_map(fn ($line) => Figure::cut($line->contribution), $score->lines),
+        );
     }
 
     public function test_what_is_missing_is_named_and_counts_zero(): void
     {
-        $score = Scorer::score(Rubric::fromArray(self::document()), ['a' => ['level' => 'l2'], 'b' => ['points' => '10']]);
+        $score = Scorer::score(
+            Rubric::fromArray(self::document()), ['a' => ['level' => 'l2'], 'b' => ['points' => '10']],
+        );
 
         self::assertSame('35.0', (string) $score->total);
         self::assertSame(['a', 'c'], array_map(fn ($criterion) => $criterion->id(), $score->missing()));
@@ -54,11 +68,20 @@ final class RubricTest extends TestCase
 
     public function test_a_criterion_that_does_not_apply_drops_out_and_the_rest_is_rescaled(): void
     {
-        $score = Scorer::score(Rubric::fromArray(self::document()), ['a' => ['not_applicable' => true], 'b' => ['points' => '5'], 'c' => ['done' => []]]);
+        $score = Scorer::score(
+            Rubric::fromArray(self::document()),
+            ['a' => ['not_applicable' => true], 'b' => ['points' => '5'], 'c' => ['done' => []]],
+        );
 
         // 35 of the remaining 60 is 58.333… %, and half of it is 29.1666…
         self::assertSame('29.2', (string) $score->total);
-        self::assertStringContainsString('rescaled', json_encode(ScoreWorking::of($score, Rubric::fromArray(self::document())->weighting, 1)->toArray(), JSON_THROW_ON_ERROR));
+        self::assertStringContainsString(
+            'rescaled',
+            json_encode(
+                ScoreWorking::of($score, Rubric::fromArray(self::document())->weighting, 1)->toArray(),
+                JSON_THROW_ON_ERROR,
+            ),
+        );
     }
 
     /**
@@ -101,14 +124,21 @@ final class RubricTest extends TestCase
     public function test_every_fault_is_named_by_its_place(): void
     {
         try {
-            Rubric::fromArray(['title' => '', 'weighting' => 'percent', 'levels' => [['id' => 'x', 'points' => '33,33'], ['id' => 'x', 'points' => '٤٠']], 'criteria' => [
+            Rubric::fromArray(['title' => '', 'weighting' => 'percent', 'levels' => [
+                ['id' => 'x', 'points' => '33,33'], ['id' => 'x', 'points' => '٤٠'],
+            ], 'criteria' => [
                 ['id' => 'a', 'title' => 'Same', 'weight' => '-5', 'kind' => 'levels'],
                 ['id' => 'a', 'title' => 'same', 'weight' => '1e2', 'kind' => 'dance'],
             ]]);
             self::fail('A rubric full of faults was taken.');
         } catch (InvalidInput $e) {
             $places = array_map(fn ($fault) => $fault->place, $e->faults);
-            foreach (['title', 'levels[0].points', 'levels[1].points', 'levels[1].id', 'criteria[0].weight', 'criteria[1].kind', 'criteria[1].id', 'criteria[1].title'] as $place) {
+            foreach (
+                [
+                    'title', 'levels[0].points', 'levels[1].points', 'levels[1].id', 'criteria[0].weight',
+                    'criteria[1].kind', 'criteria[1].id', 'criteria[1].title',
+                ] as $place
+            ) {
                 self::assertContains($place, $places);
             }
         }
@@ -122,12 +152,17 @@ final class RubricTest extends TestCase
 
     public function test_the_pin_stands_on_levels_and_half_way_between_them(): void
     {
-        $criterion = Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l1', 'title' => 'Low', 'points' => '0'], ['id' => 'l2', 'title' => 'Mid', 'points' => '5'], ['id' => 'l3', 'title' => 'High', 'points' => '8']],
+        $criterion = Rubric::fromArray(['title' => 'R', 'levels' => [
+            ['id' => 'l1', 'title' => 'Low', 'points' => '0'], ['id' => 'l2', 'title' => 'Mid', 'points' => '5'],
+            ['id' => 'l3', 'title' => 'High', 'points' => '8'],
+        ],
             'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100', 'unused' => []]]])->criteria[0];
         self::assertInstanceOf(LevelCriterion::class, $criterion);
 
         $stops = RailStop::of($criterion);
-        self::assertSame(['0', '2.5', '5', '6.5', '8'], array_map(fn (RailStop $stop) => Figure::plain($stop->points), $stops));
+        self::assertSame(
+            ['0', '2.5', '5', '6.5', '8'], array_map(fn (RailStop $stop) => Figure::plain($stop->points), $stops),
+        );
         foreach ($stops as $stop) {
             $choice = RailStop::mark($criterion, $stop->key);
             self::assertTrue($stop->holds($choice));
@@ -139,10 +174,14 @@ final class RubricTest extends TestCase
 
     public function test_an_unused_cell_makes_its_neighbours_neighbours(): void
     {
-        $criterion = Rubric::fromArray(['title' => 'R', 'levels' => [['id' => 'l1', 'points' => '0'], ['id' => 'l2', 'points' => '5'], ['id' => 'l3', 'points' => '8']],
+        $criterion = Rubric::fromArray(['title' => 'R', 'levels' => [
+            ['id' => 'l1', 'points' => '0'], ['id' => 'l2', 'points' => '5'], ['id' => 'l3', 'points' => '8'],
+        ],
             'criteria' => [['id' => 'a', 'title' => 'A', 'weight' => '100', 'unused' => ['l2']]]])->criteria[0];
 
-        self::assertEquals(BigDecimal::of('3'), $criterion->points(new CriterionMark(between: ['l1', 'l3'], points: '3')));
+        self::assertEquals(
+            BigDecimal::of('3'), $criterion->points(new CriterionMark(between: ['l1', 'l3'], points: '3')),
+        );
         $this->expectExceptionMessage('not used');
         $criterion->points(new CriterionMark(level: 'l2'));
     }
@@ -156,13 +195,29 @@ final class RubricTest extends TestCase
                 $weights[] = BigDecimal::ofUnscaledValue(mt_rand(0, 2000), 2);
             }
             $spread = WeightBalance::spread($weights);
-            self::assertTrue($spread === $weights || WeightBalance::of($spread)->isExact(), implode(' ', array_map(strval(...), $weights)));
+            self::assertTrue(
+                $spread === $weights || WeightBalance::of($spread)->isExact(),
+                implode(' ', array_map(strval(...), $weights)),
+            );
         }
-        self::assertSame(['33.34', '33.33', '33.33'], array_map(strval(...), WeightBalance::spread([BigDecimal::of('0'), BigDecimal::of('0'), BigDecimal::of('0')])));
-        self::assertSame(['60', '20', '20'], array_map(Figure::plain(...), WeightBalance::spread([BigDecimal::of('60'), BigDecimal::of('0'), BigDecimal::of('0')])));
+        self::assertSame(
+            ['33.34', '33.33', '33.33'],
+            array_map(
+                strval(...), WeightBalance::spread([BigDecimal::of('0'), BigDecimal::of('0'), BigDecimal::of('0')]),
+            ),
+        );
+        self::assertSame(
+            ['60', '20', '20'],
+            array_map(
+                Figure::plain(...),
+                WeightBalance::spread([BigDecimal::of('60'), BigDecimal::of('0'), BigDecimal::of('0')]),
+            ),
+        );
     }
 
-    /** Contributions and totals of random rubrics against sums of fractions kept as whole numbers (GMP-free, by hand). */
+    /**
+     * Contributions and totals of random rubrics against sums of fractions kept as whole numbers (GMP-free, by hand).
+     */
     public function test_random_rubrics_against_fractions_worked_here(): void
     {
         mt_srand(7);
@@ -179,7 +234,10 @@ final class RubricTest extends TestCase
             foreach ($cuts as $i => $hundredths) {
                 $max = mt_rand(1, 12);
                 $points = mt_rand(0, $max);
-                $criteria[] = ['id' => "c{$i}", 'weight' => sprintf('%d.%02d', intdiv($hundredths, 100), $hundredths % 100), 'kind' => 'scale', 'max' => (string) $max];
+                $criteria[] = [
+                    'id' => "c{$i}", 'weight' => sprintf('%d.%02d', intdiv($hundredths, 100), $hundredths % 100),
+                    'kind' => 'scale', 'max' => (string) $max,
+                ];
                 $marks["c{$i}"] = ['points' => (string) $points];
                 $numerator = $numerator * $max + $hundredths * $points * $denominator;
                 $denominator *= $max;

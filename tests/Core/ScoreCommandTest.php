@@ -46,15 +46,26 @@ final class ScoreCommandTest extends TestCase
 
     public function test_a_complete_set(): void
     {
-        [$exit, $out, $error] = $this->score(self::RUBRIC, '{"a":{"level":"l2","points":"5"},"b":{"points":"7.5"},"c":{"done":["s2"]}}');
+        [$exit, $out, $error] = $this->score(
+            self::RUBRIC, '{"a":{"level":"l2","points":"5"},"b":{"points":"7.5"},"c":{"done":["s2"]}}',
+        );
 
         self::assertSame([0, ''], [$exit, $error]);
         self::assertSame([
             'total' => '69.8', 'out_of' => '100', 'complete' => true, 'missing' => [],
             'criteria' => [
-                ['id' => 'a', 'points' => '5', 'max' => '7', 'weight' => '40', 'effective_weight' => '40', 'contribution' => '28.571428'],
-                ['id' => 'b', 'points' => '7.5', 'max' => '10', 'weight' => '35', 'effective_weight' => '35', 'contribution' => '26.25'],
-                ['id' => 'c', 'points' => '3', 'max' => '5', 'weight' => '25', 'effective_weight' => '25', 'contribution' => '15'],
+                [
+                    'id' => 'a', 'points' => '5', 'max' => '7', 'weight' => '40', 'effective_weight' => '40',
+                    'contribution' => '28.571428',
+                ],
+                [
+                    'id' => 'b', 'points' => '7.5', 'max' => '10', 'weight' => '35', 'effective_weight' => '35',
+                    'contribution' => '26.25',
+                ],
+                [
+                    'id' => 'c', 'points' => '3', 'max' => '5', 'weight' => '25', 'effective_weight' => '25',
+                    'contribution' => '15',
+                ],
             ],
         ], json_decode($out, true));
     }
@@ -70,8 +81,9 @@ final class ScoreCommandTest extends TestCase
     }
 
     #[DataProvider('bad')]
-    public function test_bad_input_gives_a_line_a_fault_and_nothing_else(string $rubric, string $marks, string $says): void
-    {
+    public function test_bad_input_gives_a_line_a_fault_and_nothing_else(
+        string $rubric, string $marks, string $says,
+    ): void {
         [$exit, $out, $error] = $this->score($rubric, $marks);
 
         self::assertSame([1, ''], [$exit, $out]);
@@ -87,9 +99,15 @@ final class ScoreCommandTest extends TestCase
         yield 'not JSON' => ['{', '{}', 'rubric: is not JSON'];
         yield 'a list' => [self::RUBRIC, '[1]', 'marks: must be a JSON object'];
         yield 'another encoding' => [self::RUBRIC, "{\"a\":{\"comment\":\"caf\xE9\"}}", 'marks: is not valid UTF-8'];
-        yield 'weights at 99.5' => [str_replace('"40"', '"39.5"', self::RUBRIC), '{}', 'criteria: the weights total 99.5 %, 0.5 short of 100'];
-        yield 'a float' => [str_replace('"40"', '40.0', self::RUBRIC), '{}', 'criteria[0].weight: must be a number such as "12.5"'];
-        yield 'an id of another rubric' => [self::RUBRIC, '{"z":{"points":"1"}}', 'z: is not a criterion of this rubric'];
+        yield 'weights at 99.5' => [
+            str_replace('"40"', '"39.5"', self::RUBRIC), '{}', 'criteria: the weights total 99.5 %, 0.5 short of 100',
+        ];
+        yield 'a float' => [
+            str_replace('"40"', '40.0', self::RUBRIC), '{}', 'criteria[0].weight: must be a number such as "12.5"',
+        ];
+        yield 'an id of another rubric' => [
+            self::RUBRIC, '{"z":{"points":"1"}}', 'z: is not a criterion of this rubric',
+        ];
         yield 'points outside' => [self::RUBRIC, '{"b":{"points":"11"}}', 'b.points: must lie from 0 to 10, not 11'];
     }
 }

@@ -48,8 +48,8 @@ final class ScreeningTest extends TestCase
     }
 
     /**
-     * The guarantee of winnowing, from prints to runs: on 1,200 pairs of random texts every common run of eight words or
-     * more is found by a text's prints and no other, whatever brief both skip.
+     * The guarantee of winnowing, from prints to runs: on 1,200 pairs of random texts every common run of eight words
+     * or more is found by a text's prints and no other, whatever brief both skip.
      */
     public function test_every_common_run_is_found_through_prints_and_none_is_invented(): void
     {
@@ -61,7 +61,9 @@ final class ScreeningTest extends TestCase
             $script = self::words(mt_rand(0, 90), $vocabulary);
             $source = self::words(mt_rand(0, 90), $vocabulary);
             if ($round % 3 === 0) { // plant one
-                array_splice($source, mt_rand(0, count($source)), 0, array_slice($script, mt_rand(0, 60), mt_rand(6, 30)));
+                array_splice(
+                    $source, mt_rand(0, count($source)), 0, array_slice($script, mt_rand(0, 60), mt_rand(6, 30)),
+                );
             }
             $brief = $round % 4 === 0 ? array_slice($source, 0, 12) : [];
             $covered = self::bruteForce($script, $source, 8);
@@ -70,7 +72,16 @@ final class ScreeningTest extends TestCase
             $shares = array_intersect($one->same, $two->same) !== [];
             // With a brief, a run is met wherever one of its grams is not the brief's.
             $grams = array_fill_keys(Grams::of(Grams::numbers($brief), (new Winnowing)->k), true);
-            $new = array_filter(self::runsOf($covered), fn (array $run) => array_diff_key(array_fill_keys(Grams::of(Grams::numbers(array_slice($script, $run[0], $run[1] - $run[0])), (new Winnowing)->k), true), $grams) !== []);
+            $new = array_filter(
+                self::runsOf($covered),
+                fn (array $run) => array_diff_key(
+                    array_fill_keys(
+                        Grams::of(Grams::numbers(array_slice($script, $run[0], $run[1] - $run[0])), (new Winnowing)->k),
+                        true,
+                    ),
+                    $grams,
+                ) !== [],
+            );
             if ($brief === []) {
                 $covered === [] || self::assertTrue($shares, 'a common run without a common print');
                 self::assertSame($covered, self::covered($alignment->runs($script, $source, 's'), $script, $source));
@@ -93,15 +104,23 @@ final class ScreeningTest extends TestCase
 
                 return new Interval($why, $from, min($words, $from + mt_rand(1, 25)));
             };
-            $places = array_map($interval, array_slice(['given', 'quotation', 'quotation', 'bibliography', 'given'], mt_rand(0, 4)));
+            $places = array_map(
+                $interval, array_slice(['given', 'quotation', 'quotation', 'bibliography', 'given'], mt_rand(0, 4)),
+            );
             $runs = $this->randomRuns($words, mt_rand(0, 9), mt_rand(1, 30));
             $close = $this->randomRuns($words, mt_rand(0, 4), 40);
-            $choices = new Choices($round % 2 === 0, $round % 3 === 0, [0, 0, 12][$round % 3], $round % 5 === 0 ? ['b'] : [], $round % 4 === 0 ? [[0, min(9, $words)]] : []);
+            $choices = new Choices(
+                $round % 2 === 0, $round % 3 === 0, [0, 0, 12][$round % 3], $round % 5 === 0 ? ['b'] : [],
+                $round % 4 === 0 ? [[0, min(9, $words)]] : [],
+            );
             $figures = Figures::of($words, $places, $runs, $close, $choices);
 
             $out = array_fill(0, $words, false);
             foreach ($places as $place) {
-                if ($place->why === 'given' || ($place->why === 'quotation' && $choices->quotations) || ($place->why === 'bibliography' && $choices->bibliography)) {
+                if (
+                    $place->why === 'given' || ($place->why === 'quotation' && $choices->quotations)
+                    || ($place->why === 'bibliography' && $choices->bibliography)
+                ) {
                     $out = array_replace($out, array_fill($place->from, $place->to - $place->from, true));
                 }
             }
@@ -109,16 +128,25 @@ final class ScreeningTest extends TestCase
                 $out = array_replace($out, array_fill($from, $to - $from, true));
             }
             // Each word goes to the longest run it stands in, then to the first name, then to the first place.
-            usort($runs, fn (Run $a, Run $b) => [$b->words(), $a->source, $a->from()] <=> [$a->words(), $b->source, $b->from()]);
+            usort(
+                $runs,
+                fn (Run $a, Run $b) => [$b->words(), $a->source, $a->from()] <=> [$a->words(), $b->source, $b->from()],
+            );
             $of = [];
             foreach ($runs as $run) {
-                foreach ($run->words() < $choices->shortest || in_array($run->source, $choices->sources, true) ? [] : $run->pieces as $piece) {
+                foreach (
+                    $run->words() < $choices->shortest || in_array($run->source, $choices->sources, true)
+                        ? []
+                        : $run->pieces as $piece
+                ) {
                     for ($i = $piece->from; $i < $piece->to(); $i++) {
                         $of[$i] ??= $run->source;
                     }
                 }
             }
-            $expected = array_count_values(array_filter($of, fn (string $source, int $i) => ! $out[$i], ARRAY_FILTER_USE_BOTH));
+            $expected = array_count_values(
+                array_filter($of, fn (string $source, int $i) => ! $out[$i], ARRAY_FILTER_USE_BOTH)
+            );
             ksort($expected);
             $bySource = $figures->report->bySource();
             ksort($bySource);
@@ -128,7 +156,10 @@ final class ScreeningTest extends TestCase
             self::assertSame(count(array_filter($out)), $figures->leftOutWords());
             foreach ($figures->close as $run) {
                 self::assertGreaterThanOrEqual(8, $run->words());
-                self::assertSame([], array_intersect(array_keys($of), range($run->from(), $run->to() - 1)), 'a passage reaches over an identical run');
+                self::assertSame(
+                    [], array_intersect(array_keys($of), range($run->from(), $run->to() - 1)),
+                    'a passage reaches over an identical run',
+                );
                 foreach ($run->pieces as $piece) {
                     for ($i = $piece->from; $i < $piece->to(); $i++) {
                         self::assertFalse($out[$i], 'close wording in what is left out');
@@ -149,13 +180,20 @@ final class ScreeningTest extends TestCase
 
     public function test_both_sides_of_a_pair_have_the_same_close_wording_and_each_its_own_runs(): void
     {
-        $here = Words::of('one two three four five six seven eight nine and then one two three four five six seven eight nine');
+        $here = Words::of(
+            'one two three four five six seven eight nine and then one two three four five six seven eight nine'
+        );
         $there = Words::of('before it one two three four five six seven eight nine after it');
         $comparison = new Comparison($here, new Alignment(8, 2));
         $numbers = Grams::numbers($there->normalForms());
         $found = $comparison->with($numbers, 'there');
         self::assertSame([[0, 9], [11, 20]], array_map(fn (Run $run) => [$run->from(), $run->to()], $found->runs));
-        self::assertSame([[2, 11]], array_map(fn (Run $run) => [$run->from(), $run->to()], $comparison->mirrored($numbers, $found, 'here')->runs));
+        self::assertSame(
+            [[2, 11]],
+            array_map(
+                fn (Run $run) => [$run->from(), $run->to()], $comparison->mirrored($numbers, $found, 'here')->runs,
+            ),
+        );
     }
 
     public function test_close_wording_marks_the_words_in_common_and_stands_beside_exact_runs(): void
@@ -166,13 +204,23 @@ final class ScreeningTest extends TestCase
         self::assertCount(1, $found);
         foreach ($found[0]->pieces as $piece) {
             for ($i = 0; $i < $piece->length; $i++) {
-                self::assertSame(explode(' ', $original)[$piece->sourceFrom + $i], explode(' ', $reworded)[$piece->from + $i]);
+                self::assertSame(
+                    explode(' ', $original)[$piece->sourceFrom + $i], explode(' ', $reworded)[$piece->from + $i],
+                );
             }
         }
-        self::assertSame([], (new CloseWording)->passages(explode(' ', $reworded), explode(' ', 'nothing here is the same as what stands there'), 's'));
+        self::assertSame(
+            [],
+            (new CloseWording)->passages(
+                explode(' ', $reworded), explode(' ', 'nothing here is the same as what stands there'), 's',
+            ),
+        );
         self::assertSame([], (new CloseWording)->passages([], [], 's'));
         // Stock phrases in a row are no close wording.
-        $stock = explode(' ', 'on the one hand it is to be said that on the other hand it is not to be said at all that it is so in the end of the day as it were');
+        $stock = explode(
+            ' ',
+            'on the one hand it is to be said that on the other hand it is not to be said at all that it is so in the end of the day as it were',
+        );
         self::assertSame([], (new CloseWording)->passages($stock, $stock, 's'));
     }
 
@@ -203,13 +251,22 @@ final class ScreeningTest extends TestCase
     public function test_scripts_that_share_text_stand_together_in_the_picture(): void
     {
         $pair = fn (string $from, string $to, int $words): array => ['from' => $from, 'to' => $to, 'words' => $words];
-        $network = Network::of([$pair('A', 'B', 40), $pair('B', 'A', 55), $pair('B', 'C', 30), $pair('D', 'E', 200), $pair('F', 'A', 19), $pair('G', 'G', 90)], 20, 1000);
+        $network = Network::of(
+            [
+                $pair('A', 'B', 40), $pair('B', 'A', 55), $pair('B', 'C', 30), $pair('D', 'E', 200),
+                $pair('F', 'A', 19), $pair('G', 'G', 90),
+            ],
+            20, 1000,
+        );
         self::assertSame([['A', 'B', 'C'], ['D', 'E']], array_map(function (array $group): array {
             sort($group);
 
             return $group;
         }, $network->groups));
-        self::assertSame([30, 55, 200], array_column($network->links, 'words'), 'each pair once, with the larger count, strongest on top');
+        self::assertSame(
+            [30, 55, 200], array_column($network->links, 'words'),
+            'each pair once, with the larger count, strongest on top',
+        );
         foreach ($network->places as [$x, $y]) {
             self::assertTrue($x > 0 && $x < 1000 && $y > 0 && $y < $network->height);
         }
@@ -218,13 +275,19 @@ final class ScreeningTest extends TestCase
             $many[] = $pair("S{$i}a", "S{$i}b", 50);
         }
         $places = Network::of($many, 20, 1000)->places;
-        self::assertCount(80, array_unique(array_map(fn (array $at) => implode(',', $at), $places)), 'no two scripts stand on one spot');
+        self::assertCount(
+            80, array_unique(array_map(fn (array $at) => implode(',', $at), $places)),
+            'no two scripts stand on one spot',
+        );
         self::assertSame([], Network::of([], 20, 1000)->groups);
     }
 
     public function test_a_line_counts_from_its_own_figure_on(): void
     {
-        self::assertSame([Attention::None, Attention::Look, Attention::Look, Attention::LookClosely], array_map(fn (string $share) => Attention::of($share, '20', '30.0'), ['19.9', '20.0', '29.9', '30.0']));
+        self::assertSame(
+            [Attention::None, Attention::Look, Attention::Look, Attention::LookClosely],
+            array_map(fn (string $share) => Attention::of($share, '20', '30.0'), ['19.9', '20.0', '29.9', '30.0']),
+        );
     }
 
     /**
@@ -241,12 +304,19 @@ final class ScreeningTest extends TestCase
         $source = Grams::numbers(array_merge(...array_fill(0, 500, $paragraph)));
         $script = Words::of(implode(' ', [...self::words(100, 4000), ...$paragraph, ...self::words(100, 4000)]));
         $found = (new Comparison($script, new Alignment))->with($source, 's');
-        self::assertSame(60, Figures::of($script->count(), [], $found->runs, $found->close, new Choices)->report->matched());
+        self::assertSame(
+            60, Figures::of($script->count(), [], $found->runs, $found->close, new Choices)->report->matched(),
+        );
         $long = self::words(200_000, 30_000);
         $text = Words::of(implode(' ', $long));
         self::assertSame(200_000, $text->count());
         $part = Grams::numbers(array_slice($long, 150_000, 40));
-        self::assertSame(40, Figures::of(200_000, [], (new Comparison($text, new Alignment))->with($part, 's')->runs, [], new Choices)->report->matched());
+        self::assertSame(
+            40,
+            Figures::of(
+                200_000, [], (new Comparison($text, new Alignment))->with($part, 's')->runs, [], new Choices,
+            )->report->matched(),
+        );
     }
 
     /**
@@ -286,7 +356,10 @@ final class ScreeningTest extends TestCase
         $runs = [];
         for ($n = 0; $n < $count; $n++) {
             $from = mt_rand(0, $words - 1);
-            $runs[] = new Run(['a', 'b', 'c'][mt_rand(0, 2)], [new Piece($from, mt_rand(0, 99), min(mt_rand(1, $longest), $words - $from))]);
+            $runs[] = new Run(
+                ['a', 'b', 'c'][mt_rand(0, 2)],
+                [new Piece($from, mt_rand(0, 99), min(mt_rand(1, $longest), $words - $from))],
+            );
         }
 
         return $runs;
@@ -303,7 +376,10 @@ final class ScreeningTest extends TestCase
         $covered = [];
         foreach (Credit::share($runs) as $run) {
             foreach ($run->pieces as $piece) {
-                self::assertSame(array_slice($script, $piece->from, $piece->length), array_slice($source, $piece->sourceFrom, $piece->length), 'a run that is none');
+                self::assertSame(
+                    array_slice($script, $piece->from, $piece->length),
+                    array_slice($source, $piece->sourceFrom, $piece->length), 'a run that is none',
+                );
                 $covered = [...$covered, ...range($piece->from, $piece->to() - 1)];
             }
         }

@@ -26,12 +26,16 @@ final class StandingTest extends TestCase
     public function test_a_script_stands_where_its_facts_put_it(array $facts, Standing $standing): void
     {
         $has = fn (string $fact): bool => in_array($fact, $facts, true);
-        $mark = fn (Seat $seat, bool $done, bool $begun): SeatMark => $done ? SeatMark::done($seat, 60) : ($begun ? SeatMark::begun($seat) : SeatMark::waiting($seat));
+        $mark = fn (Seat $seat, bool $done, bool $begun): SeatMark => $done
+            ? SeatMark::done($seat, 60)
+            : ($begun ? SeatMark::begun($seat) : SeatMark::waiting($seat));
         $panel = Panel::of(
             ...($has('out') ? [$mark(Seat::First, $has('first'), false)] : []),
             ...($has('two') ? [$mark(Seat::Second, $has('second'), $has('begun'))] : []),
         );
-        self::assertSame($standing, Standing::of(new Facts($has('in'), $has('agreed'), $has('held'), $has('released')), $panel));
+        self::assertSame(
+            $standing, Standing::of(new Facts($has('in'), $has('agreed'), $has('held'), $has('released')), $panel),
+        );
     }
 
     /**
@@ -66,21 +70,37 @@ final class StandingTest extends TestCase
         self::assertSame(['TERN-008'], $check->absent);
         self::assertSame([1, 1, 2, 1, 1], array_map(fn ($lock) => count($lock->scripts), $check->locks));
         self::assertSame(Obstacle::NoSecondMark, $check->locks[2]->obstacle);
-        self::assertTrue(ReadyCheck::of(['TERN-006' => Standing::Agreed, 'TERN-008' => Standing::Expected], true)->isClear());
+        self::assertTrue(
+            ReadyCheck::of(['TERN-006' => Standing::Agreed, 'TERN-008' => Standing::Expected], true)->isClear()
+        );
     }
 
     public function test_the_fairway_says_how_far_each_stage_is(): void
     {
         $marks = Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 0, 0));
         self::assertSame(
-            [Progress::Done, Progress::Done, Progress::Done, Progress::UnderWay, Progress::UnderWay, Progress::UnderWay, Progress::NotBegun],
+            [
+                Progress::Done, Progress::Done, Progress::Done, Progress::UnderWay, Progress::UnderWay,
+                Progress::UnderWay, Progress::NotBegun,
+            ],
             array_map(fn ($mark) => $mark->progress, $marks),
         );
-        self::assertSame(['share-out', 'moderate'], array_values(array_map(fn ($mark) => $mark->stage->value, array_filter($marks, fn ($mark) => $mark->needsYou))));
+        self::assertSame(
+            ['share-out', 'moderate'],
+            array_values(
+                array_map(fn ($mark) => $mark->stage->value, array_filter($marks, fn ($mark) => $mark->needsYou))
+            ),
+        );
         self::assertSame('1 not shared out', $marks[3]->note);
-        self::assertSame('4 ready', Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 1, 0))[6]->note, 'what is held is not ready');
+        self::assertSame(
+            '4 ready', Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 1, 0))[6]->note,
+            'what is held is not ready',
+        );
         $screen = Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 0, 0, 3))[2];
         self::assertSame(['3 to look at', true], [$screen->note, $screen->needsYou]);
-        self::assertSame('20 of 23 compared', Fairway::of(new Counts(true, true, 24, 23, 20, 0, 22, 4, 10, true, 8, 2, 5, 0, 0, 3))[2]->note);
+        self::assertSame(
+            '20 of 23 compared',
+            Fairway::of(new Counts(true, true, 24, 23, 20, 0, 22, 4, 10, true, 8, 2, 5, 0, 0, 3))[2]->note,
+        );
     }
 }

@@ -50,7 +50,10 @@ final class TextAnchorTest extends TestCase
     public function test_texts_edited_at_random_give_back_the_place_or_an_orphan_never_another_place(): void
     {
         mt_srand(77);
-        $words = ['the', 'light', 'was', 'paid', 'for', 'by', 'parish', 'and', 'those', 'who', 'called', 'often', 'carried', 'little', 'salt', 'naïve', '“dues”', '港'];
+        $words = [
+            'the', 'light', 'was', 'paid', 'for', 'by', 'parish', 'and', 'those', 'who', 'called', 'often', 'carried',
+            'little', 'salt', 'naïve', '“dues”', '港',
+        ];
         $found = $orphans = 0;
         for ($n = 0; $n < 1500; $n++) {
             $text = array_map(fn () => $words[mt_rand(0, count($words) - 1)], range(1, 120));
@@ -64,7 +67,10 @@ final class TextAnchorTest extends TestCase
             $edited = array_map(fn (string $word, int $at) => [$word, $at], $text, array_keys($text));
             for ($edit = mt_rand(1, 25); $edit > 0; $edit--) {
                 $at = mt_rand(0, count($edited) - 1);
-                array_splice($edited, $at, mt_rand(0, 2), mt_rand(0, 1) === 0 ? [] : [[$words[mt_rand(0, count($words) - 1)], -1]]);
+                array_splice(
+                    $edited, $at, mt_rand(0, 2),
+                    mt_rand(0, 1) === 0 ? [] : [[$words[mt_rand(0, count($words) - 1)], -1]],
+                );
             }
             $now = implode("\n", array_column($edited, 0));
             $place = $anchor->in($now);
@@ -78,7 +84,14 @@ final class TextAnchorTest extends TestCase
             $number = $place[0] === 0 ? 0 : substr_count(mb_substr($now, 0, $place[0]), "\n");
             $kept = array_slice(array_column($edited, 1), $number, $to - $from);
             // A place with words of its own, or with the same words put in just there by an edit.
-            self::assertTrue(array_intersect($kept, range($from, $to - 1)) !== [] || array_filter($kept, fn (int $at) => $at >= 0) === [], "wrong place in case {$n}: ".json_encode([$exact, $from, $anchor->prefix, $anchor->suffix, array_slice($edited, max(0, $number - 8), 26)], JSON_UNESCAPED_UNICODE));
+            self::assertTrue(
+                array_intersect($kept, range($from, $to - 1)) !== []
+                    || array_filter($kept, fn (int $at) => $at >= 0) === [],
+                "wrong place in case {$n}: ".json_encode(
+                    [$exact, $from, $anchor->prefix, $anchor->suffix, array_slice($edited, max(0, $number - 8), 26)],
+                    JSON_UNESCAPED_UNICODE,
+                ),
+            );
         }
         self::assertGreaterThan(700, $found);
         self::assertGreaterThan(50, $orphans);

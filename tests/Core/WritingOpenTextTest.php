@@ -37,7 +37,11 @@ final class WritingOpenTextTest extends TestCase
     {
         return self::$texts[$from] ??= (function () use ($from): array {
             $texts = [];
-            foreach (glob(self::FOLDER."{$from}/data/*.txt") ?: self::fail('Run npm ci first: the open texts are not there.') as $file) {
+            foreach (
+                glob(self::FOLDER."{$from}/data/*.txt") ?: self::fail(
+                    'Run npm ci first: the open texts are not there.'
+                ) as $file
+            ) {
                 $text = (string) preg_replace('/\s+/', ' ', mb_scrub((string) file_get_contents($file)));
                 preg_match('/\d{4}_(.*)_\w*\.txt\z/', $file, $speaker);
                 if (substr_count($text, ' ') >= 1000) {
@@ -91,15 +95,26 @@ final class WritingOpenTextTest extends TestCase
         }
         foreach ([5, 10] as $alarm) {
             $p = $alarm / 100;
-            fwrite(STDERR, sprintf("\n  alarm %.2f: %d of %d honest texts called unusual, %d of %d chapters of another book", $p, $unusual['honest'][$alarm], $splits, $unusual['other'][$alarm], $splits));
+            fwrite(
+                STDERR,
+                sprintf(
+                    "\n  alarm %.2f: %d of %d honest texts called unusual, %d of %d chapters of another book", $p,
+                    $unusual['honest'][$alarm], $splits, $unusual['other'][$alarm], $splits,
+                ),
+            );
             self::assertLessThanOrEqual($splits * $p + 3.1 * sqrt($splits * $p * (1 - $p)), $unusual['honest'][$alarm]);
-            self::assertGreaterThanOrEqual($splits * $p - 3.1 * sqrt($splits * $p * (1 - $p)), $unusual['honest'][$alarm], 'an alarm that never sounds holds nothing');
+            self::assertGreaterThanOrEqual(
+                $splits * $p - 3.1 * sqrt($splits * $p * (1 - $p)), $unusual['honest'][$alarm],
+                'an alarm that never sounds holds nothing',
+            );
             self::assertGreaterThan(0.7 * $splits, $unusual['other'][$alarm]);
         }
         fwrite(STDERR, "\n");
     }
 
-    /** The construction of the reference value 0.797: first 1,000 words, the 150 most frequent words of all speeches. */
+    /**
+     * The construction of the reference value 0.797: first 1,000 words, the 150 most frequent words of all speeches.
+     */
     public function test_style_distance_tells_speakers_apart_as_well_as_published(): void
     {
         $all = [];
@@ -119,7 +134,9 @@ final class WritingOpenTextTest extends TestCase
                 $chunks[$i][0] === $chunks[$j][0] ? $same[] = $distance : $different[] = $distance;
             }
         }
-        $area = Separation::of($same, array_values(array_filter($different, fn (int $n) => $n % 10 === 0, ARRAY_FILTER_USE_KEY)))->area ?? 0;
+        $area = Separation::of(
+            $same, array_values(array_filter($different, fn (int $n) => $n % 10 === 0, ARRAY_FILTER_USE_KEY)),
+        )->area ?? 0;
         fwrite(STDERR, sprintf("\n  style distance, same against different speaker: AUC %.3f\n", $area));
         self::assertEqualsWithDelta(0.797, $area, 0.02);
     }
@@ -127,11 +144,18 @@ final class WritingOpenTextTest extends TestCase
     public function test_turns_of_style_are_found_rarely_where_there_are_none(): void
     {
         $speeches = self::beginnings('datasets-sotu', 1400);
-        $words = FrequentWords::of(array_count_values(array_merge(...array_map(fn (array $one) => Prose::of($one[1])->words, array_slice($speeches, 0, 80)))), Turns::FREQUENT);
+        $words = FrequentWords::of(
+            array_count_values(
+                array_merge(...array_map(fn (array $one) => Prose::of($one[1])->words, array_slice($speeches, 0, 80)))
+            ),
+            Turns::FREQUENT,
+        );
         mt_srand(17);
         shuffle($speeches);
         $turns = fn (string $text): ?Turns => Turns::of(Prose::of($text), $words);
-        $usual = array_map(fn (array $one) => (float) $turns(self::paragraphs($one[1]))?->largest(), array_slice($speeches, 0, 60));
+        $usual = array_map(
+            fn (array $one) => (float) $turns(self::paragraphs($one[1]))?->largest(), array_slice($speeches, 0, 60),
+        );
         $found = ['one' => 0, 'two' => 0, 'there' => 0];
         $tried = 60;
         for ($n = 0; $n < $tried; $n++) {
@@ -141,13 +165,26 @@ final class WritingOpenTextTest extends TestCase
             }
             $one = $turns(self::paragraphs($a[1]))?->beside($usual)->upTo(0.05) ?? [];
             $first = self::paragraphs(Words::of($a[1])->slice(0, 700));
-            $two = $turns($first."\n\n".self::paragraphs(Words::of($b[1])->slice(0, 700)))?->beside($usual)->upTo(0.05) ?? [];
+            $two = $turns($first."\n\n".self::paragraphs(Words::of($b[1])->slice(0, 700)))?->beside($usual)
+                ->upTo(0.05) ?? [];
             $found['one'] += $one === [] ? 0 : 1;
             $found['two'] += $two === [] ? 0 : 1;
-            $found['there'] += array_filter($two, fn (Turn $turn) => abs($turn->at - Words::of($first)->count()) <= 100) === [] ? 0 : 1;
+            $found['there'] += array_filter(
+                $two, fn (Turn $turn) => abs($turn->at - Words::of($first)->count()) <= 100,
+            ) === []
+                ? 0
+                : 1;
         }
-        $interval = array_map(fn (float $share) => round(100 * $share), (new Share($found['one'], $tried))->interval() ?? []);
-        fwrite(STDERR, sprintf("\n  turns at p 0.05: in %d of %d texts of one speaker (95 %%: %s), in %d of %d of two, in %d within 100 words of the place\n", $found['one'], $tried, implode(' to ', $interval), $found['two'], $tried, $found['there']));
+        $interval = array_map(
+            fn (float $share) => round(100 * $share), (new Share($found['one'], $tried))->interval() ?? [],
+        );
+        fwrite(
+            STDERR,
+            sprintf(
+                "\n  turns at p 0.05: in %d of %d texts of one speaker (95 %%: %s), in %d of %d of two, in %d within 100 words of the place\n",
+                $found['one'], $tried, implode(' to ', $interval), $found['two'], $tried, $found['there'],
+            ),
+        );
         self::assertLessThanOrEqual($tried * 0.05 + 3.1 * sqrt($tried * 0.05 * 0.95), $found['one']);
         self::assertGreaterThan(2 * $found['one'] + 3, $found['two']);
     }

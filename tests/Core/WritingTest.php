@@ -40,10 +40,19 @@ final class WritingTest extends TestCase
     {
         return [
             'two' => ['The tide turned. Nobody saw it.', ['The tide turned', 'Nobody saw it']],
-            'abbreviations, initials and numbers' => ['Mr. Garrow paid 3.50 to J. B. Oram, i.e. the miller. He signed no. 14.', ['Mr. Garrow paid 3.50 to J. B. Oram, i.e. the miller', 'He signed no. 14']],
-            'quotation marks after the stop' => ['“Where is it?” “At sea.” He left!', ['Where is it', 'At sea', 'He left']],
-            'an ellipsis in the middle' => ['They waited … and waited. Then rain.', ['They waited … and waited', 'Then rain']],
-            'paragraphs end sentences' => ["A heading\n\nThe first of it. And more", ['A heading', 'The first of it', 'And more']],
+            'abbreviations, initials and numbers' => [
+                'Mr. Garrow paid 3.50 to J. B. Oram, i.e. the miller. He signed no. 14.',
+                ['Mr. Garrow paid 3.50 to J. B. Oram, i.e. the miller', 'He signed no. 14'],
+            ],
+            'quotation marks after the stop' => [
+                '“Where is it?” “At sea.” He left!', ['Where is it', 'At sea', 'He left'],
+            ],
+            'an ellipsis in the middle' => [
+                'They waited … and waited. Then rain.', ['They waited … and waited', 'Then rain'],
+            ],
+            'paragraphs end sentences' => [
+                "A heading\n\nThe first of it. And more", ['A heading', 'The first of it', 'And more'],
+            ],
             'lines end them where there are no paragraphs' => ["One line\nand another", ['One line', 'and another']],
             'lines do not where there are' => ["One line\nand its rest.\n\nNext.", ["One line\nand its rest", 'Next']],
             'another script' => ['潮水退了。没有人看见。', ['潮水退了', '没有人看见']],
@@ -59,19 +68,37 @@ final class WritingTest extends TestCase
     public function test_sentences(string $text, array $expected): void
     {
         $words = Words::of($text);
-        self::assertSame($expected, array_map(fn (Sentence $one) => $words->slice($one->from, $one->to), Sentences::of($words)));
+        self::assertSame(
+            $expected, array_map(fn (Sentence $one) => $words->slice($one->from, $one->to), Sentences::of($words)),
+        );
     }
 
     public function test_what_is_not_the_writer_s_running_prose_is_left_out(): void
     {
         $prose = fn (string $text): string => implode(' ', Prose::of($text)->words);
-        self::assertSame('the clerk wrote in his book and signed it', $prose("Chapter one\n\nThe clerk wrote “with regard to character and not to clamour” in his book, and signed it.\n\nBibliography\n\nOram, W. (1803) Letters to the trust. Sallow Quay: Mill Press."));
-        self::assertSame('it ended there', $prose("herring | 12 | 40\nsprat | 3 | 9\nsalt | 1 | 2\ncoal | 5 | 5\n\nIt ended there."));
+        self::assertSame(
+            'the clerk wrote in his book and signed it',
+            $prose(
+                "Chapter one\n\nThe clerk wrote “with regard to character and not to clamour” in his book, and signed it.\n\nBibliography\n\nOram, W. (1803) Letters to the trust. Sallow Quay: Mill Press."
+            ),
+        );
+        self::assertSame(
+            'it ended there', $prose("herring | 12 | 40\nsprat | 3 | 9\nsalt | 1 | 2\ncoal | 5 | 5\n\nIt ended there."),
+        );
         self::assertSame('', $prose("for each boat in fleet\n  count the crew\n  add to total\nreturn total"));
         self::assertSame('', $prose("The sea came in\nand took the wall\nand took the lane\nand took us all."));
-        self::assertSame(40, Prose::of(trim(str_repeat('word ', 40)))->count(), 'without a mark, but too long for a heading: one sentence');
+        self::assertSame(
+            40, Prose::of(trim(str_repeat('word ', 40)))->count(),
+            'without a mark, but too long for a heading: one sentence',
+        );
         $marks = Prose::of('First, a boat; then (much later) a wall: was it there? Yes – it was!')->marks;
-        self::assertSame(['comma' => 1, 'semicolon' => 1, 'colon' => 1, 'dash' => 1, 'bracket' => 1, 'question' => 1, 'exclamation' => 1], $marks);
+        self::assertSame(
+            [
+                'comma' => 1, 'semicolon' => 1, 'colon' => 1, 'dash' => 1, 'bracket' => 1, 'question' => 1,
+                'exclamation' => 1,
+            ],
+            $marks,
+        );
     }
 
     public function test_variety_by_hand(): void
@@ -93,7 +120,11 @@ final class WritingTest extends TestCase
 
     public function test_rates_by_hand(): void
     {
-        $of = Measures::of(Prose::of("The wall stood, and the sea came. The wall fell; nobody saw it. Then it rained.\n\nThe end came. In conclusion, on the other hand, walls fall.\n\nIt was so."));
+        $of = Measures::of(
+            Prose::of(
+                "The wall stood, and the sea came. The wall fell; nobody saw it. Then it rained.\n\nThe end came. In conclusion, on the other hand, walls fall.\n\nIt was so."
+            )
+        );
         self::assertEqualsWithDelta(30 / 6, $of[Signal::SentenceLength->value], 1e-9);
         self::assertEqualsWithDelta(2 / 6, $of[Signal::RepeatedOpenings->value], 1e-9, 'the second and the fourth');
         self::assertEqualsWithDelta(100 * 3 / 30, $of[Signal::Commas->value], 1e-9);
@@ -110,7 +141,8 @@ final class WritingTest extends TestCase
         $texts = [$sample('The sea rose. The sea fell. The wall fell.'), $sample('The sea rose.')];
         $model = new BigramModel;
         array_map($model->add(...), $texts);
-        // The second text under the first alone. Pairs there: start-the 3, the-sea 2, the-wall 1, sea-rose 1, sea-fell 1,
+        // The second text under the first alone. Pairs there: start-the 3, the-sea 2, the-wall 1, sea-rose 1, sea-fell
+        // 1,
         // wall-fell 1; six different ones, of which before the: 1, sea: 1, wall: 1, rose: 1, fell: 2. Five words known.
         $rest = 0.75 * 5 / 6 / 6;
         $once = (1 - 0.75) / 6 + $rest;
@@ -137,7 +169,10 @@ final class WritingTest extends TestCase
         $texts = array_map(fn (int $n) => Prose::of($this->text($n)), range(1, 12));
         $baseline = new Baseline($texts);
         $shortest = min(array_map(fn (Prose $text) => $text->count(), $texts));
-        self::assertSame([300, $baseline->length(), 200], [$baseline->length(min(349, $shortest)), $baseline->length(5000), $baseline->length(249)]);
+        self::assertSame(
+            [300, $baseline->length(), 200],
+            [$baseline->length(min(349, $shortest)), $baseline->length(5000), $baseline->length(249)],
+        );
         self::assertLessThanOrEqual($shortest, $baseline->length());
         $short = Prose::of($this->text(20));
         $long = Prose::of($this->text(20).$this->text(21));
@@ -175,7 +210,10 @@ final class WritingTest extends TestCase
         $rows = [];
         for ($i = 0; $i < 15; $i++) {
             $a = mt_rand(0, 1000) / 100;
-            $rows[] = ['a' => $a, 'b' => $a / 2 + mt_rand(0, 1000) / 300, 'c' => mt_rand(0, 1000) / 10, 'same' => 4.0, 'rare' => $i < 3 ? 1.0 : null];
+            $rows[] = [
+                'a' => $a, 'b' => $a / 2 + mt_rand(0, 1000) / 300, 'c' => mt_rand(0, 1000) / 10, 'same' => 4.0,
+                'rare' => $i < 3 ? 1.0 : null,
+            ];
         }
         foreach (Unusualness::of($rows) as $i => $score) {
             self::assertEqualsWithDelta($this->distance($rows, $i, ['a', 'b', 'c']), $score, 1e-6);
@@ -189,7 +227,9 @@ final class WritingTest extends TestCase
 
     public function test_the_p_value_counts_itself_and_holds_the_alarm(): void
     {
-        self::assertSame([4, 5], [Conformal::of(1.0, [1.0, 2.0, 3.0, 0.5])->atLeast, Conformal::of(1.0, [1.0, 2.0, 3.0, 0.5])->of]);
+        self::assertSame(
+            [4, 5], [Conformal::of(1.0, [1.0, 2.0, 3.0, 0.5])->atLeast, Conformal::of(1.0, [1.0, 2.0, 3.0, 0.5])->of],
+        );
         self::assertTrue(Conformal::of(9.0, range(1.0, 8.5, 0.4))->isUnusual(0.05), '1 of 20 at 0.05');
         self::assertFalse(Conformal::of(9.0, range(1.0, 8.0, 0.4))->isUnusual(0.05));
         self::assertSame([19, 9, 1, 99, 33], array_map(Conformal::least(...), [0.05, 0.1, 0.5, 0.01, 0.03]));
@@ -206,7 +246,11 @@ final class WritingTest extends TestCase
     /** R. Newcombe, Statistics in Medicine 17, 1998, table I, method 3 (from memory). */
     public function test_intervals_of_shares(): void
     {
-        foreach ([[81, 263, 0.2553, 0.3662], [15, 148, 0.0624, 0.1605], [0, 20, 0.0, 0.1611], [1, 29, 0.0061, 0.1718]] as [$times, $of, $low, $high]) {
+        foreach (
+            [
+                [81, 263, 0.2553, 0.3662], [15, 148, 0.0624, 0.1605], [0, 20, 0.0, 0.1611], [1, 29, 0.0061, 0.1718],
+            ] as [$times, $of, $low, $high]
+        ) {
             self::assertEqualsWithDelta([$low, $high], (new Share($times, $of))->interval(), 0.00006);
         }
         self::assertNull((new Share(0, 0))->interval());
@@ -222,8 +266,20 @@ final class WritingTest extends TestCase
     {
         $texts = array_map(fn (int $n) => Prose::of($this->text($n)), range(1, 8));
         $trusted = Trusted::of([
-            ...$texts, 'copy' => Prose::of($this->text(3).' One more sentence stands here.'), 'short' => Prose::of('It is short. Very.'),
-            'german' => Prose::of(str_repeat('Der alte Hafen lag unter dem Nebel und niemand wusste wann die Boote wieder aus der See kamen. ', 1).implode(' ', array_map(fn (int $n) => "Das Wasser {$n} stieg über die Mauer{$n}, und die Leute{$n} gingen in das Haus{$n} auf dem Berg{$n}.", range(1, 40)))),
+            ...$texts, 'copy' => Prose::of($this->text(3).' One more sentence stands here.'),
+            'short' => Prose::of('It is short. Very.'),
+            'german' => Prose::of(
+                str_repeat(
+                    'Der alte Hafen lag unter dem Nebel und niemand wusste wann die Boote wieder aus der See kamen. ',
+                    1,
+                ).implode(
+                    ' ',
+                    array_map(
+                        fn (int $n) => "Das Wasser {$n} stieg über die Mauer{$n}, und die Leute{$n} gingen in das Haus{$n} auf dem Berg{$n}.",
+                        range(1, 40),
+                    ),
+                )
+            ),
         ]);
         self::assertSame(8, $trusted->size());
         self::assertSame(['copy', 'short', 'german'], array_keys($trusted->misfits));
@@ -242,19 +298,30 @@ final class WritingTest extends TestCase
     public function test_too_little_gives_nothing_and_says_why(): void
     {
         self::assertStringStartsWith('5 words', (string) Fit::tooShort(Prose::of('It is five words long.')));
-        self::assertStringContainsString('1 sentence that', (string) Fit::tooShort(Prose::of(trim(str_repeat('and the sea came in ', 200)).'.')));
+        self::assertStringContainsString(
+            '1 sentence that', (string) Fit::tooShort(Prose::of(trim(str_repeat('and the sea came in ', 200)).'.')),
+        );
         self::assertStringContainsString('left out', (string) Fit::tooShort(Prose::of("A heading here\n\nText.")));
         self::assertNull(Fit::tooShort(Prose::of($this->text(1))));
-        self::assertNull(Fit::tooShort(Prose::of(mb_strtoupper($this->text(1)))), 'capitals are read like other letters');
+        self::assertNull(
+            Fit::tooShort(Prose::of(mb_strtoupper($this->text(1)))), 'capitals are read like other letters',
+        );
         self::assertNotNull(Fit::tooShort(Prose::of('')));
     }
 
     public function test_a_reading_says_in_words_how_it_compares(): void
     {
-        $reading = SignalReading::of(Signal::SentenceVariation, 0.2, array_map(fn (int $n) => 0.15 + $n / 20, range(1, 20)));
-        self::assertSame('the length of sentences varies less than in 19 of 20 trusted texts', lcfirst($reading->inWords()));
+        $reading = SignalReading::of(
+            Signal::SentenceVariation, 0.2, array_map(fn (int $n) => 0.15 + $n / 20, range(1, 20)),
+        );
+        self::assertSame(
+            'the length of sentences varies less than in 19 of 20 trusted texts', lcfirst($reading->inWords()),
+        );
         self::assertTrue(SignalReading::of(Signal::Commas, 9.0, [1.0, 2.0])->isOutside());
-        self::assertSame('there are more commas than in 2 of 2 trusted texts', SignalReading::of(Signal::Commas, 9.0, [1.0, 2.0])->inWords());
+        self::assertSame(
+            'there are more commas than in 2 of 2 trusted texts',
+            SignalReading::of(Signal::Commas, 9.0, [1.0, 2.0])->inWords(),
+        );
         self::assertSame('9.00', $reading->shown(9.0));
     }
 
@@ -264,7 +331,9 @@ final class WritingTest extends TestCase
         self::assertNull(SameHand::of($others[0], [Prose::of('Too short. It is.')], $others));
         self::assertNull(SameHand::of($others[0], [$others[1], $others[2]], array_slice($others, 3, 4)));
         $same = SameHand::of($others[0], [$others[0], $others[0]], array_slice($others, 1));
-        self::assertSame([0.0, 11, 1.0], [$same?->distance, $same?->farther, $same?->p()], 'its own copy: all others lie farther');
+        self::assertSame(
+            [0.0, 11, 1.0], [$same?->distance, $same?->farther, $same?->p()], 'its own copy: all others lie farther',
+        );
     }
 
     /** About 400 words in sentences, by a seed. */
@@ -295,13 +364,17 @@ final class WritingTest extends TestCase
         array_splice($others, $i, 1);
         $n = count($others);
         $mean = fn (string $s): float => array_sum(array_column($others, $s)) / $n;
-        $covariance = fn (string $s, string $t): float => array_sum(array_map(fn (array $row) => ($row[$s] - $mean($s)) * ($row[$t] - $mean($t)), $others)) / $n;
+        $covariance = fn (string $s, string $t): float => array_sum(
+            array_map(fn (array $row) => ($row[$s] - $mean($s)) * ($row[$t] - $mean($t)), $others)
+        ) / $n;
         $shrink = $d / ($d + $n);
         $m = $z = [];
         foreach ($signals as $j => $s) {
             $z[$j] = ($rows[$i][$s] - $mean($s)) / sqrt($covariance($s, $s));
             foreach ($signals as $k => $t) {
-                $m[$j][$k] = $j === $k ? 1.0 : (1 - $shrink) * $covariance($s, $t) / sqrt($covariance($s, $s) * $covariance($t, $t));
+                $m[$j][$k] = $j === $k
+                    ? 1.0
+                    : (1 - $shrink) * $covariance($s, $t) / sqrt($covariance($s, $s) * $covariance($t, $t));
             }
             $m[$j][] = $z[$j];
         }

@@ -36,35 +36,129 @@ trait Addresses
     {
         Storage::put('rosters/none', "Name,Mail\n");
 
-        return RosterImport::query()->firstOrCreate(['module_id' => $this->module->id], ['made_by' => $this->coordinator->id, 'file_name' => 'a.csv', 'path' => 'rosters/none', 'kind' => 'table', 'choices' => []]);
+        return RosterImport::query()->firstOrCreate(
+            ['module_id' => $this->module->id],
+            [
+                'made_by' => $this->coordinator->id, 'file_name' => 'a.csv', 'path' => 'rosters/none',
+                'kind' => 'table', 'choices' => [],
+            ],
+        );
     }
 
     protected function address(Route $route, Assignment $assignment): string
     {
         $script = $this->script($assignment);
-        $template = $assignment->templates()->firstOrCreate(['name' => 'cover.docx'], ['path' => 'templates/none', 'bytes' => 1, 'sha256' => str_repeat('0', 64), 'text' => '']);
+        $template = $assignment->templates()->firstOrCreate(
+            ['name' => 'cover.docx'],
+            ['path' => 'templates/none', 'bytes' => 1, 'sha256' => str_repeat('0', 64), 'text' => ''],
+        );
         Storage::put('templates/none', '');
-        $scale = GradeScale::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Own'], ['document' => config('harbor.bands.pass'), 'saved_by' => $this->coordinator->id]);
+        $scale = GradeScale::query()->firstOrCreate(
+            ['module_id' => $this->module->id, 'name' => 'Own'],
+            ['document' => config('harbor.bands.pass'), 'saved_by' => $this->coordinator->id],
+        );
         $report = OverlapReport::query()->firstOrCreate(['handin_id' => $script->current_handin_id]);
-        $baseline = WritingBaseline::query()->firstOrCreate(['module_id' => $this->module->id, 'name' => 'Trusted'], ['language' => 'English', 'worked_out_version' => 1]);
+        $baseline = WritingBaseline::query()->firstOrCreate(
+            ['module_id' => $this->module->id, 'name' => 'Trusted'],
+            ['language' => 'English', 'worked_out_version' => 1],
+        );
         $entry = ['script_id' => $script->id, 'student_sees' => true];
-        ConversationEntry::query()->firstOrCreate($entry, ['handin_id' => $script->current_handin_id, 'found' => 'note', 'why' => 'x', 'seen' => [], 'written_by' => $this->coordinator->id]);
+        ConversationEntry::query()->firstOrCreate(
+            $entry,
+            [
+                'handin_id' => $script->current_handin_id, 'found' => 'note', 'why' => 'x', 'seen' => [],
+                'written_by' => $this->coordinator->id,
+            ],
+        );
         Storage::put('attachments/none', 'x');
-        $set = BankSet::query()->firstOrCreate(['module_id' => $this->module->id, 'title' => 'Set'], ['owner_id' => $this->coordinator->id]);
+        $set = BankSet::query()->firstOrCreate(
+            ['module_id' => $this->module->id, 'title' => 'Set'], ['owner_id' => $this->coordinator->id],
+        );
         $values = [
-            'number' => '1', 'kind' => 'docx', 'set' => $set->public_id, 'comment' => BankComment::query()->firstOrCreate(['bank_set_id' => $set->id], ['label' => 'x', 'text' => 'x', 'saved_by' => $this->coordinator->id])->public_id,
-            'attachment' => MarkAttachment::query()->firstOrCreate(['mark_id' => $this->markOf($script, Seat::First)->id, 'kind' => 'file'], ['path' => 'attachments/none', 'mime' => 'text/plain', 'bytes' => 1, 'written' => '', 'name' => 'x.txt'])->public_id,
-            'plan' => AllocationPlan::query()->firstOrCreate(['assignment_id' => $assignment->id], ['seed' => 1, 'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false], 'entries' => [], 'unplaced' => [], 'notes' => [], 'made_by' => $this->coordinator->id])->public_id,
-            'conflict' => Conflict::query()->firstOrCreate(['module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id, 'student_id' => $this->students[1]->id], ['reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
-            'baseline' => $baseline->public_id, 'text' => WritingText::query()->firstOrCreate(['writing_baseline_id' => $baseline->id], ['title' => 'x', 'text' => 'x', 'sha256' => str_repeat('0', 64), 'words' => 1, 'added_version' => 1, 'added_by' => $this->coordinator->id])->public_id,
-            'choice' => OverlapChoice::query()->firstOrCreate(['overlap_report_id' => $report->id, 'what' => 'short'], ['from_word' => 9, 'reason' => 'x', 'made_by' => $this->coordinator->id])->public_id,
-            'source' => OverlapSource::query()->firstOrCreate(['kind' => 'archive', 'module_id' => $this->module->id], ['shelf' => 0, 'words' => 0, 'numbers' => '', 'text' => ''])->public_id,
-            'module' => $this->module->public_id, 'assignment' => $assignment->public_id, 'rubric' => $assignment->rubricVersion?->rubric->public_id,
-            'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id, 'mark' => $this->markOf($script, Seat::First)->public_id,
-            'draft' => DraftCheck::query()->firstOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['words' => 1, 'text' => 'Words.', 'notes' => []])->public_id, 'template' => $template->public_id, 'scale' => $scale->public_id, 'member' => Membership::query()->where('user_id', $script->student_id)->sole()->public_id, 'import' => $this->import()->public_id,
-            'upload' => Upload::query()->firstOrCreate(['assignment_id' => $assignment->id, 'student_id' => $script->student_id], ['name' => 'a.txt', 'bytes' => 9, 'sha256' => str_repeat('0', 64)])->public_id, 'criterion' => 'c1', 'form' => 'csv', 'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+            'number' => '1', 'kind' => 'docx', 'set' => $set->public_id,
+            'comment' => BankComment::query()
+                ->firstOrCreate(
+                    ['bank_set_id' => $set->id], ['label' => 'x', 'text' => 'x', 'saved_by' => $this->coordinator->id],
+                )
+                ->public_id,
+            'attachment' => MarkAttachment::query()
+                ->firstOrCreate(
+                    ['mark_id' => $this->markOf($script, Seat::First)->id, 'kind' => 'file'],
+                    [
+                        'path' => 'attachments/none', 'mime' => 'text/plain', 'bytes' => 1, 'written' => '',
+                        'name' => 'x.txt',
+                    ],
+                )
+                ->public_id,
+            'plan' => AllocationPlan::query()
+                ->firstOrCreate(
+                    ['assignment_id' => $assignment->id],
+                    [
+                        'seed' => 1, 'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false],
+                        'entries' => [], 'unplaced' => [], 'notes' => [], 'made_by' => $this->coordinator->id,
+                    ],
+                )
+                ->public_id,
+            'conflict' => Conflict::query()
+                ->firstOrCreate(
+                    [
+                        'module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id,
+                        'student_id' => $this->students[1]->id,
+                    ],
+                    ['reason' => 'x', 'made_by' => $this->coordinator->id],
+                )
+                ->public_id,
+            'baseline' => $baseline->public_id,
+            'text' => WritingText::query()
+                ->firstOrCreate(
+                    ['writing_baseline_id' => $baseline->id],
+                    [
+                        'title' => 'x', 'text' => 'x', 'sha256' => str_repeat('0', 64), 'words' => 1,
+                        'added_version' => 1, 'added_by' => $this->coordinator->id,
+                    ],
+                )
+                ->public_id,
+            'choice' => OverlapChoice::query()
+                ->firstOrCreate(
+                    ['overlap_report_id' => $report->id, 'what' => 'short'],
+                    ['from_word' => 9, 'reason' => 'x', 'made_by' => $this->coordinator->id],
+                )
+                ->public_id,
+            'source' => OverlapSource::query()
+                ->firstOrCreate(
+                    ['kind' => 'archive', 'module_id' => $this->module->id],
+                    ['shelf' => 0, 'words' => 0, 'numbers' => '', 'text' => ''],
+                )
+                ->public_id,
+            'module' => $this->module->public_id, 'assignment' => $assignment->public_id,
+            'rubric' => $assignment->rubricVersion?->rubric->public_id,
+            'handin' => $script->currentHandin?->public_id, 'script' => $script->public_id,
+            'mark' => $this->markOf($script, Seat::First)->public_id,
+            'draft' => DraftCheck::query()
+                ->firstOrCreate(
+                    ['script_id' => $script->id, 'student_id' => $script->student_id],
+                    ['words' => 1, 'text' => 'Words.', 'notes' => []],
+                )
+                ->public_id,
+            'template' => $template->public_id, 'scale' => $scale->public_id,
+            'member' => Membership::query()->where('user_id', $script->student_id)->sole()->public_id,
+            'import' => $this->import()->public_id,
+            'upload' => Upload::query()
+                ->firstOrCreate(
+                    ['assignment_id' => $assignment->id, 'student_id' => $script->student_id],
+                    ['name' => 'a.txt', 'bytes' => 9, 'sha256' => str_repeat('0', 64)],
+                )
+                ->public_id,
+            'criterion' => 'c1', 'form' => 'csv',
+            'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 
-        return '/'.ltrim((string) preg_replace_callback('/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]], (string) preg_replace('~/\{\w+\?\}~', '', $route->uri())), '/');
+        return '/'.ltrim(
+            (string) preg_replace_callback(
+                '/\{(\w+)\}/', fn (array $m) => (string) $values[$m[1]],
+                (string) preg_replace('~/\{\w+\?\}~', '', $route->uri()),
+            ),
+            '/',
+        );
     }
 }

@@ -37,14 +37,38 @@ final class AnonymityTest extends TestCase
         $this->module(2, 4);
         $assignment = $this->assignment();
         foreach ($this->students as $n => $student) {
-            $planted = ['creator' => $student->name, 'last modified by' => $student->name, 'header' => "{$student->name}, {$student->number}", 'first line' => "By {$student->name}", 'text' => $student->email, 'comment author' => $student->name];
+            $planted = [
+                'creator' => $student->name, 'last modified by' => $student->name,
+                'header' => "{$student->name}, {$student->number}", 'first line' => "By {$student->name}",
+                'text' => $student->email, 'comment author' => $student->name,
+            ];
             [$bytes, $kind] = match ($n) {
-                0 => [PlantedFiles::docx([...$planted, 'alt' => $student->name, 'footnote' => $student->name], [$this->prose(40, $n)]), 'docx'],
-                1 => [PlantedFiles::pdf(['author' => $student->name, 'first line' => (string) $student->number, 'xmp' => $student->name, 'text' => $student->email]), 'pdf'],
+                0 => [
+                    PlantedFiles::docx(
+                        [...$planted, 'alt' => $student->name, 'footnote' => $student->name], [$this->prose(40, $n)],
+                    ),
+                    'docx',
+                ],
+                1 => [
+                    PlantedFiles::pdf(
+                        [
+                            'author' => $student->name, 'first line' => (string) $student->number,
+                            'xmp' => $student->name, 'text' => $student->email,
+                        ]
+                    ),
+                    'pdf',
+                ],
                 2 => [PlantedFiles::odt([...$planted, 'alt' => $student->name], [$this->prose(40, $n)]), 'odt'],
-                default => [PlantedFiles::html(['meta' => $student->name, 'text' => $student->name, 'link' => "mailto:{$student->email}"]), 'html'],
+                default => [
+                    PlantedFiles::html(
+                        ['meta' => $student->name, 'text' => $student->name, 'link' => "mailto:{$student->email}"]
+                    ),
+                    'html',
+                ],
             };
-            app(PrepareForMarkers::class)(app(TakeHandIn::class)($assignment, $student, [Files::upload($bytes, "{$student->name}.{$kind}")]));
+            app(PrepareForMarkers::class)(
+                app(TakeHandIn::class)($assignment, $student, [Files::upload($bytes, "{$student->name}.{$kind}")])
+            );
         }
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
@@ -63,7 +87,9 @@ final class AnonymityTest extends TestCase
             $marks && self::assertNotSame([], preg_grep('~/pages/1\z~', array_keys($this->sent)), 'and pages');
             foreach ($this->sent as $address => $text) {
                 foreach ($this->students as $student) {
-                    foreach ([$student->name, (string) $student->number, $student->email, $student->public_id] as $sign) {
+                    foreach (
+                        [$student->name, (string) $student->number, $student->email, $student->public_id] as $sign
+                    ) {
                         self::assertStringNotContainsStringIgnoringCase($sign, $text, $address);
                     }
                 }
@@ -90,32 +116,61 @@ final class AnonymityTest extends TestCase
         }
     }
 
-    public function test_nothing_that_the_desk_asks_for_while_marking_tells_who_was_late_allowed_more_time_or_in_conflict(): void
+    public function test_nothing_the_desk_asks_for_tells_who_was_late_or_allowed_more_time(): void
     {
         $this->module(2, 2);
-        $assignment = $this->assignment(['declaration' => [['id' => 'own', 'kind' => 'words', 'label' => 'Who helped', 'required' => true]]]);
+        $assignment = $this->assignment(
+            ['declaration' => [['id' => 'own', 'kind' => 'words', 'label' => 'Who helped', 'required' => true]]]
+        );
         foreach ($this->students as $n => $student) {
             // The second comes in late.
             $n === 1 && Carbon::setTestNow(now()->addDay()->addHours(3));
-            app(TakeHandIn::class)($assignment, $student, "Essay {$n}. ".$this->prose(50, $n), [['label' => 'Who helped', 'answer' => "Signed: {$student->name}, {$student->email}"]]);
+            app(TakeHandIn::class)(
+                $assignment, $student, "Essay {$n}. ".$this->prose(50, $n),
+                [['label' => 'Who helped', 'answer' => "Signed: {$student->name}, {$student->email}"]],
+            );
         }
         Carbon::setTestNow(now()->addDays(2));
-        Conflict::query()->create(['module_id' => $this->module->id, 'marker_id' => $this->tutors[1]->id, 'student_id' => $this->students[1]->id, 'reason' => 'Their landlord.', 'made_by' => $this->coordinator->id]);
+        Conflict::query()->create(
+            [
+                'module_id' => $this->module->id, 'marker_id' => $this->tutors[1]->id,
+                'student_id' => $this->students[1]->id, 'reason' => 'Their landlord.',
+                'made_by' => $this->coordinator->id,
+            ]
+        );
         $this->shareOut($assignment, [...$this->tutors, $this->coordinator]);
         $script = $this->script($assignment, 1);
         self::assertTrue($script->late);
         foreach ($script->marks as $mark) {
             $this->actingAs($mark->marker);
             $answers = [
-                $this->get(route('mark.index', $assignment)), $this->get(route('mark.desk', $mark)), $this->getJson(route('mark.news', [$mark, 'version' => 0])), $this->getJson(route('mark.token', $mark)),
-                $this->patchJson(route('mark.sync', $mark), ['changes' => [['key' => 'mark:c1', 'was' => [], 'now' => ['stop' => 'l2']], ['key' => 'nonsense', 'now' => 1]]]),
-                $this->get(route('mark.lately', [$mark, 'c1'])), $this->get(route('mark.rubric', $mark)), $this->get(route('mark.annotations', $mark)), $this->get(route('together.index', $assignment)), $this->get(route('bank.index')),
-                $this->get(route('mark.desk', [$mark, 'attempt' => 1])), $this->get(route('mark.index', [$assignment, 'order' => 'code', 'show' => 'open'])),
+                $this->get(route('mark.index', $assignment)), $this->get(route('mark.desk', $mark)),
+                $this->getJson(route('mark.news', [$mark, 'version' => 0])), $this->getJson(route('mark.token', $mark)),
+                $this->patchJson(
+                    route('mark.sync', $mark),
+                    [
+                        'changes' => [
+                            ['key' => 'mark:c1', 'was' => [], 'now' => ['stop' => 'l2']],
+                            ['key' => 'nonsense', 'now' => 1],
+                        ],
+                    ],
+                ),
+                $this->get(route('mark.lately', [$mark, 'c1'])), $this->get(route('mark.rubric', $mark)),
+                $this->get(route('mark.annotations', $mark)), $this->get(route('together.index', $assignment)),
+                $this->get(route('bank.index')),
+                $this->get(route('mark.desk', [$mark, 'attempt' => 1])),
+                $this->get(route('mark.index', [$assignment, 'order' => 'code', 'show' => 'open'])),
             ];
             foreach ($answers as $answer) {
                 $answer->assertOk();
-                foreach ([$this->students[1]->name, $this->students[1]->email, (string) $this->students[1]->public_id, 'landlord', 'handed in late', 'extension'] as $sign) {
-                    // A coordinator who marks has the module's pages in the navigation, and no sign of whose script it is.
+                foreach (
+                    [
+                        $this->students[1]->name, $this->students[1]->email, (string) $this->students[1]->public_id,
+                        'landlord', 'handed in late', 'extension',
+                    ] as $sign
+                ) {
+                    // A coordinator who marks has the module's pages in the navigation, and no sign of whose script it
+                    // is.
                     self::assertStringNotContainsStringIgnoringCase($sign, $this->whole($answer));
                 }
             }
@@ -141,13 +196,22 @@ final class AnonymityTest extends TestCase
             // Pictures in the page.
             preg_match_all('~src="data:image/[a-z]+;base64,([^"]+)"~', (string) $answer->getContent(), $pictures);
 
-            return implode("\n", array_map(fn (string $picture) => mb_scrub((string) base64_decode($picture)), $pictures[1]));
+            return implode(
+                "\n", array_map(fn (string $picture) => mb_scrub((string) base64_decode($picture)), $pictures[1]),
+            );
         }
         $this->downloads++;
-        $bytes = $answer->baseResponse instanceof StreamedResponse ? $answer->streamedContent() : (string) $answer->getContent();
+        $bytes = $answer->baseResponse instanceof StreamedResponse
+            ? $answer->streamedContent()
+            : (string) $answer->getContent();
         preg_match('/filename="?([^";]+)/', (string) $answer->headers->get('Content-Disposition'), $name);
         if (! str_ends_with($name[1], '.zip')) {
-            return implode("\n", IdentityTest::inside($bytes, FileKind::tryFrom(pathinfo($name[1], PATHINFO_EXTENSION)) ?? FileKind::Text));
+            return implode(
+                "\n",
+                IdentityTest::inside(
+                    $bytes, FileKind::tryFrom(pathinfo($name[1], PATHINFO_EXTENSION)) ?? FileKind::Text,
+                ),
+            );
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'crawl');
         file_put_contents($path, $bytes);
@@ -182,7 +246,10 @@ final class AnonymityTest extends TestCase
         foreach (array_unique([...$links[1], ...array_map(stripslashes(...), $asked[1])]) as $link) {
             $link = html_entity_decode($link);
             $path = (string) parse_url($link, PHP_URL_PATH);
-            if (in_array(parse_url($link, PHP_URL_HOST), [null, 'localhost', '127.0.0.1'], true) && (! str_contains($path, '.') || str_ends_with($path, '.zip')) && $path !== '/sign-out') {
+            if (
+                in_array(parse_url($link, PHP_URL_HOST), [null, 'localhost', '127.0.0.1'], true)
+                && (! str_contains($path, '.') || str_ends_with($path, '.zip')) && $path !== '/sign-out'
+            ) {
                 $query = parse_url($link, PHP_URL_QUERY);
                 $this->crawl($path.(is_string($query) ? "?{$query}" : ''));
             }
@@ -194,14 +261,23 @@ final class AnonymityTest extends TestCase
         $this->module(2, 3);
         $assignment = $this->assignment();
         foreach ([411, 523, 637] as $n => $words) {
-            app(TakeHandIn::class)($assignment, $this->students[$n], Files::upload($this->prose($words, $n), 'essay.md'));
+            app(TakeHandIn::class)(
+                $assignment, $this->students[$n], Files::upload($this->prose($words, $n), 'essay.md'),
+            );
         }
         $this->actingAs($this->coordinator);
-        foreach ([route('collect.index', $assignment), route('grade-book.show', $this->module), route('people.index', $this->module)] as $page) {
+        foreach (
+            [
+                route('collect.index', $assignment), route('grade-book.show', $this->module),
+                route('people.index', $this->module),
+            ] as $page
+        ) {
             $answer = $this->get($page)->assertOk()->assertSee($this->students[0]->name);
             foreach ($assignment->scripts as $script) {
                 $answer->assertDontSee($script->code)->assertDontSee('.md');
-                self::assertDoesNotMatchRegularExpression("/\\b{$script->currentHandin?->words}\\b/", strip_tags((string) $answer->getContent()));
+                self::assertDoesNotMatchRegularExpression(
+                    "/\\b{$script->currentHandin?->words}\\b/", strip_tags((string) $answer->getContent()),
+                );
             }
         }
         foreach (['screen.index', 'share-out.index', 'moderate.index', 'release.index'] as $page) {
@@ -216,11 +292,15 @@ final class AnonymityTest extends TestCase
     {
         $this->module(2, 3);
         $assignment = $this->sharedOut($this->assignment());
-        $page = (string) $this->actingAs($this->coordinator)->get(route('logbook', $this->module))->assertOk()->getContent();
+        $page = (string) $this->actingAs($this->coordinator)->get(route('logbook', $this->module))->assertOk()
+            ->getContent();
         preg_match_all('~<tr>.*?</tr>~s', $page, $rows);
         self::assertGreaterThan(5, count($rows[0]));
         foreach ($rows[0] as $row) {
-            $names = array_filter($this->students, fn (User $student) => str_contains(html_entity_decode($row, ENT_QUOTES), $student->name));
+            $names = array_filter(
+                $this->students,
+                fn (User $student) => str_contains(html_entity_decode($row, ENT_QUOTES), $student->name),
+            );
             $codes = $assignment->scripts->filter(fn ($script) => str_contains($row, $script->code));
             self::assertTrue($names === [] || $codes->isEmpty());
         }
@@ -231,7 +311,9 @@ final class AnonymityTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         foreach ($assignment->scripts()->with('student')->get() as $script) {
-            self::assertMatchesRegularExpression('/\A[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}\z/', $script->public_id);
+            self::assertMatchesRegularExpression(
+                '/\A[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}\z/', $script->public_id,
+            );
             self::assertMatchesRegularExpression('/\A[A-Z]+-\d{3}\z/', $script->code);
         }
         // Random from the first digit on: neither the order nor the time of a row can be read from its address.

@@ -58,7 +58,9 @@ final class ClockTest extends TestCase
 
     public function test_people_are_read_from_commas_semicolons_and_tabs(): void
     {
-        $people = PeopleLines::read("Ólafur Brandsson, Olafur@Merrow.example, M1, A\r\n\r\nO’Neil;neil@merrow.example;;B\nNg\tng@merrow.example");
+        $people = PeopleLines::read(
+            "Ólafur Brandsson, Olafur@Merrow.example, M1, A\r\n\r\nO’Neil;neil@merrow.example;;B\nNg\tng@merrow.example"
+        );
         self::assertSame([
             ['name' => 'Ólafur Brandsson', 'email' => 'olafur@merrow.example', 'number' => 'M1', 'section' => 'A'],
             ['name' => 'O’Neil', 'email' => 'neil@merrow.example', 'number' => null, 'section' => 'B'],

@@ -26,7 +26,13 @@ final class PagesTest extends TestCase
         Mail::fake();
         $admin = User::factory()->create(['is_admin' => true]);
         $this->actingAs($admin)
-            ->post(route('modules.store'), ['code' => 'AB1', 'title' => 'Tides', 'coordinator_name' => 'Zoë Ng', 'coordinator_email' => 'ZOE@merrow.example'])
+            ->post(
+                route('modules.store'),
+                [
+                    'code' => 'AB1', 'title' => 'Tides', 'coordinator_name' => 'Zoë Ng',
+                    'coordinator_email' => 'ZOE@merrow.example',
+                ],
+            )
             ->assertSessionHas('said');
         $module = Module::query()->sole();
         $coordinator = User::query()->where('email', 'zoe@merrow.example')->sole();
@@ -44,13 +50,21 @@ final class PagesTest extends TestCase
         $other = Module::factory()->create();
         $coordinator = $this->member(Role::Coordinator, $other);
         $this->actingAs($coordinator)
-            ->post(route('people.store', $other), ['role' => 'tutor', 'lines' => "Any Name, {$this->students[0]->email}"])
+            ->post(
+                route('people.store', $other), ['role' => 'tutor', 'lines' => "Any Name, {$this->students[0]->email}"],
+            )
             ->assertSessionHas('said', '1 person was added.');
-        Mail::assertQueued(AddedToModule::class, fn (AddedToModule $mail) => $mail->hasTo($this->students[0]->email) && str_contains($mail->render(), 'as tutor'));
+        Mail::assertQueued(
+            AddedToModule::class,
+            fn (AddedToModule $mail) => $mail->hasTo($this->students[0]->email)
+                && str_contains($mail->render(), 'as tutor'),
+        );
         Mail::assertQueuedCount(1);
         $roles = $this->students[0]->memberships()->orderBy('id')->get()->map(fn (Membership $m) => $m->role)->all();
         self::assertSame([Role::Student, Role::Tutor], $roles);
-        $this->post(route('people.store', $other), ['role' => 'tutor', 'lines' => "Any Name, {$this->students[0]->email}"])
+        $this->post(
+            route('people.store', $other), ['role' => 'tutor', 'lines' => "Any Name, {$this->students[0]->email}"],
+        )
             ->assertSessionHas('said', '0 people were added; 1 was here already.');
     }
 
@@ -58,7 +72,12 @@ final class PagesTest extends TestCase
     {
         $this->module();
         $this->assignment(['title' => 'Open to all']);
-        $this->assignment(['title' => 'Opens next week', 'opens_at' => now()->addWeek(), 'due_at' => now()->addWeeks(2), 'closes_at' => null]);
+        $this->assignment(
+            [
+                'title' => 'Opens next week', 'opens_at' => now()->addWeek(), 'due_at' => now()->addWeeks(2),
+                'closes_at' => null,
+            ]
+        );
         $this->actingAs($this->students[0])->get(route('modules.show', $this->module))
             ->assertOk()
             ->assertSee('Open to all')
@@ -100,7 +119,10 @@ final class PagesTest extends TestCase
         $counts = app(AssignmentCounts::class)->of($assignment);
         self::assertSame(
             [4, 4, 4, 4, 2, 3, 2, 1, 1, 0],
-            [$counts->expected, $counts->handedIn, $counts->screened, $counts->sharedOut, $counts->tutors, $counts->firstDone, $counts->secondDone, $counts->toSettle, $counts->agreed, $counts->released],
+            [
+                $counts->expected, $counts->handedIn, $counts->screened, $counts->sharedOut, $counts->tutors,
+                $counts->firstDone, $counts->secondDone, $counts->toSettle, $counts->agreed, $counts->released,
+            ],
         );
     }
 
@@ -189,7 +211,10 @@ final class PagesTest extends TestCase
     {
         $folder = (string) config('harbor.mail');
         File::ensureDirectoryExists($folder);
-        File::put("{$folder}/9999999999999999-00001.eml", "To: zoe@merrow.example\r\nSubject: =?utf-8?Q?Tide_&_=C3=89gg?=\r\nContent-Transfer-Encoding: quoted-printable\r\n\r\n<b>caf=C3=A9</b>\r\n");
+        File::put(
+            "{$folder}/9999999999999999-00001.eml",
+            "To: zoe@merrow.example\r\nSubject: =?utf-8?Q?Tide_&_=C3=89gg?=\r\nContent-Transfer-Encoding: quoted-printable\r\n\r\n<b>caf=C3=A9</b>\r\n",
+        );
         $this->get(route('demo.mail'))->assertOk()
             ->assertSee('Tide & Égg')
             ->assertSee('zoe@merrow.example')
@@ -224,9 +249,12 @@ final class PagesTest extends TestCase
         foreach (range(1, 101) as $n) {
             $this->member(Role::Student)->update(['name' => sprintf('Student %03d', $n), 'number' => "P{$n}"]);
         }
-        $this->actingAs($this->coordinator)->get(route('people.index', $this->module))->assertSee('Student 100')->assertDontSee('Student 101')->assertSee('1 to 100 of 101');
-        $this->get(route('people.index', [$this->module, 'page' => 2]))->assertSee('Student 101')->assertSee($this->tutors[0]->name);
-        $this->get(route('people.index', [$this->module, 'q' => 'P101']))->assertSee('Student 101')->assertDontSee('Student 100');
+        $this->actingAs($this->coordinator)->get(route('people.index', $this->module))->assertSee('Student 100')
+            ->assertDontSee('Student 101')->assertSee('1 to 100 of 101');
+        $this->get(route('people.index', [$this->module, 'page' => 2]))->assertSee('Student 101')
+            ->assertSee($this->tutors[0]->name);
+        $this->get(route('people.index', [$this->module, 'q' => 'P101']))->assertSee('Student 101')
+            ->assertDontSee('Student 100');
         $this->get(route('people.index', [$this->module, 'q' => '%']))->assertSee('Nobody matches.');
     }
 

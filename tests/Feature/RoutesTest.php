@@ -22,31 +22,79 @@ final class RoutesTest extends TestCase
 
     /** Who may do what. "anyone" is everyone who is signed in; "own" stands for the one it belongs to. */
     private const RULES = [
-        'today' => 'anyone', 'account' => 'anyone', 'help' => 'anyone', 'account.theme' => 'anyone', 'account.password' => 'anyone', 'sign-out' => 'anyone',
-        'modules.index' => 'anyone', 'modules.store' => 'admin', 'modules.show' => 'coordinator tutor examiner student admin',
-        'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin', 'rosters.store' => 'coordinator admin', 'rosters.export' => 'coordinator admin', 'rosters.show' => 'coordinator admin', 'rosters.update' => 'coordinator admin', 'rosters.apply' => 'coordinator admin',
-        'members.show' => 'coordinator', 'members.update' => 'coordinator', 'members.allowance' => 'coordinator', 'scripts.extension' => 'coordinator', 'scripts.waiver' => 'coordinator', 'scripts.original' => 'coordinator', 'closure-days.index' => 'coordinator', 'closure-days.store' => 'coordinator',
-        'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator outsider', 'rubrics.import' => 'coordinator outsider', 'rubrics.news' => 'coordinator', 'rubrics.paste' => 'coordinator', 'rubrics.paste.apply' => 'coordinator',
-        'rubrics.try' => 'coordinator tutor examiner', 'rubrics.students' => 'coordinator tutor examiner', 'rubrics.versions' => 'coordinator tutor examiner', 'rubrics.files' => 'coordinator tutor examiner', 'rubrics.file' => 'coordinator tutor examiner',
+        'today' => 'anyone', 'account' => 'anyone', 'help' => 'anyone', 'account.theme' => 'anyone',
+        'account.password' => 'anyone', 'sign-out' => 'anyone',
+        'modules.index' => 'anyone', 'modules.store' => 'admin',
+        'modules.show' => 'coordinator tutor examiner student admin',
+        'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
+        'rosters.store' => 'coordinator admin', 'rosters.export' => 'coordinator admin',
+        'rosters.show' => 'coordinator admin', 'rosters.update' => 'coordinator admin',
+        'rosters.apply' => 'coordinator admin',
+        'members.show' => 'coordinator', 'members.update' => 'coordinator', 'members.allowance' => 'coordinator',
+        'scripts.extension' => 'coordinator', 'scripts.waiver' => 'coordinator', 'scripts.original' => 'coordinator',
+        'closure-days.index' => 'coordinator', 'closure-days.store' => 'coordinator',
+        'rubrics.index' => 'coordinator tutor examiner outsider', 'rubrics.store' => 'coordinator outsider',
+        'rubrics.import' => 'coordinator outsider', 'rubrics.news' => 'coordinator', 'rubrics.paste' => 'coordinator',
+        'rubrics.paste.apply' => 'coordinator',
+        'rubrics.try' => 'coordinator tutor examiner', 'rubrics.students' => 'coordinator tutor examiner',
+        'rubrics.versions' => 'coordinator tutor examiner', 'rubrics.files' => 'coordinator tutor examiner',
+        'rubrics.file' => 'coordinator tutor examiner',
         'rubrics.show' => 'coordinator tutor examiner', 'rubrics.update' => 'coordinator',
         'rubrics.ready' => 'coordinator', 'rubrics.state' => 'coordinator', 'rubrics.copy' => 'coordinator',
-        'plan.create' => 'coordinator', 'plan.store' => 'coordinator', 'plan.edit' => 'coordinator', 'plan.update' => 'coordinator', 'plan.open' => 'coordinator', 'plan.student' => 'coordinator', 'plan.copy' => 'coordinator', 'templates.store' => 'coordinator', 'templates.destroy' => 'coordinator', 'templates.show' => 'coordinator tutor examiner student',
-        'bands.index' => 'coordinator', 'bands.create' => 'coordinator', 'bands.store' => 'coordinator', 'bands.edit' => 'coordinator', 'bands.update' => 'coordinator',
+        'plan.create' => 'coordinator', 'plan.store' => 'coordinator', 'plan.edit' => 'coordinator',
+        'plan.update' => 'coordinator', 'plan.open' => 'coordinator', 'plan.student' => 'coordinator',
+        'plan.copy' => 'coordinator', 'templates.store' => 'coordinator', 'templates.destroy' => 'coordinator',
+        'templates.show' => 'coordinator tutor examiner student',
+        'bands.index' => 'coordinator', 'bands.create' => 'coordinator', 'bands.store' => 'coordinator',
+        'bands.edit' => 'coordinator', 'bands.update' => 'coordinator',
         'plan.rubric' => 'coordinator', 'plan.rubric.update' => 'coordinator',
         'assignments.show' => 'coordinator tutor examiner student',
-        'collect.index' => 'coordinator', 'collect.csv' => 'coordinator', 'collect.arrivals' => 'coordinator', 'collect.zip' => 'coordinator', 'messages.create' => 'coordinator', 'messages.store' => 'coordinator', 'uploads.store' => 'student', 'uploads.update' => 'student', 'typed.update' => 'student', 'typed.begin' => 'student', 'receipts.text' => 'student', 'receipts.choose' => 'student', 'mark.zip' => 'coordinator tutor', 'mark.file' => 'tutor', 'groups.index' => 'coordinator', 'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student', 'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student', 'receipts.show' => 'student', 'receipts.file' => 'student',
-        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator', 'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student', 'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor', 'screen.record' => 'coordinator tutor', 'screen.name' => 'coordinator', 'screen.own-record' => 'student', 'writing.index' => 'coordinator', 'writing.measure' => 'coordinator', 'writing.show' => 'coordinator tutor', 'baselines.index' => 'coordinator', 'baselines.store' => 'coordinator', 'baselines.show' => 'coordinator', 'baselines.add' => 'coordinator', 'baselines.take-out' => 'coordinator', 'detector.show' => 'coordinator', 'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
-        'share-out.index' => 'coordinator', 'share-out.plan' => 'coordinator', 'share-out.move' => 'coordinator', 'share-out.hand-over' => 'coordinator', 'share-out.apply' => 'coordinator', 'share-out.drop' => 'coordinator', 'conflicts.index' => 'coordinator', 'conflicts.store' => 'coordinator', 'conflicts.destroy' => 'coordinator', 'together.index' => 'coordinator tutor', 'together.store' => 'coordinator', 'together.levels' => 'coordinator tutor', 'scripts.name' => 'coordinator', 'names.index' => 'coordinator', 'names.again' => 'coordinator', 'names.decide' => 'coordinator',
-        'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor', 'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor', 'mark.remind' => 'coordinator', 'mark.settings' => 'anyone', 'mark.pages' => 'nobody', 'mark.sync' => 'tutor', 'mark.news' => 'tutor', 'mark.token' => 'tutor', 'mark.rubric' => 'tutor', 'mark.lately' => 'tutor', 'mark.annotations' => 'tutor', 'mark.aside' => 'tutor', 'mark.together' => 'tutor', 'attachments.store' => 'tutor', 'attachments.show' => 'tutor', 'attachments.destroy' => 'tutor',
-        'bank.index' => 'coordinator tutor outsider', 'bank.make' => 'coordinator tutor outsider', 'bank.comments.store' => 'coordinator tutor outsider', 'bank.comments.update' => 'coordinator tutor', 'bank.comments.destroy' => 'coordinator tutor', 'bank.comments.used' => 'coordinator tutor', 'bank.comments.restore' => 'nobody', 'bank.export' => 'coordinator tutor', 'bank.import' => 'coordinator tutor',
-        'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner', 'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
-        'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator', 'scripts.hold' => 'coordinator',
+        'collect.index' => 'coordinator', 'collect.csv' => 'coordinator', 'collect.arrivals' => 'coordinator',
+        'collect.zip' => 'coordinator', 'messages.create' => 'coordinator', 'messages.store' => 'coordinator',
+        'uploads.store' => 'student', 'uploads.update' => 'student', 'typed.update' => 'student',
+        'typed.begin' => 'student', 'receipts.text' => 'student', 'receipts.choose' => 'student',
+        'mark.zip' => 'coordinator tutor', 'mark.file' => 'tutor', 'groups.index' => 'coordinator',
+        'groups.store' => 'coordinator', 'groups.draw' => 'coordinator', 'hand-in.show' => 'student',
+        'hand-in.store' => 'student', 'drafts.store' => 'student', 'drafts.show' => 'student',
+        'receipts.show' => 'student', 'receipts.file' => 'student',
+        'screen.index' => 'coordinator', 'screen.rerun' => 'coordinator', 'screen.stop' => 'coordinator',
+        'screen.show' => 'coordinator tutor', 'screen.pdf' => 'coordinator tutor', 'screen.own' => 'student',
+        'screen.leave-out' => 'coordinator tutor', 'screen.undo' => 'coordinator tutor',
+        'screen.record' => 'coordinator tutor', 'screen.name' => 'coordinator', 'screen.own-record' => 'student',
+        'writing.index' => 'coordinator', 'writing.measure' => 'coordinator', 'writing.show' => 'coordinator tutor',
+        'baselines.index' => 'coordinator', 'baselines.store' => 'coordinator', 'baselines.show' => 'coordinator',
+        'baselines.add' => 'coordinator', 'baselines.take-out' => 'coordinator', 'detector.show' => 'coordinator',
+        'archive.index' => 'coordinator', 'archive.store' => 'coordinator', 'archive.take-out' => 'coordinator',
+        'share-out.index' => 'coordinator', 'share-out.plan' => 'coordinator', 'share-out.move' => 'coordinator',
+        'share-out.hand-over' => 'coordinator', 'share-out.apply' => 'coordinator', 'share-out.drop' => 'coordinator',
+        'conflicts.index' => 'coordinator', 'conflicts.store' => 'coordinator', 'conflicts.destroy' => 'coordinator',
+        'together.index' => 'coordinator tutor', 'together.store' => 'coordinator',
+        'together.levels' => 'coordinator tutor', 'scripts.name' => 'coordinator', 'names.index' => 'coordinator',
+        'names.again' => 'coordinator', 'names.decide' => 'coordinator',
+        'mark.index' => 'coordinator tutor', 'mark.desk' => 'tutor', 'mark.choose' => 'tutor',
+        'mark.comment' => 'tutor', 'mark.done' => 'tutor', 'mark.reopen' => 'tutor', 'mark.remind' => 'coordinator',
+        'mark.settings' => 'anyone', 'mark.pages' => 'nobody', 'mark.sync' => 'tutor', 'mark.news' => 'tutor',
+        'mark.token' => 'tutor', 'mark.rubric' => 'tutor', 'mark.lately' => 'tutor', 'mark.annotations' => 'tutor',
+        'mark.aside' => 'tutor', 'mark.together' => 'tutor', 'attachments.store' => 'tutor',
+        'attachments.show' => 'tutor', 'attachments.destroy' => 'tutor',
+        'bank.index' => 'coordinator tutor outsider', 'bank.make' => 'coordinator tutor outsider',
+        'bank.comments.store' => 'coordinator tutor outsider', 'bank.comments.update' => 'coordinator tutor',
+        'bank.comments.destroy' => 'coordinator tutor', 'bank.comments.used' => 'coordinator tutor',
+        'bank.comments.restore' => 'nobody', 'bank.export' => 'coordinator tutor', 'bank.import' => 'coordinator tutor',
+        'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner',
+        'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
+        'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator',
+        'scripts.hold' => 'coordinator',
         'results.show' => 'coordinator student', 'results.reading' => 'student',
-        'grade-book' => 'coordinator outsider', 'grade-book.show' => 'coordinator', 'grade-book.csv' => 'coordinator', 'logbook' => 'coordinator',
+        'grade-book' => 'coordinator outsider', 'grade-book.show' => 'coordinator', 'grade-book.csv' => 'coordinator',
+        'logbook' => 'coordinator',
     ];
 
     /** Routes for people who are not signed in, or for everyone. */
-    private const OPEN = ['up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in', 'sign-in.store', 'welcome', 'welcome.store', 'demo', 'demo.mail'];
+    private const OPEN = [
+        'up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in', 'sign-in.store',
+        'welcome', 'welcome.store', 'demo', 'demo.mail',
+    ];
 
     public function test_every_route_has_a_rule_and_keeps_it(): void
     {
@@ -54,7 +102,8 @@ final class RoutesTest extends TestCase
         $assignment = $this->released();
         $this->screenOtherwise($assignment, ['students' => true]);
         $people = [
-            'coordinator' => $this->coordinator, 'tutor' => $this->markOf($this->script($assignment), Seat::First)->marker,
+            'coordinator' => $this->coordinator,
+            'tutor' => $this->markOf($this->script($assignment), Seat::First)->marker,
             'examiner' => $this->member(Role::Examiner), 'student' => $this->students[0],
             'other student' => $this->students[1], 'admin' => User::factory()->create(['is_admin' => true]),
             'outsider' => $this->member(Role::Coordinator, Module::factory()->create()),
@@ -62,16 +111,31 @@ final class RoutesTest extends TestCase
         $walked = 0;
         foreach (Routes::getRoutes() as $route) {
             $name = (string) $route->getName();
-            if ($route->getActionName() === 'Closure' || str_starts_with($name, 'storage.') || in_array($name, self::OPEN, true)) {
+            if (
+                $route->getActionName() === 'Closure' || str_starts_with($name, 'storage.')
+                || in_array($name, self::OPEN, true)
+            ) {
                 continue;
             }
-            self::assertArrayHasKey($name, self::RULES, "The route {$name} ({$route->uri()}) has no rule in this test.");
+            self::assertArrayHasKey(
+                $name, self::RULES, "The route {$name} ({$route->uri()}) has no rule in this test.",
+            );
             $walked++;
             // What a route changes is made anew for each; what only looks finds it as it was.
             $looks = $route->methods()[0] === 'GET' ? $this->address($route, $assignment) : null;
             foreach ($people as $who => $person) {
                 $allowed = self::RULES[$name] === 'anyone' || in_array($who, explode(' ', self::RULES[$name]), true)
-                    || ($who === 'other student' && in_array($name, ['modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show', 'drafts.store', 'uploads.store', 'typed.update', 'typed.begin'], true));
+                    || (
+                        $who === 'other student'
+                        && in_array(
+                            $name,
+                            [
+                                'modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show',
+                                'drafts.store', 'uploads.store', 'typed.update', 'typed.begin',
+                            ],
+                            true,
+                        )
+                    );
                 $status = $this->walk($route, $looks ?? $this->address($route, $assignment), $person);
                 self::assertSame($allowed, ! in_array($status, [403, 404], true), "{$who} on {$name}: {$status}");
                 self::assertNotSame(500, $status, "{$who} on {$name}");
@@ -79,13 +143,17 @@ final class RoutesTest extends TestCase
             $this->app['auth']->forgetGuards();
             $this->flushSession();
             $answer = $this->call($route->methods()[0], $this->address($route, $assignment));
-            self::assertTrue($answer->isRedirect(route('sign-in')) || $answer->status() === 401, "nobody on {$name}: {$answer->status()}");
+            self::assertTrue(
+                $answer->isRedirect(route('sign-in')) || $answer->status() === 401,
+                "nobody on {$name}: {$answer->status()}",
+            );
         }
         self::assertGreaterThan(45, $walked);
     }
 
     private function walk(Route $route, string $address, User $person): int
     {
-        return $this->actingAs($person->fresh() ?? $person)->call($route->methods()[0], $address)->baseResponse->getStatusCode();
+        return $this->actingAs($person->fresh() ?? $person)->call($route->methods()[0], $address)
+            ->baseResponse->getStatusCode();
     }
 }

@@ -43,7 +43,8 @@ final class SideChannelsTest extends TestCase
         Carbon::setTestNow(now()->addDay());
         $this->shareOut($assignment);
         $mark = $this->markOf($this->script($assignment), Seat::First);
-        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('attempt 2 of 2')->assertDontSee('Attempt 3');
+        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('attempt 2 of 2')
+            ->assertDontSee('Attempt 3');
         $this->get(route('mark.desk', [$mark, 'attempt' => 1]))->assertOk()->assertSee('In time, the first.');
         $this->get(route('mark.desk', [$mark, 'attempt' => 3]))->assertNotFound();
     }
@@ -59,13 +60,29 @@ final class SideChannelsTest extends TestCase
         $assignment = $this->sharedOut($this->assignment(['scheme' => $this->oneMark()]));
         $alone = $this->script($assignment, 8)->code;
         $page = $this->actingAs($this->tutors[0])->get(route('mark.index', $assignment))->assertOk();
-        self::assertSame(['A, C', 'B'], array_keys(app(DeskQueue::class)->sections($assignment->id, $this->tutors[0]->id)));
+        self::assertSame(
+            ['A, C', 'B'], array_keys(app(DeskQueue::class)->sections($assignment->id, $this->tutors[0]->id)),
+        );
         $page->assertSee('>A, C</a>', false)->assertDontSee('>C</a>', false);
         // The address alone gives no way round.
         foreach (['C', 'A', 'A, B'] as $section) {
-            self::assertSame(9, substr_count((string) $this->get(route('mark.index', [$assignment, 'section' => $section]))->getContent(), 'class="code" href'), $section);
+            self::assertSame(
+                9,
+                substr_count(
+                    (string) $this->get(route('mark.index', [$assignment, 'section' => $section]))->getContent(),
+                    'class="code" href',
+                ),
+                $section,
+            );
         }
-        self::assertSame(5, substr_count((string) $this->get(route('mark.index', [$assignment, 'section' => 'A, C']))->assertSee($alone)->getContent(), 'class="code" href'));
+        self::assertSame(
+            5,
+            substr_count(
+                (string) $this->get(route('mark.index', [$assignment, 'section' => 'A, C']))->assertSee($alone)
+                    ->getContent(),
+                'class="code" href',
+            ),
+        );
     }
 
     public function test_a_report_joins_no_other_work_of_the_student_to_a_script(): void
@@ -74,7 +91,12 @@ final class SideChannelsTest extends TestCase
         $earlier = $this->assignment(['title' => 'Earlier essay']);
         $shared = 'The pans at the mouth of the river were drawn twice a day in every dry summer that the ledgers know of, and once in wet ones.';
         foreach ($this->students as $n => $student) {
-            app(TakeHandIn::class)($earlier, $student, ($n === 0 ? "{$shared} A secret of the earlier essay stands right here. " : '').$this->prose(60, $n + 50));
+            app(TakeHandIn::class)(
+                $earlier, $student,
+                (
+                    $n === 0 ? "{$shared} A secret of the earlier essay stands right here. " : ''
+                ).$this->prose(60, $n + 50),
+            );
         }
         $now = $this->assignment(['title' => 'Salt now']);
         foreach ($this->students as $n => $student) {
@@ -87,21 +109,33 @@ final class SideChannelsTest extends TestCase
         $own = $report->matches->first(fn ($match) => $match->source->handin?->script->assignment_id === $earlier->id);
         self::assertNotNull($own, 'the earlier essay is a source');
         $marker = $this->markOf($script, Seat::First)->marker;
-        $pages = fn (): string => implode("\n", array_map(fn (array $query) => (string) $this->get(route('screen.show', [$script, ...$query]))->assertOk()->getContent(), [[], ['run' => 1], ['run' => 2], ['run' => 1, 'whole' => 1], ['run' => 2, 'whole' => 1]]));
-        $seen = html_entity_decode($this->actingAs($marker)->get(route('screen.show', $script))->assertOk()->getContent() ?: '').$pages();
+        $pages = fn (): string => implode(
+            "\n",
+            array_map(
+                fn (array $query) => (string) $this->get(route('screen.show', [$script, ...$query]))->assertOk()
+                    ->getContent(),
+                [[], ['run' => 1], ['run' => 2], ['run' => 1, 'whole' => 1], ['run' => 2, 'whole' => 1]],
+            ),
+        );
+        $seen = html_entity_decode(
+            $this->actingAs($marker)->get(route('screen.show', $script))->assertOk()->getContent() ?: ''
+        ).$pages();
         foreach (['Earlier essay', 'same student', 'A secret of the earlier essay'] as $joined) {
             self::assertStringNotContainsString($joined, $seen);
         }
         self::assertStringContainsString('A hand-in of another assignment', $seen);
         $path = (string) tempnam(sys_get_temp_dir(), 'report');
         file_put_contents($path, (string) $this->get(route('screen.pdf', $script))->assertOk()->getContent());
-        $text = (string) preg_replace('/\s+/', ' ', (new \Symfony\Component\Process\Process(['pdftotext', $path, '-']))->mustRun()->getOutput());
+        $text = (string) preg_replace(
+            '/\s+/', ' ', (new \Symfony\Component\Process\Process(['pdftotext', $path, '-']))->mustRun()->getOutput(),
+        );
         self::assertStringNotContainsString('Earlier essay', $text);
         self::assertStringNotContainsString('A secret of the earlier', $text);
         // The coordinator knows; and does not while marking it.
         $this->actingAs($this->coordinator);
         self::assertStringContainsString('The same student’s own', html_entity_decode($pages()));
-        Mark::query()->where('script_id', $script->id)->where('seat', 'first')->update(['marker_id' => $this->coordinator->id]);
+        Mark::query()->where('script_id', $script->id)->where('seat', 'first')
+            ->update(['marker_id' => $this->coordinator->id]);
         self::assertStringNotContainsString('same student', html_entity_decode($pages()));
     }
 
@@ -111,14 +145,25 @@ final class SideChannelsTest extends TestCase
         $assignment = $this->assignment(['scheme' => $this->oneMark()]);
         $shared = 'The pans at the mouth of the river were drawn twice a day in every dry summer that the ledgers know of, and once in wet ones.';
         foreach ($this->students as $n => $student) {
-            app(TakeHandIn::class)($assignment, $student, ($n < 2 ? "{$shared} " : '').$this->prose(400, $n)." The end of number {$n}.");
+            app(TakeHandIn::class)(
+                $assignment, $student, ($n < 2 ? "{$shared} " : '').$this->prose(400, $n)." The end of number {$n}.",
+            );
         }
         Carbon::setTestNow(now()->addDays(2));
         $this->shareOut($assignment);
         $mark = $this->markOf($this->script($assignment, 0), Seat::First);
         $other = $this->markOf($this->script($assignment, 1), Seat::First);
-        $other->update(['marker_id' => array_values(array_filter($this->tutors, fn (User $tutor) => $tutor->id !== $mark->marker_id))[0]->id]);
-        $whole = fn (): string => html_entity_decode((string) $this->actingAs($mark->marker)->get(route('screen.show', [$mark->script, 'run' => 1, 'whole' => 1]))->assertOk()->getContent());
+        $other->update(
+            [
+                'marker_id' => array_values(
+                    array_filter($this->tutors, fn (User $tutor) => $tutor->id !== $mark->marker_id)
+                )[0]->id,
+            ]
+        );
+        $whole = fn (): string => html_entity_decode(
+            (string) $this->actingAs($mark->marker)
+                ->get(route('screen.show', [$mark->script, 'run' => 1, 'whole' => 1]))->assertOk()->getContent()
+        );
         self::assertStringNotContainsString('The end of number 1.', $whole());
         self::assertStringNotContainsString('the whole source', $whole());
         $other->update(['marker_id' => $mark->marker_id]);
@@ -130,12 +175,21 @@ final class SideChannelsTest extends TestCase
         $this->module(2, 2);
         $assignment = $this->sharedOut($this->assignment());
         $this->actingAs($this->coordinator);
-        foreach ([route('collect.csv', $assignment), route('grade-book.csv', $this->module), route('rosters.export', [$this->module, 'csv'])] as $address) {
+        foreach (
+            [
+                route('collect.csv', $assignment), route('grade-book.csv', $this->module),
+                route('rosters.export', [$this->module, 'csv']),
+            ] as $address
+        ) {
             $this->get($address)->assertOk();
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'zip');
         file_put_contents($path, $this->get(route('collect.zip', $assignment))->assertOk()->streamedContent());
-        self::assertEqualsCanonicalizing([LogEvent::GradeBookTaken, LogEvent::CohortListTaken, LogEvent::ListOfPeopleTaken, LogEvent::ScriptsTaken], LogbookLine::query()->where('actor', $this->coordinator->public_id)->where('event', 'LIKE', '%taken')->get()->pluck('event')->all());
+        self::assertEqualsCanonicalizing(
+            [LogEvent::GradeBookTaken, LogEvent::CohortListTaken, LogEvent::ListOfPeopleTaken, LogEvent::ScriptsTaken],
+            LogbookLine::query()->where('actor', $this->coordinator->public_id)->where('event', 'LIKE', '%taken')->get()
+                ->pluck('event')->all(),
+        );
         $zip = new ZipArchive;
         $zip->open($path);
         $times = array_map(fn (int $n) => $zip->statIndex($n)['mtime'] ?? null, range(0, $zip->count() - 1));
@@ -146,7 +200,8 @@ final class SideChannelsTest extends TestCase
     public function test_signing_out_leaves_nothing_in_the_browser(): void
     {
         $this->module(1, 1);
-        $this->actingAs($this->tutors[0])->post(route('sign-out'))->assertRedirect(route('sign-in'))->assertHeader('Clear-Site-Data', '"cache", "storage"');
+        $this->actingAs($this->tutors[0])->post(route('sign-out'))->assertRedirect(route('sign-in'))
+            ->assertHeader('Clear-Site-Data', '"cache", "storage"');
     }
 
     public function test_a_family_name_alone_is_the_coordinators_to_judge_and_shown_without_the_name(): void
@@ -154,22 +209,36 @@ final class SideChannelsTest extends TestCase
         $this->module(2, 2);
         $this->students[0]->update(['name' => 'Layla Haddad', 'number' => null, 'email' => 'lh1@merrow.example']);
         $assignment = $this->assignment();
-        $text = implode("\n\n", [...array_map(fn (int $n) => $this->prose(20, $n), range(1, 9)), 'The best account is that of Haddad, who walked the roads.', ...array_map(fn (int $n) => $this->prose(20, $n), range(10, 15))]);
+        $text = implode(
+            "\n\n",
+            [
+                ...array_map(fn (int $n) => $this->prose(20, $n), range(1, 9)),
+                'The best account is that of Haddad, who walked the roads.',
+                ...array_map(fn (int $n) => $this->prose(20, $n), range(10, 15)),
+            ],
+        );
         $handin = app(TakeHandIn::class)($assignment, $this->students[0], $text);
         $copy = app(Copies::class)->path($handin, CopyKind::Html);
         self::assertStringContainsString('that of Haddad', (string) Storage::get($copy));
         self::assertStringContainsString('that of Haddad, who', $handin->text);
         $script = $this->script($assignment);
-        $this->actingAs($this->coordinator)->get(route('share-out.index', $assignment))->assertSee('1 script has a family name that may be its author’s or a source’s');
-        $page = $this->get(route('names.index', $assignment))->assertOk()->assertSee($script->code)->assertSee('that of ______, who walked');
+        $this->actingAs($this->coordinator)->get(route('share-out.index', $assignment))
+            ->assertSee('1 script has a family name that may be its author’s or a source’s');
+        $page = $this->get(route('names.index', $assignment))->assertOk()->assertSee($script->code)
+            ->assertSee('that of ______, who walked');
         self::assertStringNotContainsString('Haddad', (string) $page->getContent());
         $this->post(route('names.decide', $script), ['what' => 'neither'])->assertSessionHasErrors('what');
 
-        $this->post(route('names.decide', $script), ['what' => 'hide'])->assertRedirect(route('names.index', $assignment));
+        $this->post(
+            route('names.decide', $script), ['what' => 'hide'],
+        )->assertRedirect(route('names.index', $assignment));
         $handin->refresh();
         self::assertStringNotContainsString('Haddad', $handin->text.$handin->html);
         self::assertStringContainsString('that of [name hidden], who walked the roads.', $handin->text);
-        self::assertStringNotContainsString('Haddad', (string) Storage::get(app(Copies::class)->path($handin, CopyKind::Html)), 'nor in a file that was made before');
+        self::assertStringNotContainsString(
+            'Haddad', (string) Storage::get(app(Copies::class)->path($handin, CopyKind::Html)),
+            'nor in a file that was made before',
+        );
         $line = LogbookLine::query()->where('event', LogEvent::NameHidden)->sole();
         self::assertSame($script->code, $line->subject);
         self::assertStringNotContainsString('Haddad', (string) json_encode($line->details));
@@ -186,8 +255,18 @@ final class SideChannelsTest extends TestCase
     public function test_health_says_how_files_are_read_and_needs_no_sign_in(): void
     {
         $answer = $this->get('/up')->assertOk();
-        self::assertStringStartsWith("up\ndatabase: works\nfiles: works\napplication: works\nreaders: ".(Cage::holds() ? 'caged (bubblewrap)' : 'without a cage: bubblewrap is not installed or the kernel refuses it')."\npictures: looked through for names", (string) $answer->getContent());
-        \Illuminate\Support\Facades\Event::listen(\Illuminate\Foundation\Events\DiagnosingHealth::class, fn () => throw new \RuntimeException('the queue stands still'));
+        self::assertStringStartsWith(
+            "up\ndatabase: works\nfiles: works\napplication: works\nreaders: ".(
+                Cage::holds()
+                    ? 'caged (bubblewrap)'
+                    : 'without a cage: bubblewrap is not installed or the kernel refuses it'
+            )."\npictures: looked through for names",
+            (string) $answer->getContent(),
+        );
+        \Illuminate\Support\Facades\Event::listen(
+            \Illuminate\Foundation\Events\DiagnosingHealth::class,
+            fn () => throw new \RuntimeException('the queue stands still'),
+        );
         $this->get('/up')->assertStatus(503)->assertSee('application: does not work')->assertDontSee('stands still');
     }
 
@@ -199,8 +278,17 @@ final class SideChannelsTest extends TestCase
         $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
         // The head of a WebM file (Matroska, EBML), with a title in it.
         $webm = "\x1A\x45\xDF\xA3\x9F\x42\x86\x81\x01\x42\xF7\x81\x01\x42\xF2\x81\x04\x42\xF3\x81\x08\x42\x82\x84webm\x42\x87\x81\x04\x42\x85\x81\x02\x18\x53\x80\x67";
-        $send = fn (string $bytes, string $name = 'voice.webm', string $kind = 'voice') => $this->actingAs($mark->marker)->postJson(route('attachments.store', $mark), ['kind' => $kind, $kind === 'file' ? 'file' : 'recording' => Files::upload($bytes, $name), 'seconds' => '5']);
-        $send($webm.'Title Feedback by Tomasz Wisniewski'."\0".str_repeat('x', 200))->assertStatus(409)->assertSee('names you in its properties');
+        $send = fn (
+            string $bytes, string $name = 'voice.webm', string $kind = 'voice',
+        ) => $this->actingAs($mark->marker)->postJson(
+            route('attachments.store', $mark),
+            [
+                'kind' => $kind, $kind === 'file' ? 'file' : 'recording' => Files::upload($bytes, $name),
+                'seconds' => '5',
+            ],
+        );
+        $send($webm.'Title Feedback by Tomasz Wisniewski'."\0".str_repeat('x', 200))->assertStatus(409)
+            ->assertSee('names you in its properties');
         $send($webm.str_repeat('x', 200))->assertOk();
         $send('Notes on salt.', 'wisniewski notes.txt', 'file')->assertOk();
         self::assertEqualsCanonicalizing(['', 'feedback.txt'], $mark->attachments()->pluck('name')->all());

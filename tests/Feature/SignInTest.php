@@ -51,7 +51,13 @@ final class SignInTest extends TestCase
     {
         Mail::fake();
         $this->module(0, 0);
-        $this->actingAs($this->coordinator)->post(route('people.store', $this->module), ['role' => 'student', 'lines' => "Ólafur Brandsson, Olafur@merrow.example, M1, A\nZoë Ng\tzoe@merrow.example\n\n"])
+        $this->actingAs($this->coordinator)->post(
+            route('people.store', $this->module),
+            [
+                'role' => 'student',
+                'lines' => "Ólafur Brandsson, Olafur@merrow.example, M1, A\nZoë Ng\tzoe@merrow.example\n\n",
+            ],
+        )
             ->assertSessionHas('said', '2 people were added.');
         $new = User::query()->where('email', 'olafur@merrow.example')->sole();
         self::assertSame(Role::Student, $new->roleIn($this->module->id));
@@ -64,7 +70,8 @@ final class SignInTest extends TestCase
             return $link !== '';
         });
         $this->app['auth']->forgetGuards();
-        $this->get(str_replace('signature=', 'signature=0', $link))->assertStatus(410)->assertSee('Send me a new link')->assertDontSee('Ólafur');
+        $this->get(str_replace('signature=', 'signature=0', $link))->assertStatus(410)->assertSee('Send me a new link')
+            ->assertDontSee('Ólafur');
         $this->get($link)->assertOk()->assertSee('Welcome, Ólafur Brandsson');
         $this->post($link, ['password' => 'short', 'password_confirmation' => 'short'])
             ->assertSessionHasErrors('password');
@@ -80,10 +87,21 @@ final class SignInTest extends TestCase
     {
         $this->module(0, 0);
         $taken = User::factory()->create(['number' => 'M7']);
-        $answer = $this->actingAs($this->coordinator)->post(route('people.store', $this->module), ['role' => 'student', 'lines' => "Good One, good@merrow.example\nNo Mail, M12\n, x@merrow.example\nTwice, good@merrow.example\nStolen, s@merrow.example, M7"]);
+        $answer = $this->actingAs($this->coordinator)->post(
+            route('people.store', $this->module),
+            [
+                'role' => 'student',
+                'lines' => "Good One, good@merrow.example\nNo Mail, M12\n, x@merrow.example\nTwice, good@merrow.example\nStolen, s@merrow.example, M7",
+            ],
+        );
         $answer->assertSessionHasErrors('lines');
         $says = implode(' ', session('errors')->get('lines'));
-        foreach (['Line 2 has no e-mail address', 'Line 3 has no name', 'Line 4 repeats the e-mail address of line 1', 'M7 belongs to more than one', 'Nobody was added'] as $part) {
+        foreach (
+            [
+                'Line 2 has no e-mail address', 'Line 3 has no name', 'Line 4 repeats the e-mail address of line 1',
+                'M7 belongs to more than one', 'Nobody was added',
+            ] as $part
+        ) {
             self::assertStringContainsString($part, $says);
         }
         self::assertSame(1, Membership::query()->where('module_id', $this->module->id)->count());
@@ -95,7 +113,9 @@ final class SignInTest extends TestCase
     {
         $this->module(0, 1);
         $assignment = $this->assignment();
-        $this->actingAs($this->coordinator)->post(route('people.store', $this->module), ['role' => 'student', 'lines' => 'Late Comer, late@merrow.example']);
+        $this->actingAs($this->coordinator)->post(
+            route('people.store', $this->module), ['role' => 'student', 'lines' => 'Late Comer, late@merrow.example'],
+        );
         self::assertSame(2, $assignment->scripts()->count());
         self::assertSame(2, $assignment->scripts()->distinct()->count('code'));
     }
@@ -108,7 +128,9 @@ final class SignInTest extends TestCase
         self::assertStringNotContainsString('unsafe', $policy);
         $answer->assertHeader('X-Content-Type-Options', 'nosniff')->assertHeader('Vary', 'HX-Request');
         self::assertStringContainsString('no-store', (string) $answer->headers->get('Cache-Control'));
-        self::assertDoesNotMatchRegularExpression('/<script(?![^>]*src=)|\sstyle=|\son\w+=/', (string) $answer->getContent());
+        self::assertDoesNotMatchRegularExpression(
+            '/<script(?![^>]*src=)|\sstyle=|\son\w+=/', (string) $answer->getContent(),
+        );
     }
 
     public function test_a_signed_link_is_bound_to_its_person(): void
@@ -121,15 +143,22 @@ final class SignInTest extends TestCase
         $this->get($link)->assertStatus(410)->assertSee('more than two weeks old');
     }
 
-    public function test_tries_are_counted_for_the_account_wherever_they_come_from_and_a_whole_room_signs_in_from_one_address(): void
+    public function test_tries_count_for_the_account_from_anywhere_and_a_room_signs_in_from_one_address(): void
     {
         $user = User::factory()->create(['email' => 'anna@merrow.example']);
         for ($i = 0; $i < 8; $i++) {
-            $this->withServerVariables(['REMOTE_ADDR' => "203.0.113.{$i}"])->post(route('sign-in.store'), ['email' => $i % 2 === 0 ? 'Anna@Merrow.example' : ' anna@merrow.example', 'password' => 'wrong']);
+            $this->withServerVariables(['REMOTE_ADDR' => "203.0.113.{$i}"])->post(
+                route('sign-in.store'),
+                ['email' => $i % 2 === 0 ? 'Anna@Merrow.example' : ' anna@merrow.example', 'password' => 'wrong'],
+            );
         }
-        $this->withServerVariables(['REMOTE_ADDR' => '203.0.113.99'])->post(route('sign-in.store'), ['email' => $user->email, 'password' => 'low-water-mark'])->assertStatus(429);
+        $this->withServerVariables(['REMOTE_ADDR' => '203.0.113.99'])
+            ->post(route('sign-in.store'), ['email' => $user->email, 'password' => 'low-water-mark'])
+            ->assertStatus(429);
         foreach (User::factory()->count(45)->create() as $one) {
-            $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])->post(route('sign-in.store'), ['email' => $one->email, 'password' => 'low-water-mark'])->assertRedirect(route('today'));
+            $this->withServerVariables(['REMOTE_ADDR' => '198.51.100.7'])
+                ->post(route('sign-in.store'), ['email' => $one->email, 'password' => 'low-water-mark'])
+                ->assertRedirect(route('today'));
             $this->post(route('sign-out'));
         }
     }
@@ -138,9 +167,16 @@ final class SignInTest extends TestCase
     {
         User::factory()->create(['email' => 'Élise.O@Merrow.example']);
         self::assertSame('élise.o@merrow.example', User::query()->sole()->email);
-        foreach (['elise.o@merrow.example', 'ÉLISE.O@MERROW.EXAMPLE ', 'ｅ́lise.o@merrow.example', "e\u{301}lise.o@merrow.example"] as $n => $spelling) {
+        foreach (
+            [
+                'elise.o@merrow.example', 'ÉLISE.O@MERROW.EXAMPLE ', 'ｅ́lise.o@merrow.example',
+                "e\u{301}lise.o@merrow.example",
+            ] as $n => $spelling
+        ) {
             $answer = $this->post(route('sign-in.store'), ['email' => $spelling, 'password' => 'low-water-mark']);
-            in_array($n, [1, 3], true) ? $answer->assertRedirect(route('today')) : $answer->assertSessionHasErrors('email');
+            in_array($n, [1, 3], true)
+                ? $answer->assertRedirect(route('today'))
+                : $answer->assertSessionHasErrors('email');
             $this->post(route('sign-out'));
         }
     }
@@ -176,19 +212,29 @@ final class SignInTest extends TestCase
         $this->get(route('today'))->assertRedirect(route('sign-in'));
 
         $this->post(route('sign-in.store'), ['email' => $user->email, 'password' => 'four pans of brine']);
-        $this->put(route('account.password'), ['current_password' => 'four pans of brine', 'password' => 'five pans of brine', 'password_confirmation' => 'five pans of brine'])->assertSessionHas('said');
+        $this->put(
+            route('account.password'),
+            [
+                'current_password' => 'four pans of brine', 'password' => 'five pans of brine',
+                'password_confirmation' => 'five pans of brine',
+            ],
+        )->assertSessionHas('said');
         $this->get(route('today'))->assertOk();
-        self::assertSame([LogEvent::PasswordChanged, LogEvent::SignedIn, LogEvent::PasswordChanged], LogbookLine::query()->orderByDesc('number')->limit(3)->get()->pluck('event')->all());
+        self::assertSame(
+            [LogEvent::PasswordChanged, LogEvent::SignedIn, LogEvent::PasswordChanged],
+            LogbookLine::query()->orderByDesc('number')->limit(3)->get()->pluck('event')->all(),
+        );
     }
 
-    public function test_a_forgotten_password_is_replaced_by_a_link_that_works_once_and_tells_nobody_who_has_an_account(): void
+    public function test_a_forgotten_password_is_replaced_by_a_link_that_works_once_and_tells_nothing(): void
     {
         Mail::fake();
         $user = User::factory()->create();
         $new = User::factory()->create(['joined_at' => null, 'password' => null]);
         $said = [];
         foreach ([$user->email, $new->email, 'nobody@merrow.example'] as $email) {
-            $said[] = $this->post(route('forgotten.store'), ['email' => $email])->assertRedirect(route('sign-in'))->getSession()?->get('said');
+            $said[] = $this->post(route('forgotten.store'), ['email' => $email])->assertRedirect(route('sign-in'))
+                ->getSession()?->get('said');
         }
         self::assertCount(1, array_unique($said));
         Mail::assertQueuedCount(2);
@@ -199,13 +245,23 @@ final class SignInTest extends TestCase
 
             return str_contains($mail->render(), $token);
         });
-        $this->get(route('password.reset', ['token' => $token, 'email' => $user->email]))->assertOk()->assertSee($user->email);
-        $send = fn (string $password, string $email): \Illuminate\Testing\TestResponse => $this->post(route('password.update'), ['token' => $token, 'email' => $email, 'password' => $password, 'password_confirmation' => $password]);
+        $this->get(route('password.reset', ['token' => $token, 'email' => $user->email]))->assertOk()
+            ->assertSee($user->email);
+        $send = fn (string $password, string $email): \Illuminate\Testing\TestResponse => $this->post(
+            route('password.update'),
+            ['token' => $token, 'email' => $email, 'password' => $password, 'password_confirmation' => $password],
+        );
         $send('password123', $user->email)->assertSessionHasErrors('password');
         $send('four pans of brine', $new->email)->assertSessionHasErrors('email');
         $send('four pans of brine', $user->email)->assertRedirect(route('sign-in'));
-        $send('five pans of brine', $user->email)->assertSessionHasErrors(['email' => 'This link has been used, or is more than an hour old. Ask for another one here; your old password still holds.']);
-        $this->post(route('sign-in.store'), ['email' => $user->email, 'password' => 'four pans of brine'])->assertRedirect(route('today'));
+        $send('five pans of brine', $user->email)->assertSessionHasErrors(
+            [
+                'email' => 'This link has been used, or is more than an hour old. Ask for another one here; your old password still holds.',
+            ]
+        );
+        $this->post(
+            route('sign-in.store'), ['email' => $user->email, 'password' => 'four pans of brine'],
+        )->assertRedirect(route('today'));
     }
 
     public function test_a_link_opened_twice_at_once_works_in_one_place(): void
@@ -221,9 +277,14 @@ final class SignInTest extends TestCase
             }
         });
         User::retrieved(function (User $found) use ($user): void {
-            $found->id === $user->id && DB::transactionLevel() > 1 && $found->setRawAttributes([...$found->getAttributes(), 'joined_at' => now()->toDateTimeString()], true);
+            $found->id === $user->id && DB::transactionLevel() > 1
+                && $found->setRawAttributes(
+                    [...$found->getAttributes(), 'joined_at' => now()->toDateTimeString()], true,
+                );
         });
-        $this->post($link, ['password' => 'four pans of brine', 'password_confirmation' => 'four pans of brine'])->assertStatus(410);
+        $this->post(
+            $link, ['password' => 'four pans of brine', 'password_confirmation' => 'four pans of brine'],
+        )->assertStatus(410);
         User::flushEventListeners();
     }
 
@@ -232,7 +293,10 @@ final class SignInTest extends TestCase
     public function test_passwords_that_are_tried_first_are_refused(array $bad, bool $good): void
     {
         foreach ($bad as $password) {
-            $validator = Validator::make(['password' => $password], ['password' => new SafePassword('niamh.odonnell@merrow.example', "Niamh O'Donnell")]);
+            $validator = Validator::make(
+                ['password' => $password],
+                ['password' => new SafePassword('niamh.odonnell@merrow.example', "Niamh O'Donnell")],
+            );
             self::assertSame($good, $validator->passes(), $password);
         }
     }
@@ -241,19 +305,38 @@ final class SignInTest extends TestCase
     public static function passwords(): iterable
     {
         yield 'short' => [['salt', 'ninechars'], false];
-        yield 'common' => [['password123', 'Password1234', 'P4ssw0rd2026', 'qwertyuiop', '1234567890', 'letmein2024', 'Summer2026!', 'iloveyou123', '12345678910', 'welcome!!!1'], false];
-        yield 'rows and repeats' => [['aaaaaaaaaaaa', 'abababababab', 'abcdefghijkl', '0987654321', 'poiuytrewq'], false];
-        yield 'one’s own' => [['niamh.odonnell', 'niamh.odonnell@merrow.example', 'niamhodonnell1', 'Niamh-12345'], false];
-        yield 'good' => [['four pans of brine', 'low-water-mark', 'Kj7#pq92Lm', 'the keeper trims one lamp', 'salt roads of the estuary'], true];
+        yield 'common' => [
+            [
+                'password123', 'Password1234', 'P4ssw0rd2026', 'qwertyuiop', '1234567890', 'letmein2024',
+                'Summer2026!', 'iloveyou123', '12345678910', 'welcome!!!1',
+            ],
+            false,
+        ];
+        yield 'rows and repeats' => [
+            ['aaaaaaaaaaaa', 'abababababab', 'abcdefghijkl', '0987654321', 'poiuytrewq'], false,
+        ];
+        yield 'one’s own' => [
+            ['niamh.odonnell', 'niamh.odonnell@merrow.example', 'niamhodonnell1', 'Niamh-12345'], false,
+        ];
+        yield 'good' => [
+            [
+                'four pans of brine', 'low-water-mark', 'Kj7#pq92Lm', 'the keeper trims one lamp',
+                'salt roads of the estuary',
+            ],
+            true,
+        ];
     }
 
     public function test_the_first_administrator_is_made_by_a_command(): void
     {
         Mail::fake();
-        $this->artisan('harbor:administrator', ['mail' => 'Office@Merrow.example', '--name' => 'Harbour Office'])->expectsOutputToContain('/welcome/')->assertSuccessful();
+        $this->artisan('harbor:administrator', ['mail' => 'Office@Merrow.example', '--name' => 'Harbour Office'])
+            ->expectsOutputToContain('/welcome/')->assertSuccessful();
         $admin = User::query()->where('email', 'office@merrow.example')->sole();
         self::assertTrue($admin->is_admin);
-        Mail::assertQueued(Welcome::class, fn (Welcome $mail) => str_contains($mail->render(), 'there is an account for you'));
+        Mail::assertQueued(
+            Welcome::class, fn (Welcome $mail) => str_contains($mail->render(), 'there is an account for you'),
+        );
         self::assertSame(LogEvent::AdministratorMade, LogbookLine::query()->sole()->event);
         $this->artisan('harbor:administrator', ['mail' => 'office@merrow.example'])->assertSuccessful();
         self::assertSame(1, LogbookLine::query()->count(), 'nothing to do the second time');

@@ -45,7 +45,8 @@ final class StandingsTest extends TestCase
     private const STUDENTS = 50;
 
     private const STEPS = [
-        'finish', 'finish', 'finish', 'finish', 'begin', 'hand over', 'reopen', 'third', 'hold', 'let go', 'propose', 'propose', 'propose',
+        'finish', 'finish', 'finish', 'finish', 'begin', 'hand over', 'reopen', 'third', 'hold', 'let go', 'propose',
+        'propose', 'propose',
         'accept', 'accept', 'accept', 'release', 'release', 'share out', 'hand in',
     ];
 
@@ -62,12 +63,26 @@ final class StandingsTest extends TestCase
             $this->tutors = $this->students = [];
             $this->module(4, self::STUDENTS);
             $assignment = $this->assignment([
-                'scheme' => $round % 3 === 0 ? $this->oneMark() : $this->scheme(['tolerance' => $round % 2 === 0 ? '0' : '15']),
+                'scheme' => $round % 3 === 0
+                    ? $this->oneMark()
+                    : $this->scheme(['tolerance' => $round % 2 === 0 ? '0' : '15']),
                 'handin_by' => [HandInBy::Each, HandInBy::GroupOneMark, HandInBy::GroupOneByOne][$round % 3],
                 'closes_at' => now()->addDays(9),
             ]);
             if ($round % 3 > 0) {
-                $this->actingAs($this->coordinator)->post(route('groups.store', $assignment), ['lines' => implode("\n", array_map(fn (User $student, int $n) => $student->email.', '.($n % 5 === 4 ? '' : 'Group '.intdiv($n, 3)), $this->students, array_keys($this->students)))]);
+                $this->actingAs($this->coordinator)->post(
+                    route('groups.store', $assignment),
+                    [
+                        'lines' => implode(
+                            "\n",
+                            array_map(
+                                fn (User $student, int $n) => $student->email.', '
+                                    .($n % 5 === 4 ? '' : 'Group '.intdiv($n, 3)),
+                                $this->students, array_keys($this->students),
+                            ),
+                        ),
+                    ],
+                );
             }
             // In time, then late: what is handed in after scripts are out is refused.
             foreach ($this->students as $n => $student) {
@@ -93,7 +108,12 @@ final class StandingsTest extends TestCase
             $this->nothingChangesWhenStoredAgain($assignment);
             Carbon::setTestNow(now()->subDays(2)->addMinute());
         }
-        foreach (['hand in', 'share out', 'begin', 'finish', 'reopen', 'hand over', 'third', 'hold', 'let go', 'propose', 'accept', 'release', 'leave', 'come back'] as $step) {
+        foreach (
+            [
+                'hand in', 'share out', 'begin', 'finish', 'reopen', 'hand over', 'third', 'hold', 'let go', 'propose',
+                'accept', 'release', 'leave', 'come back',
+            ] as $step
+        ) {
             self::assertGreaterThan(4, $this->taken[$step] ?? 0, "“{$step}” was taken");
         }
     }
@@ -109,15 +129,23 @@ final class StandingsTest extends TestCase
         }
         $lead = $script->lead_id ?? $script->id;
         $ids = Script::query()->where('lead_id', $lead)->pluck('id')->push($lead);
-        foreach (Script::query()->whereKey($ids)->with(['lead.marks.rubricVersion', 'lead.settlement', 'marks.rubricVersion', 'settlement', 'result'])->get() as $one) {
-            self::assertSame($this->recomputed($one), [$one->standing, $one->reached, $one->second_done], "{$what}, {$one->code}");
+        foreach (
+            Script::query()->whereKey($ids)
+                ->with(['lead.marks.rubricVersion', 'lead.settlement', 'marks.rubricVersion', 'settlement', 'result'])
+                ->get() as $one
+        ) {
+            self::assertSame(
+                $this->recomputed($one), [$one->standing, $one->reached, $one->second_done], "{$what}, {$one->code}",
+            );
         }
     }
 
     private function take(string $what, Assignment $assignment, Script $script, User $student): void
     {
         $lead = $script->leadScript();
-        $mark = fn (bool $done): Mark => $lead->marks()->when($done, fn ($query) => $query->whereNotNull('done_at'), fn ($query) => $query->whereNull('done_at'))->inRandomOrder((string) mt_rand())->first() ?? throw new Refused('none');
+        $mark = fn (bool $done): Mark => $lead->marks()
+            ->when($done, fn ($query) => $query->whereNotNull('done_at'), fn ($query) => $query->whereNull('done_at'))
+            ->inRandomOrder((string) mt_rand())->first() ?? throw new Refused('none');
         match ($what) {
             'hand in' => app(TakeHandIn::class)($assignment, $student, 'Words of mine. '.mt_rand()),
             'share out' => $this->shareOutOne($assignment, $lead),
@@ -129,7 +157,12 @@ final class StandingsTest extends TestCase
             'hold' => app(HoldScript::class)($script, 'A question is open.'),
             'let go' => app(HoldScript::class)($script, null),
             'propose' => app(ProposeMark::class)($lead, $mark(true)->marker, '55', 'Between us.'),
-            'accept' => app(AcceptProposal::class)($lead, $lead->proposals()->where('state', 'open')->first()->id ?? 0, $lead->marks()->whereNotIn('marker_id', $lead->proposals()->where('state', 'open')->select('proposed_by'))->first()->marker ?? $this->coordinator),
+            'accept' => app(AcceptProposal::class)(
+                $lead, $lead->proposals()->where('state', 'open')->first()->id ?? 0,
+                $lead->marks()
+                    ->whereNotIn('marker_id', $lead->proposals()->where('state', 'open')->select('proposed_by'))
+                    ->first()->marker ?? $this->coordinator,
+            ),
             'release' => app(ReleaseResults::class)($assignment, [$script->code], $this->coordinator),
             'leave' => app(ChangeMember::class)($this->membership($student), null, true, $this->coordinator),
             'come back' => app(ChangeMember::class)($this->membership($student), null, false, $this->coordinator),
@@ -153,15 +186,21 @@ final class StandingsTest extends TestCase
     private function handOver(Assignment $assignment, Script $lead, Mark $mark): void
     {
         app(SaveChoice::class)($mark, 'c1', ['level' => 'l1']);
-        $free = collect($this->tutors)->first(fn (User $tutor) => ! $lead->marks()->where('marker_id', $tutor->id)->exists());
-        app(HandOver::class)($assignment, $lead->code, $mark->seat, $free ?? $this->tutors[0], 'Ill.', $this->coordinator);
+        $free = collect($this->tutors)->first(
+            fn (User $tutor) => ! $lead->marks()->where('marker_id', $tutor->id)->exists()
+        );
+        app(HandOver::class)(
+            $assignment, $lead->code, $mark->seat, $free ?? $this->tutors[0], 'Ill.', $this->coordinator,
+        );
     }
 
     private function third(Assignment $assignment, Script $lead): void
     {
         $marks = $lead->marks()->get();
         $free = collect($this->tutors)->first(fn (User $tutor) => ! $marks->contains('marker_id', $tutor->id));
-        if ($free === null || $marks->isEmpty() || $marks->contains('seat', Seat::Third) || $lead->settlement !== null) {
+        if (
+            $free === null || $marks->isEmpty() || $marks->contains('seat', Seat::Third) || $lead->settlement !== null
+        ) {
             throw new Refused('no third');
         }
         Mark::give($lead, Seat::Third, $free->id, $assignment);
@@ -171,13 +210,23 @@ final class StandingsTest extends TestCase
     private function shareOutOne(Assignment $assignment, Script $lead): void
     {
         $marker = mt_rand(0, 3);
-        $entries = [['script' => $lead->code, 'part' => 'first', 'marker' => $this->tutors[$marker]->public_id, 'from' => null, 'fixed' => false]];
+        $entries = [
+            [
+                'script' => $lead->code, 'part' => 'first', 'marker' => $this->tutors[$marker]->public_id,
+                'from' => null, 'fixed' => false,
+            ],
+        ];
         if ($assignment->scheme->wants(Seat::Second) && mt_rand(0, 4) > 0) {
-            $entries[] = ['script' => $lead->code, 'part' => 'second', 'marker' => $this->tutors[($marker + 1) % 4]->public_id, 'from' => null, 'fixed' => false];
+            $entries[] = [
+                'script' => $lead->code, 'part' => 'second', 'marker' => $this->tutors[($marker + 1) % 4]->public_id,
+                'from' => null, 'fixed' => false,
+            ];
         }
         $plan = AllocationPlan::query()->create([
-            'assignment_id' => $assignment->id, 'seed' => 1, 'state' => 'draft', 'made_by' => $this->coordinator->id, 'entries' => $entries,
-            'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false], 'unplaced' => [], 'notes' => [],
+            'assignment_id' => $assignment->id, 'seed' => 1, 'state' => 'draft', 'made_by' => $this->coordinator->id,
+            'entries' => $entries,
+            'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false], 'unplaced' => [],
+            'notes' => [],
         ]);
         app(ApplyPlan::class)($plan, $this->coordinator);
     }
@@ -187,7 +236,10 @@ final class StandingsTest extends TestCase
      */
     private function recomputed(Script $script): array
     {
-        $facts = new Facts($script->current_handin_id !== null, $script->leadScript()->settlement !== null, $script->held_reason !== null, $script->result !== null);
+        $facts = new Facts(
+            $script->current_handin_id !== null, $script->leadScript()->settlement !== null,
+            $script->held_reason !== null, $script->result !== null,
+        );
         $panel = $script->panel();
 
         return [Standing::of($facts, $panel), Standing::reached($facts, $panel), $panel->isDone(Seat::Second)];
@@ -196,19 +248,28 @@ final class StandingsTest extends TestCase
     private function countsAgree(Assignment $assignment): void
     {
         /** @var Collection<int, Script> $scripts */
-        $scripts = $assignment->scripts()->get()->filter(fn (Script $script) => $script->left_at === null || $script->current_handin_id !== null);
+        $scripts = $assignment->scripts()->get()
+            ->filter(fn (Script $script) => $script->left_at === null || $script->current_handin_id !== null);
         $done = fn (Script $script, Seat $seat): bool => $script->leadScript()->mark($seat)?->isDone() === true;
         $open = fn (Script $script): bool => $script->leadScript()->settlement === null;
         $expected = [
             'expected' => $scripts->count(),
             'handedIn' => $scripts->whereNotNull('current_handin_id')->count(),
-            'sharedOut' => $scripts->filter(fn (Script $script) => $script->leadScript()->mark(Seat::First) !== null)->count(),
-            'tutors' => $scripts->map(fn (Script $script) => $script->leadScript()->mark(Seat::First)?->marker_id)->filter()->unique()->count(),
+            'sharedOut' => $scripts->filter(
+                fn (Script $script) => $script->leadScript()->mark(Seat::First) !== null
+            )->count(),
+            'tutors' => $scripts->map(fn (Script $script) => $script->leadScript()->mark(Seat::First)?->marker_id)
+                ->filter()->unique()->count(),
             'firstDone' => $scripts->filter(fn (Script $script) => $done($script, Seat::First))->count(),
             'secondDone' => $scripts->filter(fn (Script $script) => $done($script, Seat::Second))->count(),
-            'toSettle' => $scripts->filter(fn (Script $script) => $script->lead_id === null && $done($script, Seat::First) && $done($script, Seat::Second) && $open($script) && $script->result === null)->count(),
+            'toSettle' => $scripts->filter(
+                fn (Script $script) => $script->lead_id === null && $done($script, Seat::First)
+                && $done($script, Seat::Second) && $open($script) && $script->result === null
+            )->count(),
             'agreed' => $scripts->reject(fn (Script $script) => $open($script))->count(),
-            'held' => $scripts->filter(fn (Script $script) => ! $open($script) && $script->held_reason !== null && $script->result === null)->count(),
+            'held' => $scripts->filter(
+                fn (Script $script) => ! $open($script) && $script->held_reason !== null && $script->result === null
+            )->count(),
             'released' => $scripts->filter(fn (Script $script) => $script->result !== null)->count(),
         ];
         $counts = get_object_vars(app(AssignmentCounts::class)->of($assignment->refresh()));
@@ -219,6 +280,9 @@ final class StandingsTest extends TestCase
     {
         $before = $assignment->scripts()->orderBy('id')->get(['id', 'standing', 'reached', 'second_done'])->toArray();
         app(StoreStandings::class)($assignment->scripts()->pluck('id'));
-        self::assertSame($before, $assignment->scripts()->orderBy('id')->get(['id', 'standing', 'reached', 'second_done'])->toArray());
+        self::assertSame(
+            $before,
+            $assignment->scripts()->orderBy('id')->get(['id', 'standing', 'reached', 'second_done'])->toArray(),
+        );
     }
 }

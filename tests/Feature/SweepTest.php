@@ -30,6 +30,12 @@ final class SweepTest extends TestCase
 
         Carbon::setTestNow(now()->addHours(25));
         $this->artisan('harbor:sweep')->assertSuccessful();
-        self::assertSame([false, false, false, true], array_map(fn (string $path) => Storage::exists($path), ['handins/left-by-a-crash', 'copies/left-by-a-crash', 'uploads/left-by-a-crash', $kept]));
+        self::assertSame(
+            [false, false, false, true],
+            array_map(
+                fn (string $path) => Storage::exists($path),
+                ['handins/left-by-a-crash', 'copies/left-by-a-crash', 'uploads/left-by-a-crash', $kept],
+            ),
+        );
     }
 }

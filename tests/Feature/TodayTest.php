@@ -146,9 +146,11 @@ final class TodayTest extends TestCase
         $this->module(2, 2);
         $examiner = $this->member(Role::Examiner);
         $assignment = $this->assignment();
-        $this->actingAs($examiner)->get('/')->assertSee('Nothing here yet')->assertSee('once its scripts are with markers');
+        $this->actingAs($examiner)->get('/')->assertSee('Nothing here yet')
+            ->assertSee('once its scripts are with markers');
         $this->sharedOut($assignment);
-        $this->get('/')->assertSee('0 of 2 scripts have an agreed mark, 0 are released')->assertSee(route('moderate.index', $assignment))->assertDontSee('Waiting for you');
+        $this->get('/')->assertSee('0 of 2 scripts have an agreed mark, 0 are released')
+            ->assertSee(route('moderate.index', $assignment))->assertDontSee('Waiting for you');
         $this->get(route('moderate.index', $assignment))->assertOk()->assertDontSee('Settle');
     }
 }

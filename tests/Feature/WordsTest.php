@@ -47,9 +47,12 @@ final class WordsTest extends TestCase
     public static function shown(): iterable
     {
         foreach ([
-            'plan.handin_by' => HandInBy::class, 'plan.rubric_state' => RubricState::class, 'plan.boundary' => BoundaryRule::class, 'plan.rule' => RuleName::class,
-            'screen.seen' => ReportSeen::class, 'screen.attention' => Attention::class, 'screen.signal' => Signal::class,
-            'mark.standing' => Standing::class, 'mark.seat' => Seat::class, 'mark.pace' => Pace::class, 'mark.progress' => Progress::class,
+            'plan.handin_by' => HandInBy::class, 'plan.rubric_state' => RubricState::class,
+            'plan.boundary' => BoundaryRule::class, 'plan.rule' => RuleName::class,
+            'screen.seen' => ReportSeen::class, 'screen.attention' => Attention::class,
+            'screen.signal' => Signal::class,
+            'mark.standing' => Standing::class, 'mark.seat' => Seat::class, 'mark.pace' => Pace::class,
+            'mark.progress' => Progress::class,
             'moderate.why_open' => WhyOpen::class, 'release.obstacle' => Obstacle::class,
         ] as $place => $enum) {
             yield $place => [$enum, $place];

@@ -26,7 +26,9 @@ final class ChangePassword
     public function __invoke(User $user, #[\SensitiveParameter] string $password, LogEvent $how): void
     {
         DB::transaction(function () use ($user, $password, $how): void {
-            $user->forceFill(['password' => $password, 'remember_token' => Str::random(60), 'joined_at' => $user->joined_at ?? now()])->save();
+            $user->forceFill(
+                ['password' => $password, 'remember_token' => Str::random(60), 'joined_at' => $user->joined_at ?? now()]
+            )->save();
             $this->logbook->write(Entry::of($how)->by($user));
         });
     }

@@ -50,7 +50,10 @@ final class AddPeople
                 }
             }
             if ($done['added'] + $done['back'] > 0) {
-                $this->logbook->write(Entry::of(LogEvent::PeopleAdded)->on($module)->with(role: $role, added: $done['added'], back: $done['back']));
+                $this->logbook->write(
+                    Entry::of(LogEvent::PeopleAdded)->on($module)
+                        ->with(role: $role, added: $done['added'], back: $done['back'])
+                );
             }
             if ($role === Role::Student) {
                 Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()
@@ -69,8 +72,11 @@ final class AddPeople
     {
         $user = User::query()->where('email', User::addressKey($person['email']))->first();
         $isNew = $user === null;
-        $user ??= User::query()->create(['name' => $person['name'], 'email' => $person['email'], 'number' => $person['number']]);
-        $membership = Membership::query()->where('module_id', $module->id)->where('user_id', $user->id)->lockForUpdate()->first();
+        $user ??= User::query()->create(
+            ['name' => $person['name'], 'email' => $person['email'], 'number' => $person['number']]
+        );
+        $membership = Membership::query()->where('module_id', $module->id)->where('user_id', $user->id)->lockForUpdate()
+            ->first();
         $how = match (true) {
             $membership === null => 'added',
             $membership->role !== $role && $membership->left_at === null => 'other',
@@ -78,13 +84,26 @@ final class AddPeople
             default => 'here',
         };
         if ($how === 'added') {
-            Membership::query()->create(['module_id' => $module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $person['section']]);
+            Membership::query()->create(
+                ['module_id' => $module->id, 'user_id' => $user->id, 'role' => $role, 'section' => $person['section']]
+            );
         } elseif ($how === 'back') {
-            $membership->update(['left_at' => null, 'role' => $role, 'section' => $person['section'] ?? $membership->section]);
-            Script::query()->where('student_id', $user->id)->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id))->update(['left_at' => null]);
+            $membership->update(
+                ['left_at' => null, 'role' => $role, 'section' => $person['section'] ?? $membership->section]
+            );
+            Script::query()->where('student_id', $user->id)
+                ->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id))
+                ->update(['left_at' => null]);
         }
         if ($how === 'added' || $how === 'back') {
-            Mail::to($user->email)->queue(($isNew || $user->joined_at === null ? new Welcome($user, $module) : new AddedToModule($user, $module, $role))->afterCommit());
+            Mail::to($user->email)->queue(
+                (
+                    $isNew
+                    || $user->joined_at === null
+                        ? new Welcome($user, $module)
+                        : new AddedToModule($user, $module, $role)
+                )->afterCommit()
+            );
         }
 
         if ($role === Role::Coordinator && in_array($how, ['added', 'back'], true)) {

@@ -52,25 +52,52 @@ final class ApplyRoster
             $stored = RosterImport::query()->lockForUpdate()->findOrFail($import->id);
             throw_if($stored->applied_at !== null, new Refused('This roster has been applied already.'));
             $comparison = $this->reading->compare($stored->setRelation('module', $module));
-            throw_if(! hash_equals($comparison->sum(), $seen), new Refused('Nothing was changed: the module changed since you looked. Look at the roster again below, and apply it then.'));
+            throw_if(
+                ! hash_equals($comparison->sum(), $seen),
+                new Refused(
+                    'Nothing was changed: the module changed since you looked. Look at the roster again below, and apply it then.'
+                ),
+            );
             $added = $this->add($module, $comparison->added);
-            foreach (User::query()->whereIn('email', array_map(fn (Row $row) => $row->known->email ?? $row->person->email, array_filter($comparison->added, fn (Row $row) => $row->person->role === Role::Coordinator->value)))->get() as $coordinator) {
+            foreach (
+                User::query()
+                    ->whereIn(
+                        'email',
+                        array_map(
+                            fn (Row $row) => $row->known->email ?? $row->person->email,
+                            array_filter(
+                                $comparison->added, fn (Row $row) => $row->person->role === Role::Coordinator->value,
+                            ),
+                        ),
+                    )
+                    ->get() as $coordinator
+            ) {
                 ($this->tell)($module, $coordinator, $by);
             }
             $this->change($module, [...$comparison->changed, ...$comparison->back]);
             $this->candidates($module, $comparison);
             $this->leave($module, $comparison->left);
-            ChangeMember::followScripts($module->id, array_map(fn (Row $row) => (int) $row->known?->id, $comparison->back), false);
-            Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment->setRelation('module', $module)));
+            ChangeMember::followScripts(
+                $module->id, array_map(fn (Row $row) => (int) $row->known?->id, $comparison->back), false,
+            );
+            Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()
+                ->each(
+                    fn (Assignment $assignment) => ($this->expectScripts)($assignment->setRelation('module', $module))
+                );
             $this->groups($stored, $comparison);
             $stored->update(['applied_at' => now()]);
-            $this->logbook->write(Entry::of(LogEvent::RosterApplied)->on($module)->by($by)->saying(file: $stored->file_name)->with(
-                added: count($comparison->added), changed: count($comparison->changed), back: count($comparison->back), left: count($comparison->left),
-                lines_left_out: count($comparison->faults), sha256: (string) hash_file('sha256', Storage::path($stored->path)),
+            $this->logbook->write(Entry::of(LogEvent::RosterApplied)->on($module)->by($by)->saying(
+                file: $stored->file_name
+            )->with(
+                added: count($comparison->added), changed: count($comparison->changed), back: count($comparison->back),
+                left: count($comparison->left),
+                lines_left_out: count($comparison->faults),
+                sha256: (string) hash_file('sha256', Storage::path($stored->path)),
             ));
             DB::afterCommit(function () use ($added, $module, $stored): void {
                 foreach (array_chunk($added, self::CHUNK) as $some) {
-                    User::query()->whereIn('id', $some)->get()->each(fn (User $user) => Mail::to($user->email)->queue(new Welcome($user, $module)));
+                    User::query()->whereIn('id', $some)->get()
+                        ->each(fn (User $user) => Mail::to($user->email)->queue(new Welcome($user, $module)));
                 }
                 Storage::delete($stored->path);
             });
@@ -88,15 +115,28 @@ final class ApplyRoster
         $new = [];
         foreach (array_chunk(array_filter($rows, fn (Row $row) => $row->known === null), self::CHUNK) as $some) {
             DB::table('users')->insert(array_map(fn (Row $row) => [
-                'public_id' => (new User)->newUniqueId(), 'name' => $row->person->name, 'given_name' => $row->person->given === null ? null : mb_substr($row->person->given, 0, 75), 'family_name' => $row->person->family === null ? null : mb_substr($row->person->family, 0, 75),
-                'email' => $row->person->email, 'number' => $row->person->number, 'roster_id' => $row->person->rosterId, 'created_at' => now(), 'updated_at' => now(),
+                'public_id' => (new User)->newUniqueId(), 'name' => $row->person->name,
+                'given_name' => $row->person->given === null ? null : mb_substr($row->person->given, 0, 75),
+                'family_name' => $row->person->family === null ? null : mb_substr($row->person->family, 0, 75),
+                'email' => $row->person->email, 'number' => $row->person->number, 'roster_id' => $row->person->rosterId,
+                'created_at' => now(), 'updated_at' => now(),
             ], $some));
-            array_push($new, ...array_map(intval(...), DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))->pluck('id')->all()));
+            array_push(
+                $new,
+                ...array_map(
+                    intval(...),
+                    DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))
+                        ->pluck('id')->all(),
+                ),
+            );
         }
         foreach (array_chunk($rows, self::CHUNK) as $some) {
-            $ids = DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))->pluck('id', 'email');
+            $ids = DB::table('users')->whereIn('email', array_map(fn (Row $row) => $row->person->email, $some))
+                ->pluck('id', 'email');
             DB::table('memberships')->insert(array_map(fn (Row $row) => [
-                'public_id' => (new Membership)->newUniqueId(), 'module_id' => $module->id, 'user_id' => $row->known->id ?? $ids[$row->person->email], 'role' => $row->person->role, 'section' => $row->person->section, 'created_at' => now(), 'updated_at' => now(),
+                'public_id' => (new Membership)->newUniqueId(), 'module_id' => $module->id,
+                'user_id' => $row->known->id ?? $ids[$row->person->email], 'role' => $row->person->role,
+                'section' => $row->person->section, 'created_at' => now(), 'updated_at' => now(),
             ], $some));
         }
 
@@ -112,14 +152,25 @@ final class ApplyRoster
         foreach ($rows as $row) {
             $known = $row->known ?? throw new \LogicException('Only who is known can be changed.');
             $sections[($row->person->saysSection ? $row->person->section : $known->section) ?? ''][] = $known->id;
-            $fields = array_filter(['number' => $known->number === null || ! $known->joined ? $row->person->number : null, 'name' => $known->joined ? null : $row->person->name, 'email' => $known->joined ? null : $row->person->email]);
-            if (array_diff_assoc($fields, ['number' => $known->number, 'name' => $known->name, 'email' => $known->email]) !== []) {
+            $fields = array_filter(
+                [
+                    'number' => $known->number === null || ! $known->joined ? $row->person->number : null,
+                    'name' => $known->joined ? null : $row->person->name,
+                    'email' => $known->joined ? null : $row->person->email,
+                ]
+            );
+            if (
+                array_diff_assoc(
+                    $fields, ['number' => $known->number, 'name' => $known->name, 'email' => $known->email],
+                ) !== []
+            ) {
                 User::query()->whereKey($known->id)->update($fields);
             }
         }
         foreach ($sections as $section => $ids) {
             foreach (array_chunk($ids, self::CHUNK) as $some) {
-                Membership::query()->where('module_id', $module->id)->whereIn('user_id', $some)->update(['section' => $section === '' ? null : (string) $section, 'left_at' => null]);
+                Membership::query()->where('module_id', $module->id)->whereIn('user_id', $some)
+                    ->update(['section' => $section === '' ? null : (string) $section, 'left_at' => null]);
             }
         }
     }
@@ -140,7 +191,12 @@ final class ApplyRoster
             foreach ($ids as $email => $id) {
                 array_push($bindings, $id, $some[$email]);
             }
-            $ids === [] || DB::update("UPDATE memberships SET candidate_number = CASE user_id {$cases} END WHERE module_id = ? AND user_id IN (".implode(',', array_fill(0, count($ids), '?')).')', [...$bindings, $module->id, ...array_values($ids)]);
+            $ids === []
+                || DB::update(
+                    "UPDATE memberships SET candidate_number = CASE user_id {$cases} END WHERE module_id = ? AND user_id IN ("
+                        .implode(',', array_fill(0, count($ids), '?')).')',
+                    [...$bindings, $module->id, ...array_values($ids)],
+                );
         }
     }
 
@@ -151,7 +207,8 @@ final class ApplyRoster
     {
         $ids = array_map(fn (Known $known) => $known->id, $left);
         foreach (array_chunk($ids, self::CHUNK) as $some) {
-            Membership::query()->where('module_id', $module->id)->where('role', Role::Student)->whereIn('user_id', $some)->update(['left_at' => now()]);
+            Membership::query()->where('module_id', $module->id)->where('role', Role::Student)
+                ->whereIn('user_id', $some)->update(['left_at' => now()]);
         }
         ChangeMember::followScripts($module->id, $ids, true);
     }
@@ -159,7 +216,8 @@ final class ApplyRoster
     /** Groups named in the roster, for the assignment chosen; who is not named stays where they are. */
     private function groups(RosterImport $import, Comparison $comparison): void
     {
-        $assignment = Assignment::query()->where('module_id', $import->module_id)->where('public_id', (string) ($import->choices['groups'] ?? ''))->first();
+        $assignment = Assignment::query()->where('module_id', $import->module_id)
+            ->where('public_id', (string) ($import->choices['groups'] ?? ''))->first();
         if ($assignment === null) {
             return;
         }
@@ -169,7 +227,8 @@ final class ApplyRoster
                 $named[$row->known->email ?? $row->person->email] = $row->person->group;
             }
         }
-        $groups = Script::query()->where('assignment_id', $assignment->id)->whereNotNull('group_name')->pluck('group_name', 'student_id')->all();
+        $groups = Script::query()->where('assignment_id', $assignment->id)->whereNotNull('group_name')
+            ->pluck('group_name', 'student_id')->all();
         foreach (array_chunk(array_keys($named), self::CHUNK) as $some) {
             foreach (DB::table('users')->whereIn('email', $some)->pluck('id', 'email') as $email => $id) {
                 $groups[(int) $id] = $named[$email];

@@ -36,16 +36,30 @@ final class ChangeAllowance
     {
         DB::transaction(function () use ($member, $days, $percent, $reason, $by): void {
             Membership::query()->lockForUpdate()->findOrFail($member->id);
-            $ended = Allowance::query()->where('module_id', $member->module_id)->where('student_id', $member->user_id)->whereNull('ended_at')->update(['ended_at' => now(), 'ended_by' => $by->id]);
+            $ended = Allowance::query()->where('module_id', $member->module_id)->where('student_id', $member->user_id)
+                ->whereNull('ended_at')->update(['ended_at' => now(), 'ended_by' => $by->id]);
             if ($days === 0 && $percent === 0 && $ended === 0) {
-                throw new Refused('There is no allowance to end. Write a number of days, or a share of extra time, to give one.', 'extra_days');
+                throw new Refused(
+                    'There is no allowance to end. Write a number of days, or a share of extra time, to give one.',
+                    'extra_days',
+                );
             }
             if ($days > 0 || $percent > 0) {
-                Allowance::query()->create(['module_id' => $member->module_id, 'student_id' => $member->user_id, 'extra_days' => $days, 'extra_percent' => $percent, 'reason' => $reason, 'given_by' => $by->id]);
+                Allowance::query()->create(
+                    [
+                        'module_id' => $member->module_id, 'student_id' => $member->user_id, 'extra_days' => $days,
+                        'extra_percent' => $percent, 'reason' => $reason, 'given_by' => $by->id,
+                    ]
+                );
             }
             // The reason stays on the student's page: it can be about someone's health.
-            $this->logbook->write(Entry::of($days > 0 || $percent > 0 ? LogEvent::AllowanceGiven : LogEvent::AllowanceEnded)->on($member->user)->in($member->module)->with(extra_days: $days, extra_percent: $percent)->by($by));
-            Assignment::query()->where('module_id', $member->module_id)->whereNotNull('due_at')->whereNotNull('published_at')->with('module.closureDays')->get()->each(fn (Assignment $assignment) => ($this->setDueTimes)($assignment));
+            $this->logbook->write(
+                Entry::of($days > 0 || $percent > 0 ? LogEvent::AllowanceGiven : LogEvent::AllowanceEnded)
+                    ->on($member->user)->in($member->module)->with(extra_days: $days, extra_percent: $percent)->by($by)
+            );
+            Assignment::query()->where('module_id', $member->module_id)->whereNotNull('due_at')
+                ->whereNotNull('published_at')->with('module.closureDays')->get()
+                ->each(fn (Assignment $assignment) => ($this->setDueTimes)($assignment));
         });
     }
 }

@@ -33,19 +33,29 @@ final class ChangeMember
     {
         DB::transaction(function () use ($member, $section, $left, $by): void {
             $stored = Membership::query()->with(['user', 'module'])->lockForUpdate()->findOrFail($member->id);
-            $othersCoordinate = $stored->module->members()->where('role', Role::Coordinator)->whereKeyNot($stored->id)->lockForUpdate()->exists();
+            $othersCoordinate = $stored->module->members()->where('role', Role::Coordinator)->whereKeyNot($stored->id)
+                ->lockForUpdate()->exists();
             if ($left && $stored->role === Role::Coordinator && ! $othersCoordinate) {
                 throw new Refused('A module needs a coordinator: add another before this one leaves.', 'left');
             }
             $before = $stored->left_at !== null;
-            $changed = array_filter(['section' => $stored->section !== $section, 'left' => ! $before && $left, 'is back' => $before && ! $left]);
+            $changed = array_filter(
+                [
+                    'section' => $stored->section !== $section, 'left' => ! $before && $left,
+                    'is back' => $before && ! $left,
+                ]
+            );
             $stored->update(['section' => $section, 'left_at' => $left ? $stored->left_at ?? now() : null]);
             if ($before !== $left && $stored->role === Role::Student) {
                 self::followScripts($stored->module_id, [$stored->user_id], $left);
-                Assignment::query()->where('module_id', $stored->module_id)->whereNotNull('published_at')->get()->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment));
+                Assignment::query()->where('module_id', $stored->module_id)->whereNotNull('published_at')->get()
+                    ->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment));
             }
             if ($changed !== []) {
-                $this->logbook->write(Entry::of(LogEvent::PersonChanged)->on($stored->user)->in($stored->module)->with(changed: array_keys($changed))->saying(section: $section)->by($by));
+                $this->logbook->write(
+                    Entry::of(LogEvent::PersonChanged)->on($stored->user)->in($stored->module)
+                        ->with(changed: array_keys($changed))->saying(section: $section)->by($by)
+                );
             }
         });
     }
@@ -58,7 +68,9 @@ final class ChangeMember
     public static function followScripts(int $moduleId, array $students, bool $left): void
     {
         foreach (array_chunk($students, 1000) as $some) {
-            Script::query()->whereIn('student_id', $some)->whereIn('assignment_id', Assignment::query()->where('module_id', $moduleId)->select('id'))->update(['left_at' => $left ? now() : null]);
+            Script::query()->whereIn('student_id', $some)
+                ->whereIn('assignment_id', Assignment::query()->where('module_id', $moduleId)->select('id'))
+                ->update(['left_at' => $left ? now() : null]);
         }
     }
 }

@@ -37,13 +37,29 @@ final class CheckDraft
     public function __invoke(Assignment $assignment, User $student, array $works): DraftCheck
     {
         $this->refuse($assignment, $student);
-        $files = array_map(fn (PieceTaken $piece): array => ['name' => $piece->name, 'kind' => $piece->kind->value, 'path' => $piece->store('drafts')], $this->read->take($assignment, $works));
+        $files = array_map(
+            fn (PieceTaken $piece): array => [
+                'name' => $piece->name, 'kind' => $piece->kind->value, 'path' => $piece->store('drafts'),
+            ],
+            $this->read->take($assignment, $works),
+        );
 
         $draft = DB::transaction(function () use ($assignment, $student, $files): DraftCheck {
-            $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->lockForUpdate()->sole();
+            $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)
+                ->lockForUpdate()->sole();
             $this->refuse($assignment, $student);
-            $draft = DraftCheck::query()->create(['script_id' => $script->id, 'student_id' => $student->id, 'words' => 0, 'text' => '', 'notes' => [], 'files' => $files])->refresh();
-            $this->logbook->write(Entry::of(LogEvent::DraftChecked)->on($assignment)->with(left: self::left($assignment, $student))->by($student));
+            $draft = DraftCheck::query()
+                ->create(
+                    [
+                        'script_id' => $script->id, 'student_id' => $student->id, 'words' => 0, 'text' => '',
+                        'notes' => [], 'files' => $files,
+                    ]
+                )
+                ->refresh();
+            $this->logbook->write(
+                Entry::of(LogEvent::DraftChecked)->on($assignment)->with(left: self::left($assignment, $student))
+                    ->by($student)
+            );
             ReadDraft::dispatch($draft->id, $student->id)->afterCommit();
 
             return $draft;
@@ -55,7 +71,8 @@ final class CheckDraft
     /** Checks a student has left. One that failed does not count. */
     public static function left(Assignment $assignment, User $student): int
     {
-        $used = DraftCheck::query()->where('student_id', $student->id)->where('state', '<>', 'failed')->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->count();
+        $used = DraftCheck::query()->where('student_id', $student->id)->where('state', '<>', 'failed')
+            ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->count();
 
         return max(0, $assignment->self_checks - $used);
     }
@@ -63,8 +80,20 @@ final class CheckDraft
     private function refuse(Assignment $assignment, User $student): void
     {
         $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->first();
-        throw_if($script === null, new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
-        throw_if(! $assignment->isOpen() || $script->isPastDue(), new Refused('Drafts can be checked until the due time.'));
-        throw_if(self::left($assignment, $student) === 0, new Refused('You have used your '.($assignment->self_checks === 1 ? 'one check' : "{$assignment->self_checks} checks").' for this assignment. You can still hand in, and replace it until the due time.'));
+        throw_if(
+            $script === null,
+            new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'),
+        );
+        throw_if(
+            ! $assignment->isOpen() || $script->isPastDue(), new Refused('Drafts can be checked until the due time.'),
+        );
+        throw_if(
+            self::left($assignment, $student) === 0,
+            new Refused(
+                'You have used your '.(
+                    $assignment->self_checks === 1 ? 'one check' : "{$assignment->self_checks} checks"
+                ).' for this assignment. You can still hand in, and replace it until the due time.'
+            ),
+        );
     }
 }

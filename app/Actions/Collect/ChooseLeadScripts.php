@@ -25,7 +25,10 @@ final readonly class ChooseLeadScripts
     {
         $leads = [];
         $follow = [];
-        foreach (Script::query()->where('assignment_id', $assignment->id)->orderBy('id')->get(['id', 'group_name', 'lead_id']) as $script) {
+        foreach (
+            Script::query()->where('assignment_id', $assignment->id)->orderBy('id')
+                ->get(['id', 'group_name', 'lead_id']) as $script
+        ) {
             $together = $assignment->handin_by === HandInBy::GroupOneMark && $script->group_name !== null;
             $lead = $together ? ($leads[$script->group_name] ??= $script->id) : $script->id;
             $leadId = $lead === $script->id ? null : $lead;

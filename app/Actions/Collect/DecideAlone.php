@@ -51,28 +51,46 @@ final class DecideAlone
     {
         DB::transaction(function () use ($script, $hide, $by): void {
             $script = Script::query()->lockForUpdate()->with('assignment')->findOrFail($script->id);
-            $handin = Handin::query()->whereKey($script->current_handin_id)->lockForUpdate()->with('files')->firstOrFail();
-            if ($hide && Mark::query()->where('script_id', $script->id)->where(fn ($mark) => $mark->whereNotNull('begun_at')->orWhereNotNull('done_at'))->exists()) {
-                throw new Refused("A marker has begun {$script->code}, and its comments stand at their places in the text, so nothing in it is hidden any more.");
+            $handin = Handin::query()->whereKey($script->current_handin_id)->lockForUpdate()->with('files')
+                ->firstOrFail();
+            if (
+                $hide
+                && Mark::query()->where('script_id', $script->id)
+                    ->where(fn ($mark) => $mark->whereNotNull('begun_at')->orWhereNotNull('done_at'))->exists()
+            ) {
+                throw new Refused(
+                    "A marker has begun {$script->code}, and its comments stand at their places in the text, so nothing in it is hidden any more."
+                );
             }
-            $hide ? $this->hide($script, $handin, $by) : $handin->update(['alone' => self::LEFT, 'alone_by' => $by->id]);
+            $hide
+                ? $this->hide($script, $handin, $by)
+                : $handin->update(['alone' => self::LEFT, 'alone_by' => $by->id]);
             $this->logbook->write(Entry::of($hide ? LogEvent::NameHidden : LogEvent::NameLeft)->on($script)->by($by));
         });
     }
 
     private function hide(Script $script, Handin $handin, User $by): void
     {
-        $authors = $script->assignment->handin_by->isGroup() ? $script->group()->map(fn (Script $mate) => $mate->student) : [$script->student];
+        $authors = $script->assignment->handin_by->isGroup()
+            ? $script->group()->map(fn (Script $mate) => $mate->student)
+            : [$script->student];
         $masking = Masking::of($this->tree->ofOurs($handin->html), ReadWork::masks($authors), lone: true);
         $findings = new Findings($handin->identity);
         $findings->forget(Findings::ALONE);
         $findings->add(Findings::TEXT, Findings::HIDDEN, $masking->hidden);
-        $handin->update(['html' => Html::ofText($masking->document), 'text' => $this->text($masking->document, $handin), 'identity' => $findings->all(), 'alone' => self::HIDDEN, 'alone_by' => $by->id]);
+        $handin->update(
+            [
+                'html' => Html::ofText($masking->document), 'text' => $this->text($masking->document, $handin),
+                'identity' => $findings->all(), 'alone' => self::HIDDEN, 'alone_by' => $by->id,
+            ]
+        );
         $this->copies->forget($handin);
         // Pages that still show it are no longer shown.
         $handin->files()->update(['pages_path' => null, 'pages' => null]);
         PrepareHandin::dispatch($handin->id)->afterCommit();
-        OverlapReport::query()->updateOrCreate(['handin_id' => $handin->id], ['state' => 'waiting', 'failure' => null, 'compared' => 0, 'to_compare' => 0]);
+        OverlapReport::query()->updateOrCreate(
+            ['handin_id' => $handin->id], ['state' => 'waiting', 'failure' => null, 'compared' => 0, 'to_compare' => 0],
+        );
         CompareHandin::dispatch($handin->id)->afterCommit();
         WritingReport::await($script->assignment, $handin);
     }
@@ -87,9 +105,13 @@ final class DecideAlone
         $said = 'A link was handed in: open it above.';
 
         return $document->map(function (Node|string $part) use ($links, $said): Node|string|null {
-            $is = fn (string $pattern): bool => $part instanceof Node && is_string($part->content[0] ?? null) && preg_match($pattern, $part->content[0]) === 1;
+            $is = fn (string $pattern): bool => $part instanceof Node && is_string($part->content[0] ?? null)
+                && preg_match($pattern, $part->content[0]) === 1;
 
-            return ($part instanceof Node && $part->kind === Kind::Heading2 && $is('/\AFile \d+\z/')) || ($links > 0 && $is('/\A'.preg_quote($said, '/').'\z/')) ? null : $part;
+            return ($part instanceof Node && $part->kind === Kind::Heading2 && $is('/\AFile \d+\z/'))
+                || ($links > 0 && $is('/\A'.preg_quote($said, '/').'\z/'))
+                ? null
+                : $part;
         })->text();
     }
 }

@@ -28,8 +28,10 @@ final class ExpectScripts
         if ($assignment->closes_at?->isPast()) {
             return 0;
         }
-        $students = Membership::query()->where('module_id', $assignment->module_id)->where('role', Role::Student)->whereNull('left_at')
-            ->whereNotIn('user_id', Script::query()->where('assignment_id', $assignment->id)->select('student_id'))->pluck('user_id')->shuffle();
+        $students = Membership::query()->where('module_id', $assignment->module_id)->where('role', Role::Student)
+            ->whereNull('left_at')
+            ->whereNotIn('user_id', Script::query()->where('assignment_id', $assignment->id)->select('student_id'))
+            ->pluck('user_id')->shuffle();
         $taken = array_fill_keys(Script::query()->where('assignment_id', $assignment->id)->pluck('code')->all(), true);
         $rows = [];
         foreach ($students as $student) {
@@ -37,7 +39,10 @@ final class ExpectScripts
                 $code = (string) ScriptCode::drawn(random_int(0, count(ScriptCode::BIRDS) - 1), random_int(0, 999));
             } while (isset($taken[$code]));
             $taken[$code] = true;
-            $rows[] = ['public_id' => (new Script)->newUniqueId(), 'assignment_id' => $assignment->id, 'student_id' => $student, 'code' => $code, 'created_at' => now(), 'updated_at' => now()];
+            $rows[] = [
+                'public_id' => (new Script)->newUniqueId(), 'assignment_id' => $assignment->id,
+                'student_id' => $student, 'code' => $code, 'created_at' => now(), 'updated_at' => now(),
+            ];
         }
         foreach (array_chunk($rows, 500) as $some) {
             DB::table('scripts')->insert($some);

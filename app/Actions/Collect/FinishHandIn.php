@@ -50,7 +50,9 @@ final class FinishHandIn
         $kept = array_values($first->files->map(fn (HandinFile $file) => PieceKept::of($file))->all());
         assert($kept !== []);
         try {
-            $work = $this->read->read(array_values($handins->map(fn (Handin $handin) => $handin->script->student)->all()), $kept, function (int $n) use ($ids): void {
+            $work = $this->read->read(array_values(
+                $handins->map(fn (Handin $handin) => $handin->script->student)->all()
+            ), $kept, function (int $n) use ($ids): void {
                 $this->unread($ids)->update(['files_read' => $n]);
             });
         } catch (Refusal $e) {
@@ -58,11 +60,15 @@ final class FinishHandIn
 
             return;
         }
-        $parts = PartsOfLength::of(Words::of($work->text), array_values(array_filter(array_column($work->hidden, 'words'), is_string(...))));
+        $parts = PartsOfLength::of(
+            Words::of($work->text), array_values(array_filter(array_column($work->hidden, 'words'), is_string(...))),
+        );
         DB::transaction(function () use ($ids, $work, $parts): void {
             foreach ($this->locked($ids) as $handin) {
                 $handin->update([
-                    'words' => $work->words, 'hidden_words' => $parts['hidden'], 'quoted_words' => $parts['quotations'], 'bibliography_words' => $parts['bibliography'], 'text' => $work->text, 'html' => $work->html, 'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
+                    'words' => $work->words, 'hidden_words' => $parts['hidden'], 'quoted_words' => $parts['quotations'],
+                    'bibliography_words' => $parts['bibliography'], 'text' => $work->text, 'html' => $work->html,
+                    'notes' => $work->notes, 'identity' => $work->identity, 'hidden' => $work->hidden,
                     'read_at' => now(), 'files_read' => count($work->pieces),
                     // Only pages and pictures have to be looked through.
                     'prepared_at' => $work->isLookedThrough() ? now() : null,
@@ -78,7 +84,11 @@ final class FinishHandIn
     /** Asks again for what has been unread for long. */
     public static function again(): int
     {
-        $lost = Handin::query()->whereNull('read_at')->where('created_at', '<', now()->subMinutes(self::LOST))->with('script:id,lead_id')->get()->groupBy(fn (Handin $handin) => "{$handin->handed_in_by} {$handin->sha256} {$handin->received_at->getTimestamp()}");
+        $lost = Handin::query()->whereNull('read_at')->where('created_at', '<', now()->subMinutes(self::LOST))
+            ->with('script:id,lead_id')->get()
+            ->groupBy(
+                fn (Handin $handin) => "{$handin->handed_in_by} {$handin->sha256} {$handin->received_at->getTimestamp()}"
+            );
         foreach ($lost as $together) {
             ReadHandin::dispatch(array_values($together->modelKeys()), $together->firstOrFail()->handed_in_by);
         }
@@ -104,7 +114,11 @@ final class FinishHandIn
             }
             CountingAttemptChanged::dispatch(array_values($handins->pluck('script_id')->all()));
             $first = $handins->first();
-            $first === null || $this->logbook->write(Entry::of(LogEvent::CouldNotBeRead)->on($first->script->assignment)->with(attempt: $first->attempt, sha256: $first->sha256));
+            $first === null
+                || $this->logbook->write(
+                    Entry::of(LogEvent::CouldNotBeRead)->on($first->script->assignment)
+                        ->with(attempt: $first->attempt, sha256: $first->sha256)
+                );
         });
     }
 
@@ -139,8 +153,10 @@ final class FinishHandIn
      */
     private function locked(array $ids): Collection
     {
-        $scripts = Script::query()->whereIn('id', Handin::query()->whereKey($ids)->select('script_id'))->with('assignment', 'student')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $scripts = Script::query()->whereIn('id', Handin::query()->whereKey($ids)->select('script_id'))
+            ->with('assignment', 'student')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
 
-        return $this->unread($ids)->with('files')->lockForUpdate()->get()->each(fn (Handin $handin) => $handin->setRelation('script', $scripts[$handin->script_id]));
+        return $this->unread($ids)->with('files')->lockForUpdate()->get()
+            ->each(fn (Handin $handin) => $handin->setRelation('script', $scripts[$handin->script_id]));
     }
 }

@@ -35,7 +35,10 @@ final class OpenOriginal
             $handin = $script->currentHandin;
             $file = $handin instanceof Handin ? $handin->files->firstWhere('position', $number) : null;
             throw_if($file === null, new Refused('There is no such file.', 'original_reason'));
-            $this->logbook->write(Entry::of(LogEvent::OriginalOpened)->on($script->student)->in($script->assignment)->with(file: $number)->because($reason)->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::OriginalOpened)->on($script->student)->in($script->assignment)->with(file: $number)
+                    ->because($reason)->by($by)
+            );
 
             return $file;
         });

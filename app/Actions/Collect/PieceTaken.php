@@ -35,14 +35,18 @@ final readonly class PieceTaken
 
     public function sha256(): string
     {
-        return is_string($this->content) ? hash('sha256', $this->content) : (string) hash_file('sha256', $this->content->getRealPath());
+        return is_string($this->content)
+            ? hash('sha256', $this->content)
+            : (string) hash_file('sha256', $this->content->getRealPath());
     }
 
     /** Keeps it as it came, and gives the path. */
     public function store(string $folder): string
     {
         $path = "{$folder}/".Str::uuid()->toString();
-        $kept = is_string($this->content) ? Storage::put($path, $this->content) : Storage::putFileAs($folder, $this->content, basename($path)) !== false;
+        $kept = is_string($this->content)
+            ? Storage::put($path, $this->content)
+            : Storage::putFileAs($folder, $this->content, basename($path)) !== false;
 
         return $kept ? $path : throw new RuntimeException('A file could not be kept.');
     }

@@ -41,9 +41,16 @@ final class PrepareForMarkers
 
     public function __invoke(Handin $handin): void
     {
-        $authors = $handin->script->assignment->handin_by->isGroup() ? $handin->script->group()->map(fn (Script $script) => $script->student) : collect([$handin->script->student]);
+        $authors = $handin->script->assignment->handin_by->isGroup()
+            ? $handin->script->group()->map(fn (Script $script) => $script->student)
+            : collect([$handin->script->student]);
         $authors = array_values($authors->all());
-        $seen = PictureNames::of(array_map(fn (User $author) => ['name' => $author->name, 'number' => $author->number, 'email' => $author->email], $authors));
+        $seen = PictureNames::of(
+            array_map(
+                fn (User $author) => ['name' => $author->name, 'number' => $author->number, 'email' => $author->email],
+                $authors,
+            )
+        );
         $findings = new Findings($handin->identity);
         $findings->forget(Findings::PAGES);
         $findings->forget(Findings::PICTURES);
@@ -54,9 +61,21 @@ final class PrepareForMarkers
             }
         }
         [$html, $unread] = $this->look($handin, $authors, $seen, $findings);
-        $failure ??= $unread === 0 ? null : ($unread === 1 ? 'A picture in it' : "{$unread} pictures in it").' could not be looked through for names.';
+        $failure ??= $unread === 0
+            ? null
+            : (
+                $unread === 1 ? 'A picture in it' : "{$unread} pictures in it"
+            ).' could not be looked through for names.';
         $this->copies->forget($handin);
-        DB::transaction(fn () => Handin::query()->whereKey($handin->id)->lockForUpdate()->sole()->update(['html' => $html, 'identity' => $findings->all(), 'prepared_at' => now(), 'prepare_failure' => $failure]));
+        DB::transaction(
+            fn () => Handin::query()->whereKey($handin->id)->lockForUpdate()->sole()
+                ->update(
+                    [
+                        'html' => $html, 'identity' => $findings->all(), 'prepared_at' => now(),
+                        'prepare_failure' => $failure,
+                    ]
+                )
+        );
         $handin->refresh();
     }
 
@@ -64,12 +83,16 @@ final class PrepareForMarkers
      * @param  list<User>  $authors
      * @return string|null why it could not be
      */
-    private function draw(Handin $handin, HandinFile $file, array $authors, PictureNames $seen, Findings $findings): ?string
-    {
+    private function draw(
+        Handin $handin, HandinFile $file, array $authors, PictureNames $seen, Findings $findings,
+    ): ?string {
         $path = 'pages/'.Str::uuid()->toString();
         Storage::makeDirectory('pages');
         try {
-            $made = $this->pages->make(Storage::path($file->path), Storage::path($path), ReadWork::masks($authors), $seen, $handin->alone === DecideAlone::HIDDEN);
+            $made = $this->pages->make(
+                Storage::path($file->path), Storage::path($path), ReadWork::masks($authors), $seen,
+                $handin->alone === DecideAlone::HIDDEN,
+            );
         } catch (Refusal $e) {
             $file->update(['pages_path' => null, 'pages' => null, 'unread' => null]);
 
@@ -77,7 +100,9 @@ final class PrepareForMarkers
         }
         touch(Storage::path($path), Child::DATED);
         $before = $file->pages_path;
-        $file->update(['pages_path' => $path, 'pages' => $made->pages, 'unread' => $made->unread === [] ? null : $made->unread]);
+        $file->update(
+            ['pages_path' => $path, 'pages' => $made->pages, 'unread' => $made->unread === [] ? null : $made->unread]
+        );
         $before === null || Storage::delete($before);
         $findings->add(Findings::PAGES, Findings::HIDDEN, $made->covered);
 
@@ -95,7 +120,9 @@ final class PrepareForMarkers
         }
         $masks = ReadWork::masks($authors);
         $looked = $unread = $covered = 0;
-        $document = $this->tree->ofOurs($handin->html)->map(function (Node|string $part) use ($masks, $seen, &$looked, &$unread, &$covered): Node|string {
+        $document = $this->tree->ofOurs($handin->html)->map(function (Node|string $part) use (
+            $masks, $seen, &$looked, &$unread, &$covered,
+        ): Node|string {
             if (is_string($part) || $part->picture === null) {
                 return $part;
             }

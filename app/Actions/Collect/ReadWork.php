@@ -38,13 +38,19 @@ final class ReadWork
     public function take(Assignment $assignment, array $works): array
     {
         if (count($works) > $assignment->max_files) {
-            throw new Refusal('This assignment takes '.($assignment->max_files === 1 ? 'one file' : "{$assignment->max_files} files at most").'; you chose '.count($works).'.');
+            throw new Refusal(
+                'This assignment takes '.(
+                    $assignment->max_files === 1 ? 'one file' : "{$assignment->max_files} files at most"
+                ).'; you chose '.count($works).'.'
+            );
         }
         $pieces = [];
         foreach ($works as $work) {
             $name = $work instanceof UploadedFile ? self::safeName($work->getClientOriginalName()) : 'typed here.txt';
             try {
-                $pieces[] = $work instanceof WebLink ? $this->link($assignment, $work) : $this->piece($assignment, $work, $name);
+                $pieces[] = $work instanceof WebLink
+                    ? $this->link($assignment, $work)
+                    : $this->piece($assignment, $work, $name);
             } catch (Refusal $e) {
                 throw count($works) === 1 ? $e : new Refusal("{$name}: {$e->getMessage()}");
             }
@@ -76,7 +82,11 @@ final class ReadWork
         $html = Html::ofText(self::together(array_map(fn (PieceRead $piece) => $piece->document, $pieces)));
         $text = implode("\n\n", array_map(fn (PieceRead $piece) => $piece->text(), $pieces));
 
-        return new WorkRead($pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)), [...$this->notes($pieces), ...$this->told($findings, count($authors))], $findings->all(), array_merge(...array_map(fn (PieceRead $piece) => $piece->hidden, $pieces)));
+        return new WorkRead(
+            $pieces, $html, $text, array_sum(array_map(fn (PieceRead $piece) => $piece->words, $pieces)),
+            [...$this->notes($pieces), ...$this->told($findings, count($authors))], $findings->all(),
+            array_merge(...array_map(fn (PieceRead $piece) => $piece->hidden, $pieces)),
+        );
     }
 
     /**
@@ -86,7 +96,11 @@ final class ReadWork
      */
     private static function together(array $documents): Document
     {
-        return count($documents) === 1 ? $documents[0] : Document::together(array_combine(array_map(fn (int $n) => 'File '.($n + 1), array_keys($documents)), $documents));
+        return count($documents) === 1
+            ? $documents[0]
+            : Document::together(
+                array_combine(array_map(fn (int $n) => 'File '.($n + 1), array_keys($documents)), $documents)
+            );
     }
 
     /**
@@ -97,16 +111,29 @@ final class ReadWork
     private function told(Findings $findings, int $authors): array
     {
         $whose = $authors === 1 ? 'Your name or number' : 'Names or numbers of your group';
-        $times = fn (string $place): string => $findings->times($place) === 1 ? 'once' : $findings->times($place).' times';
+        $times = fn (string $place): string => $findings->times($place) === 1
+            ? 'once'
+            : $findings->times($place).' times';
         $hidden = $findings->times(Findings::TEXT);
         $alone = $findings->times(Findings::ALONE);
 
         return array_values(array_filter([
-            $hidden === 0 ? '' : $whose.($authors === 1 ? ' stands' : ' stand')." in the text {$times(Findings::TEXT)}; markers see “".Mask::SHOWN.'” there.',
-            $findings->times(Findings::HEADS) === 0 ? '' : "{$whose} at the top or foot of pages ".($authors === 1 ? 'is' : 'are').' taken out of what markers get.',
-            $findings->times(Findings::ADDRESSES) === 0 ? '' : 'Addresses of links that name you are taken out of what markers get; the words stay.',
+            $hidden === 0
+                ? ''
+                : $whose.($authors === 1 ? ' stands' : ' stand')." in the text {$times(Findings::TEXT)}; markers see “"
+                    .Mask::SHOWN.'” there.',
+            $findings->times(Findings::HEADS) === 0
+                ? ''
+                : "{$whose} at the top or foot of pages ".($authors === 1 ? 'is' : 'are')
+                    .' taken out of what markers get.',
+            $findings->times(Findings::ADDRESSES) === 0
+                ? ''
+                : 'Addresses of links that name you are taken out of what markers get; the words stay.',
             $findings->times(Findings::FILE_NAME) === 0 ? '' : 'The name of the file names you; markers do not see it.',
-            $alone === 0 ? '' : 'A family name as yours stands alone '.$times(Findings::ALONE).', as that of a source would, and is left as it is. If you mean yourself there, write “the author” and hand in again.',
+            $alone === 0
+                ? ''
+                : 'A family name as yours stands alone '.$times(Findings::ALONE)
+                    .', as that of a source would, and is left as it is. If you mean yourself there, write “the author” and hand in again.',
         ], fn (string $note) => $note !== ''));
     }
 
@@ -130,9 +157,14 @@ final class ReadWork
     private function piece(Assignment $assignment, UploadedFile|string $work, string $name): PieceTaken
     {
         if (! $work instanceof UploadedFile && ! $assignment->takesTyped()) {
-            throw new Refusal("This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}.");
+            throw new Refusal(
+                "This assignment does not take typed text. Hand in a file: {$assignment->kindsInWords()}."
+            );
         }
-        $piece = new PieceTaken($name, $work instanceof UploadedFile ? $this->reader->kind($work->getRealPath(), $name) : FileKind::Text, $work);
+        $piece = new PieceTaken(
+            $name, $work instanceof UploadedFile ? $this->reader->kind($work->getRealPath(), $name) : FileKind::Text,
+            $work,
+        );
         if ($piece->bytes() > $assignment->max_megabytes * 1_048_576) {
             throw new Refusal("This file is larger than the {$assignment->max_megabytes} MB this assignment takes.");
         }
@@ -140,7 +172,9 @@ final class ReadWork
             throw new Refusal('Choose a file, or type your text.');
         }
         if ($work instanceof UploadedFile && ! in_array($piece->kind, $assignment->fileKinds(), true)) {
-            throw new Refusal("This file is a {$piece->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}.");
+            throw new Refusal(
+                "This file is a {$piece->kind->label()}, which this assignment does not take. Hand in {$assignment->kindsInWords()}."
+            );
         }
 
         return $piece;
@@ -154,8 +188,12 @@ final class ReadWork
     private function piecesWords(PieceKept $kept, array $masks, Findings $findings): PieceRead
     {
         if ($kept->link !== null) {
-            return new PieceRead($kept->name, FileKind::Link, Document::ofText('A link was handed in: open it above.'), 0,
-                ['Nothing is fetched from a link: markers open the page as it is when they mark, and overlap is not looked for in it. Leave it as it is, and open to whoever has the address, until your result is out.'], link: $kept->link);
+            return new PieceRead($kept->name, FileKind::Link, Document::ofText(
+                'A link was handed in: open it above.'
+            ), 0,
+                [
+                    'Nothing is fetched from a link: markers open the page as it is when they mark, and overlap is not looked for in it. Leave it as it is, and open to whoever has the address, until your result is out.',
+                ], link: $kept->link);
         }
         $read = $this->reader->readAs($kept->kind, $kept->path, $kept->name);
         $masking = Masking::of($read->document, $masks);
@@ -164,7 +202,10 @@ final class ReadWork
             $findings->add(Findings::FILE_NAME, Findings::TAKEN_OUT);
         }
 
-        return new PieceRead($kept->name, $kept->kind, $masking->document, $read->words, $read->notes, hidden: $this->masked($read->hidden, $masks));
+        return new PieceRead(
+            $kept->name, $kept->kind, $masking->document, $read->words, $read->notes,
+            hidden: $this->masked($read->hidden, $masks),
+        );
     }
 
     /**
@@ -174,7 +215,9 @@ final class ReadWork
      */
     private function masked(array $hidden, array $masks): array
     {
-        return array_map(fn (array $one) => isset($one['words']) ? ['words' => array_reduce($masks, function (string $words, Mask $mask): string {
+        return array_map(fn (array $one) => isset($one['words']) ? ['words' => array_reduce($masks, function (
+            string $words, Mask $mask,
+        ): string {
             $times = 0;
 
             return $mask->hide($words, $times, true);

@@ -32,9 +32,18 @@ final class SaveClosureDays
         DB::transaction(function () use ($module, $days, $by): void {
             Module::query()->lockForUpdate()->findOrFail($module->id);
             ClosureDay::query()->where('module_id', $module->id)->delete();
-            ClosureDay::query()->insert(array_map(fn (string $day, string $name) => ['module_id' => $module->id, 'day' => $day, 'name' => $name], array_keys($days), $days));
-            $this->logbook->write(Entry::of(LogEvent::ClosureDaysSet)->on($module)->with(days: array_keys($days))->by($by));
-            Assignment::query()->where('module_id', $module->id)->whereNotNull('due_at')->whereNotNull('published_at')->with('module.closureDays')->get()->each(fn (Assignment $assignment) => ($this->setDueTimes)($assignment));
+            ClosureDay::query()->insert(
+                array_map(
+                    fn (string $day, string $name) => ['module_id' => $module->id, 'day' => $day, 'name' => $name],
+                    array_keys($days), $days,
+                )
+            );
+            $this->logbook->write(
+                Entry::of(LogEvent::ClosureDaysSet)->on($module)->with(days: array_keys($days))->by($by)
+            );
+            Assignment::query()->where('module_id', $module->id)->whereNotNull('due_at')->whereNotNull('published_at')
+                ->with('module.closureDays')->get()
+                ->each(fn (Assignment $assignment) => ($this->setDueTimes)($assignment));
         });
     }
 }

@@ -32,25 +32,42 @@ final class SetGroups
      *
      * @throws Refused
      */
-    public function __invoke(Assignment $assignment, array $groups, string $how, ?int $seed = null, ?int $size = null): void
-    {
+    public function __invoke(
+        Assignment $assignment, array $groups, string $how, ?int $seed = null, ?int $size = null,
+    ): void {
         DB::transaction(function () use ($assignment, $groups, $how, $seed, $size): void {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             if (! $stored->handin_by->isGroup()) {
                 throw new Refused('Each student hands in alone here. Change that under Plan first.');
             }
-            $scripts = Script::query()->where('assignment_id', $stored->id)->with('student:id,name')->orderBy('id')->lockForUpdate()->get();
-            $moved = $scripts->filter(fn (Script $script) => $script->group_name !== ($groups[$script->student_id] ?? null));
-            $fixed = $moved->filter(fn (Script $script) => $script->current_handin_id !== null || $this->hasHandedIn($scripts, $groups[$script->student_id] ?? null));
+            $scripts = Script::query()->where('assignment_id', $stored->id)->with('student:id,name')->orderBy('id')
+                ->lockForUpdate()->get();
+            $moved = $scripts->filter(
+                fn (Script $script) => $script->group_name !== ($groups[$script->student_id] ?? null)
+            );
+            $fixed = $moved->filter(
+                fn (Script $script) => $script->current_handin_id !== null
+                || $this->hasHandedIn($scripts, $groups[$script->student_id] ?? null)
+            );
             if ($fixed->isNotEmpty()) {
-                throw new Refused('Nothing was changed: '.$fixed->map(fn (Script $script) => $script->student->name)->implode(', ').' would leave or join a group that has handed in.');
+                throw new Refused(
+                    'Nothing was changed: '.$fixed->map(fn (Script $script) => $script->student->name)->implode(', ')
+                        .' would leave or join a group that has handed in.'
+                );
             }
             foreach ($moved->groupBy(fn (Script $script) => $groups[$script->student_id] ?? '') as $group => $members) {
-                Script::query()->whereIn('id', $members->pluck('id'))->update(['group_name' => $group === '' ? null : $group]);
+                Script::query()->whereIn('id', $members->pluck('id'))
+                    ->update(['group_name' => $group === '' ? null : $group]);
             }
             ($this->leads)($stored);
             ($this->setDueTimes)($stored);
-            $this->logbook->write(Entry::of(LogEvent::GroupsSet)->on($stored)->with(groups: count(array_unique($groups)), students: count($groups), form: $how, seed: $seed, size: $size));
+            $this->logbook->write(
+                Entry::of(LogEvent::GroupsSet)->on($stored)
+                    ->with(
+                        groups: count(array_unique($groups)), students: count($groups), form: $how, seed: $seed,
+                        size: $size,
+                    )
+            );
         });
     }
 
@@ -59,6 +76,9 @@ final class SetGroups
      */
     private function hasHandedIn(Collection $scripts, ?string $group): bool
     {
-        return $group !== null && $scripts->contains(fn (Script $script) => $script->group_name === $group && $script->current_handin_id !== null);
+        return $group !== null
+            && $scripts->contains(
+                fn (Script $script) => $script->group_name === $group && $script->current_handin_id !== null
+            );
     }
 }

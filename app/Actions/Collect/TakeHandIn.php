@@ -58,8 +58,10 @@ final class TakeHandIn
      * @throws Refused when the assignment does not take it now
      * @throws Refusal when a file cannot be taken; then none is
      */
-    public function __invoke(Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null, ?Carbon $arrived = null, ?Carbon $ahead = null, ?string $once = null): Handin
-    {
+    public function __invoke(
+        Assignment $assignment, User $student, UploadedFile|string|array $work, ?array $declared = null,
+        ?Carbon $arrived = null, ?Carbon $ahead = null, ?string $once = null,
+    ): Handin {
         $script = $this->scriptOf($assignment, $student);
         $received = $this->received($script, $arrived ?? Carbon::now(), $ahead);
         $before = $this->twin(new Collection([$script]), $student, $once);
@@ -71,9 +73,14 @@ final class TakeHandIn
         $work = $this->read->take($assignment, is_array($work) ? $work : [$work]);
         $paths = array_map(fn (PieceTaken $piece): string => $piece->store('handins'), $work);
         try {
-            $handin = DB::transaction(function () use ($assignment, $student, $mates, $received, $work, $paths, $declared, $once): Handin {
+            $handin = DB::transaction(function () use (
+                $assignment, $student, $mates, $received, $work, $paths, $declared, $once,
+            ): Handin {
                 // One at a time for the whole group, in the same order whoever of them hands in.
-                $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])->with(['assignment', 'student'])->withMax('handins', 'attempt')->orderBy('id')->lockForUpdate()->get();
+                $scripts = Script::query()->where('assignment_id', $assignment->id)
+                    ->whereIn('student_id', [$student->id, ...array_map(fn (User $mate) => $mate->id, $mates)])
+                    ->with(['assignment', 'student'])->withMax('handins', 'attempt')->orderBy('id')->lockForUpdate()
+                    ->get();
                 $own = $this->twin($scripts, $student, $once);
                 if ($own !== null) { // the same form came twice at once
                     Storage::delete($paths);
@@ -90,11 +97,13 @@ final class TakeHandIn
                     Mail::to($script->student->email)->queue((new HandedIn($handin))->afterCommit());
                 }
                 CountingAttemptChanged::dispatch(array_values($scripts->modelKeys()));
-                TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)->delete();
+                TypedText::query()->whereIn('script_id', $scripts->pluck('id'))->where('student_id', $student->id)
+                    ->delete();
                 assert($own instanceof Handin);
                 // A line about a person carries no script code.
                 $this->logbook->write(Entry::of(LogEvent::HandedIn)->on($assignment)->with(
-                    attempt: $own->attempt, files: count($work), sha256: $own->sha256, late: $own->late, members: $mates === [] ? null : count($mates) + 1,
+                    attempt: $own->attempt, files: count($work), sha256: $own->sha256, late: $own->late,
+                    members: $mates === [] ? null : count($mates) + 1,
                 )->by($student));
 
                 ReadHandin::dispatch($ids, $student->id)->afterCommit();
@@ -113,7 +122,13 @@ final class TakeHandIn
     {
         $due = $script->due_at?->toDateTimeImmutable();
 
-        return ($due === null ? $form->copy() : Carbon::instance(Attempts::received($form->toDateTimeImmutable(), $ahead?->toDateTimeImmutable(), $due)))->startOfSecond();
+        return (
+            $due === null
+                ? $form->copy()
+                : Carbon::instance(
+                    Attempts::received($form->toDateTimeImmutable(), $ahead?->toDateTimeImmutable(), $due)
+                )
+        )->startOfSecond();
     }
 
     /**
@@ -123,7 +138,10 @@ final class TakeHandIn
      */
     private function twin(Collection $scripts, User $student, ?string $once): ?Handin
     {
-        return $once === null ? null : Handin::query()->where('script_id', $scripts->firstWhere('student_id', $student->id)?->id)->where('once', $once)->first();
+        return $once === null
+            ? null
+            : Handin::query()->where('script_id', $scripts->firstWhere('student_id', $student->id)?->id)
+                ->where('once', $once)->first();
     }
 
     /**
@@ -131,8 +149,9 @@ final class TakeHandIn
      * @param  list<string>  $paths
      * @param  list<array{label: string, answer: string}>|null  $declared
      */
-    private function keep(Script $script, User $by, array $work, array $paths, Carbon $received, ?array $declared, ?string $once): Handin
-    {
+    private function keep(
+        Script $script, User $by, array $work, array $paths, Carbon $received, ?array $declared, ?string $once,
+    ): Handin {
         $sums = array_map(fn (PieceTaken $piece) => $piece->sha256(), $work);
         $handin = $script->handins()->make([
             'public_id' => (new Handin)->newUniqueId(),
@@ -141,7 +160,9 @@ final class TakeHandIn
             'bytes' => array_sum(array_map(fn (PieceTaken $piece) => $piece->bytes(), $work)),
             'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
             'words' => 0, 'text' => '', 'html' => '', 'notes' => [], 'identity' => [],
-            'declaration' => $declared, 'due_at' => $script->due_at, 'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)), 'received_at' => $received, 'created_at' => now()->startOfSecond(), 'once' => $once,
+            'declaration' => $declared, 'due_at' => $script->due_at,
+            'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)),
+            'received_at' => $received, 'created_at' => now()->startOfSecond(), 'once' => $once,
         ]);
         $files = array_map(fn (PieceTaken $piece, int $n) => $handin->files()->make([
             'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n],
@@ -161,7 +182,11 @@ final class TakeHandIn
         if ($script->brief_opened_at === null) {
             $script->update(['brief_opened_at' => $handin->received_at]);
         }
-        if (! Attempts::newOneCounts($script->current_handin_id === null, $handin->received_at->toDateTimeImmutable(), $this->due($script))) {
+        if (
+            ! Attempts::newOneCounts(
+                $script->current_handin_id === null, $handin->received_at->toDateTimeImmutable(), $this->due($script),
+            )
+        ) {
             return;
         }
         $script->letCount($handin);
@@ -173,7 +198,8 @@ final class TakeHandIn
 
     private function due(Script $script): DateTimeImmutable
     {
-        return $script->due_at?->toDateTimeImmutable() ?? throw new LogicException('What is open to students has a due time.');
+        return $script->due_at?->toDateTimeImmutable()
+            ?? throw new LogicException('What is open to students has a due time.');
     }
 
     /**
@@ -184,13 +210,19 @@ final class TakeHandIn
     private function matesOf(Assignment $assignment, Script $script): array
     {
         return ! $assignment->handin_by->isGroup() || $script->group_name === null ? []
-            : array_values($script->group()->where('student_id', '<>', $script->student_id)->map(fn (Script $mate) => $mate->student)->all());
+            : array_values(
+                $script->group()->where('student_id', '<>', $script->student_id)
+                    ->map(fn (Script $mate) => $mate->student)->all()
+            );
     }
 
     private function scriptOf(Assignment $assignment, User $student): Script
     {
-        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->with('assignment')->first()
-            ?? throw new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.');
+        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)
+            ->with('assignment')->first()
+            ?? throw new Refused(
+                'You are not on the list for this assignment. Ask your module coordinator to add you.'
+            );
     }
 
     /**
@@ -203,10 +235,15 @@ final class TakeHandIn
             throw new Refused('This assignment is not open yet.');
         }
         if ($script->closes_at !== null && $received->gt($script->closes_at)) {
-            throw new Refused('This assignment closed on '.Clock::shown($script->closes_at).'. Nothing can be handed in now; write to your module coordinator.');
+            throw new Refused(
+                'This assignment closed on '.Clock::shown($script->closes_at)
+                    .'. Nothing can be handed in now; write to your module coordinator.'
+            );
         }
         if (self::areWithMarkers($scripts->whereNotNull('current_handin_id'))) {
-            throw new Refused('Your work is with its markers, so nothing can take its place. What you handed in is safe; your receipt is below.');
+            throw new Refused(
+                'Your work is with its markers, so nothing can take its place. What you handed in is safe; your receipt is below.'
+            );
         }
     }
 
@@ -217,7 +254,8 @@ final class TakeHandIn
      */
     public static function areWithMarkers(Collection $scripts): bool
     {
-        return Mark::query()->whereIn('script_id', $scripts->map(fn (Script $script) => $script->lead_id ?? $script->id))->exists()
+        return Mark::query()
+            ->whereIn('script_id', $scripts->map(fn (Script $script) => $script->lead_id ?? $script->id))->exists()
             || Result::query()->whereIn('script_id', $scripts->modelKeys())->exists();
     }
 }

@@ -26,11 +26,14 @@ final class TellOfCoordinator
     public function __invoke(Module $module, User $user, ?User $by): void
     {
         $this->logbook->write(Entry::of(LogEvent::CoordinatorMade)->on($user)->in($module)->with(
-            themselves: $by?->is($user) === true, as_administrator: $by !== null && $by->is_admin && ! $by->coordinates($module->id),
+            themselves: $by?->is($user) === true,
+            as_administrator: $by !== null && $by->is_admin && ! $by->coordinates($module->id),
         )->by($by));
-        $others = Membership::query()->where('module_id', $module->id)->where('role', Role::Coordinator)->whereNull('left_at')->where('user_id', '!=', $user->id)->with('user')->get();
+        $others = Membership::query()->where('module_id', $module->id)->where('role', Role::Coordinator)
+            ->whereNull('left_at')->where('user_id', '!=', $user->id)->with('user')->get();
         foreach ($others as $other) {
-            $other->user_id === $by?->id || Mail::to($other->user->email)->queue((new NewCoordinator($module, $user, $by))->afterCommit());
+            $other->user_id === $by?->id
+                || Mail::to($other->user->email)->queue((new NewCoordinator($module, $user, $by))->afterCommit());
         }
     }
 }

@@ -33,6 +33,7 @@ final readonly class WorkRead
     /** Whether nothing in it has to be looked at to find a name: no page of a PDF, no picture. */
     public function isLookedThrough(): bool
     {
-        return ! str_contains($this->html, '<img ') && array_filter($this->pieces, fn (PieceRead $piece) => $piece->kind === FileKind::Pdf) === [];
+        return ! str_contains($this->html, '<img ')
+            && array_filter($this->pieces, fn (PieceRead $piece) => $piece->kind === FileKind::Pdf) === [];
     }
 }

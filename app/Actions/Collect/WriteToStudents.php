@@ -35,14 +35,32 @@ final class WriteToStudents
 
         return DB::transaction(function () use ($cohort, $assignment, $subject, $body, $by): Message {
             $students = $cohort->students();
-            $message = Message::query()->create(['assignment_id' => $assignment->id, 'sent_by' => $by->id, 'subject' => $subject, 'body' => $body, 'shown' => mb_substr($cohort->inWords(), 0, 80), 'recipients' => count($students)]);
+            $message = Message::query()->create(
+                [
+                    'assignment_id' => $assignment->id, 'sent_by' => $by->id, 'subject' => $subject, 'body' => $body,
+                    'shown' => mb_substr($cohort->inWords(), 0, 80), 'recipients' => count($students),
+                ]
+            );
             foreach (array_chunk($students, 500) as $some) {
-                foreach (Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', $some)->with('student')->get() as $script) {
+                foreach (
+                    Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', $some)
+                        ->with('student')->get() as $script
+                ) {
                     $values = self::values($assignment, $script);
-                    Mail::to($script->student->email)->queue((new FromCoordinator(Placeholders::fill($subject, $values), Placeholders::fill($body, $values), $by->name, $by->email))->afterCommit());
+                    Mail::to($script->student->email)->queue(
+                        (
+                            new FromCoordinator(
+                                Placeholders::fill($subject, $values), Placeholders::fill($body, $values), $by->name,
+                                $by->email,
+                            )
+                        )->afterCommit()
+                    );
                 }
             }
-            $this->logbook->write(Entry::of(LogEvent::StudentsWrittenTo)->on($assignment)->with(students: count($students))->saying(title: $subject, to: $message->shown)->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::StudentsWrittenTo)->on($assignment)->with(students: count($students))
+                    ->saying(title: $subject, to: $message->shown)->by($by)
+            );
 
             return $message;
         });
@@ -56,8 +74,11 @@ final class WriteToStudents
     public static function values(Assignment $assignment, Script $script): array
     {
         return [
-            'name' => $script->student->name, 'first name' => $script->student->given_name ?? (strtok($script->student->name, ' ') ?: $script->student->name),
-            'assignment' => $assignment->title, 'module' => $assignment->module->fullTitle(), 'due' => Clock::shown($script->due_at), 'link' => route('hand-in.show', $assignment),
+            'name' => $script->student->name,
+            'first name' => $script->student->given_name
+                ?? (strtok($script->student->name, ' ') ?: $script->student->name),
+            'assignment' => $assignment->title, 'module' => $assignment->module->fullTitle(),
+            'due' => Clock::shown($script->due_at), 'link' => route('hand-in.show', $assignment),
         ];
     }
 }

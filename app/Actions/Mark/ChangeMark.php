@@ -32,10 +32,14 @@ final class ChangeMark
             $script = Script::query()->lockForUpdate()->findOrFail($mark->script_id);
             $stored = Mark::query()->lockForUpdate()->findOrFail($mark->id);
             if ($stored->marker_id !== $mark->marker_id || $stored->isHandedOver()) {
-                throw new Refused('This script has been given to another marker meanwhile. What you wrote last was not saved.');
+                throw new Refused(
+                    'This script has been given to another marker meanwhile. What you wrote last was not saved.'
+                );
             }
             if ($script->result()->exists()) {
-                throw new Refused("The result of {$script->code} has been released; its marks no longer change. What you wrote last was not saved.");
+                throw new Refused(
+                    "The result of {$script->code} has been released; its marks no longer change. What you wrote last was not saved."
+                );
             }
             if ($stored->isDone()) {
                 throw new Refused('This mark is done. Open it again to change it; what you wrote last was not saved.');

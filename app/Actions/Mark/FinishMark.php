@@ -37,13 +37,19 @@ final class FinishMark
                 $score = $stored->score();
                 if (! $score->isComplete()) {
                     $missing = array_map(fn (Criterion $criterion) => $criterion->title(), $score->missing());
-                    throw new Refused('Not done yet: '.implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have').' no mark. Everything you chose and wrote is kept.');
+                    throw new Refused(
+                        'Not done yet: '.implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have')
+                            .' no mark. Everything you chose and wrote is kept.'
+                    );
                 }
                 $stored->total = (string) $score->percent();
                 $stored->done_at = Carbon::now();
                 $stored->aside_reason = null;
             });
-            $this->logbook->write(Entry::of(LogEvent::MarkFinished)->on($done->script)->with(seat: $done->seat, total: $done->shownTotal()));
+            $this->logbook->write(
+                Entry::of(LogEvent::MarkFinished)->on($done->script)
+                    ->with(seat: $done->seat, total: $done->shownTotal())
+            );
             if ($done->counts) {
                 ($this->settle)($done->script->refresh());
                 ($this->standings)([$done->script_id]);

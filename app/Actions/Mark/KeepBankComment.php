@@ -36,8 +36,13 @@ final class KeepBankComment
         return DB::transaction(function () use ($set, $module, $fields, $by): BankComment {
             $into = match ($set) {
                 'own' => $this->make(null, 'My comments', $by),
-                'team' => $this->make($module ?? throw new Refused('Choose the module whose team shares the set.'), 'Comments of the team', $by),
-                default => BankSet::of($by)->where('public_id', $set)->first() ?? throw new Refused('There is no such set, or it is not yours to write in. Nothing was kept.'),
+                'team' => $this->make(
+                    $module ?? throw new Refused('Choose the module whose team shares the set.'),
+                    'Comments of the team', $by,
+                ),
+                default => BankSet::of($by)->where('public_id', $set)
+                    ->first()
+                        ?? throw new Refused('There is no such set, or it is not yours to write in. Nothing was kept.'),
             };
 
             return $this->into($into, [$fields], $by)[0];
@@ -64,12 +69,18 @@ final class KeepBankComment
     private function log(LogEvent $event, BankComment $comment, User $by): void
     {
         $module = $comment->set->module;
-        $module === null || $this->logbook->write(Entry::of($event)->in($module)->saying(title: $comment->set->title, label: $comment->label)->by($by));
+        $module === null
+            || $this->logbook->write(
+                Entry::of($event)->in($module)->saying(title: $comment->set->title, label: $comment->label)->by($by)
+            );
     }
 
     public function make(?Module $module, string $title, User $by): BankSet
     {
-        return BankSet::query()->firstOrCreate(['module_id' => $module?->id, 'title' => $title, ...($module === null ? ['owner_id' => $by->id] : [])], ['owner_id' => $by->id]);
+        return BankSet::query()->firstOrCreate(
+            ['module_id' => $module?->id, 'title' => $title, ...($module === null ? ['owner_id' => $by->id] : [])],
+            ['owner_id' => $by->id],
+        );
     }
 
     /**
@@ -82,14 +93,21 @@ final class KeepBankComment
     {
         return DB::transaction(function () use ($set, $comments, $by): array {
             $has = $set->comments()->lockForUpdate()->pluck('text', 'id')->flip();
-            throw_if($has->count() + count($comments) > self::MOST, new Refused('A set holds '.number_format(self::MOST).' comments at most. Nothing was added; begin another set.'));
+            throw_if(
+                $has->count() + count($comments) > self::MOST,
+                new Refused(
+                    'A set holds '.number_format(self::MOST).' comments at most. Nothing was added; begin another set.'
+                ),
+            );
             $added = [];
             foreach ($comments as $one) {
                 $known = $has[$one['text']] ?? null;
                 if ($known !== null && count($comments) > 1) {
                     continue;
                 }
-                $added[] = $known !== null ? BankComment::query()->findOrFail($known) : $set->comments()->create([...$one, 'saved_by' => $by->id]);
+                $added[] = $known !== null
+                    ? BankComment::query()->findOrFail($known)
+                    : $set->comments()->create([...$one, 'saved_by' => $by->id]);
             }
 
             return $added;
@@ -105,7 +123,13 @@ final class KeepBankComment
     {
         DB::transaction(function () use ($comment, $fields, $seen, $by): void {
             $stored = BankComment::query()->lockForUpdate()->findOrFail($comment->id);
-            throw_if($stored->lock_version !== $seen, new Refused("Someone changed “{$stored->label}” while you were at it. It now reads: “{$stored->text}”. Your words are still in the field; save again to put them in its place.", 'text'));
+            throw_if(
+                $stored->lock_version !== $seen,
+                new Refused(
+                    "Someone changed “{$stored->label}” while you were at it. It now reads: “{$stored->text}”. Your words are still in the field; save again to put them in its place.",
+                    'text',
+                ),
+            );
             $stored->update([...$fields, 'saved_by' => $by->id, 'lock_version' => $seen + 1]);
         });
     }

@@ -45,17 +45,25 @@ final class RemindMarkers
         }
 
         return DB::transaction(function () use ($assignment, $to, $body, $by): int {
-            $open = Mark::counting()->where('assignment_id', $assignment->id)->whereNull('done_at')->groupBy('marker_id')->selectRaw('marker_id, COUNT(*) AS still')->toBase()->pluck('still', 'marker_id');
+            $open = Mark::counting()->where('assignment_id', $assignment->id)->whereNull('done_at')
+                ->groupBy('marker_id')->selectRaw('marker_id, COUNT(*) AS still')->toBase()
+                ->pluck('still', 'marker_id');
             $people = User::query()->whereIn('public_id', $to)->whereIn('id', $open->keys())->get();
-            throw_if($people->isEmpty(), new Refused('Nobody of these has anything left to mark, so nobody was written to.'));
+            throw_if(
+                $people->isEmpty(), new Refused('Nobody of these has anything left to mark, so nobody was written to.'),
+            );
             foreach ($people as $person) {
                 $count = (int) $open[$person->id];
-                Mail::to($person->email)->queue((new FromCoordinator("Still to mark: {$assignment->title}", Placeholders::fill($body, [
-                    'name' => $person->name, 'open' => $count === 1 ? '1 script' : "{$count} scripts", 'assignment' => $assignment->title,
-                    'promised' => Clock::day($assignment->promised_on), 'link' => route('mark.index', $assignment),
-                ]), $by->name, $by->email))->afterCommit());
+                Mail::to($person->email)
+                    ->queue((new FromCoordinator("Still to mark: {$assignment->title}", Placeholders::fill($body, [
+                        'name' => $person->name, 'open' => $count === 1 ? '1 script' : "{$count} scripts",
+                        'assignment' => $assignment->title,
+                        'promised' => Clock::day($assignment->promised_on), 'link' => route('mark.index', $assignment),
+                    ]), $by->name, $by->email))->afterCommit());
             }
-            $this->logbook->write(Entry::of(LogEvent::MarkersReminded)->on($assignment)->with(markers: $people->count())->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::MarkersReminded)->on($assignment)->with(markers: $people->count())->by($by)
+            );
 
             return $people->count();
         });

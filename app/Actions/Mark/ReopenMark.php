@@ -29,8 +29,10 @@ final class ReopenMark
         $script = $mark->script;
 
         return match (true) {
-            $script->result()->exists() => "The result of {$script->code} has been released; its marks no longer change.",
-            $mark->counts && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')->doesntExist() => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
+            $script->result()
+                ->exists() => "The result of {$script->code} has been released; its marks no longer change.",
+            $mark->counts && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')
+                ->doesntExist() => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
             default => null,
         };
     }
@@ -50,9 +52,13 @@ final class ReopenMark
             throw_if($why !== null, new Refused((string) $why));
             $before = $stored->shownTotal();
             $stored->counts && $script->settlement()->delete();
-            $stored->forceFill(['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1])->save();
+            $stored->forceFill(
+                ['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1]
+            )->save();
             ($this->standings)([$script->id]);
-            $this->logbook->write(Entry::of(LogEvent::MarkReopened)->on($script)->with(seat: $stored->seat, before: $before));
+            $this->logbook->write(
+                Entry::of(LogEvent::MarkReopened)->on($script)->with(seat: $stored->seat, before: $before)
+            );
         });
     }
 }

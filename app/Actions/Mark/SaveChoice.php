@@ -26,7 +26,9 @@ final class SaveChoice
     public function __invoke(Mark $mark, string $criterion, CriterionMark|array $choice): Mark
     {
         return ($this->change)($mark, function (Mark $stored) use ($criterion, $choice): void {
-            $choices = $stored->choices->with($criterion, $choice instanceof CriterionMark ? $choice : CriterionMark::fromArray($choice, $criterion));
+            $choices = $stored->choices->with(
+                $criterion, $choice instanceof CriterionMark ? $choice : CriterionMark::fromArray($choice, $criterion),
+            );
             Scorer::score($stored->rubricVersion->toCore(), $choices);
             $stored->choices = $choices;
         });

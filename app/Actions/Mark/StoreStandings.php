@@ -28,11 +28,14 @@ final class StoreStandings
     public function __invoke(iterable $scriptIds): void
     {
         collect($scriptIds)->unique()->chunk(self::CHUNK)->each(function (Collection $ids): void {
-            $leads = DB::table('scripts')->whereIn('id', $ids)->selectRaw('COALESCE(lead_id, id) AS lead_id')->pluck('lead_id')->unique();
+            $leads = DB::table('scripts')->whereIn('id', $ids)->selectRaw('COALESCE(lead_id, id) AS lead_id')
+                ->pluck('lead_id')->unique();
             $followers = DB::table('scripts')->whereIn('lead_id', $leads)->pluck('id');
             // Locked by their keys alone, in the order in which everything takes a group's scripts.
             $scripts = DB::table('scripts')->whereIn('id', $leads->concat($followers))->orderBy('id')
-                ->lockForUpdate()->get(['id', 'lead_id', 'current_handin_id', 'held', 'standing', 'reached', 'second_done']);
+                ->lockForUpdate()->get(
+                    ['id', 'lead_id', 'current_handin_id', 'held', 'standing', 'reached', 'second_done']
+                );
             $this->store($scripts, $leads);
         });
     }
@@ -43,23 +46,35 @@ final class StoreStandings
      */
     private function store(Collection $scripts, Collection $leads): void
     {
-        $marks = DB::table('marks')->whereIn('script_id', $leads)->where('counts', true)->get(['script_id', 'seat', 'total', 'begun_at', 'done_at'])->groupBy('script_id');
+        $marks = DB::table('marks')->whereIn('script_id', $leads)->where('counts', true)
+            ->get(['script_id', 'seat', 'total', 'begun_at', 'done_at'])->groupBy('script_id');
         $agreed = DB::table('settlements')->whereIn('script_id', $leads)->pluck('script_id')->flip();
         $released = DB::table('results')->whereIn('script_id', $scripts->pluck('id'))->pluck('script_id')->flip();
-        $panels = $leads->mapWithKeys(fn (mixed $lead) => [(int) $lead => Panel::of(...$marks->get($lead, collect())->map($this->mark(...))->all())]);
+        $panels = $leads->mapWithKeys(
+            fn (mixed $lead) => [
+                (int) $lead => Panel::of(...$marks->get($lead, collect())->map($this->mark(...))->all()),
+            ]
+        );
         $changes = [];
         foreach ($scripts as $script) {
             $lead = (int) ($script->lead_id ?? $script->id);
             $panel = $panels->get($lead, Panel::of());
-            $facts = new Facts($script->current_handin_id !== null, $agreed->has($lead), (bool) $script->held, $released->has($script->id));
-            $new = [Standing::of($facts, $panel)->value, Standing::reached($facts, $panel)->value, $panel->isDone(Seat::Second)];
+            $facts = new Facts(
+                $script->current_handin_id !== null, $agreed->has($lead), (bool) $script->held,
+                $released->has($script->id),
+            );
+            $new = [
+                Standing::of($facts, $panel)->value, Standing::reached($facts, $panel)->value,
+                $panel->isDone(Seat::Second),
+            ];
             if ($new !== [$script->standing, $script->reached, (bool) $script->second_done]) {
                 $changes[implode(' ', $new)][] = [$script->id, $new];
             }
         }
         foreach ($changes as $same) {
             [$standing, $reached, $secondDone] = $same[0][1];
-            DB::table('scripts')->whereIn('id', array_column($same, 0))->update(['standing' => $standing, 'reached' => $reached, 'second_done' => $secondDone]);
+            DB::table('scripts')->whereIn('id', array_column($same, 0))
+                ->update(['standing' => $standing, 'reached' => $reached, 'second_done' => $secondDone]);
         }
     }
 

@@ -51,7 +51,10 @@ final class SyncDesk
                 try {
                     $outcomes[$key] = $this->one($stored, $key, $change);
                 } catch (InvalidInput $e) {
-                    $outcomes[$key] = ['state' => 'refused', 'why' => ucfirst(implode('; ', array_map(fn (Fault $fault) => $fault->what, $e->faults))).'.'];
+                    $outcomes[$key] = [
+                        'state' => 'refused',
+                        'why' => ucfirst(implode('; ', array_map(fn (Fault $fault) => $fault->what, $e->faults))).'.',
+                    ];
                 }
             }
         });
@@ -71,9 +74,16 @@ final class SyncDesk
 
         return match ($what) {
             'mark' => $this->choice($stored, $about, $change),
-            'words' => $this->text($change, $stored->choices->on($about)->comment, fn (string $text) => $this->putComment($stored, $about, $text)),
-            'general' => $this->text($change, $stored->general_comment, fn (string $text) => $stored->general_comment = $text),
-            'private' => $this->text($change, $stored->private_note, fn (string $text) => $stored->private_note = $text),
+            'words' => $this->text(
+                $change, $stored->choices->on($about)->comment,
+                fn (string $text) => $this->putComment($stored, $about, $text),
+            ),
+            'general' => $this->text(
+                $change, $stored->general_comment, fn (string $text) => $stored->general_comment = $text,
+            ),
+            'private' => $this->text(
+                $change, $stored->private_note, fn (string $text) => $stored->private_note = $text,
+            ),
             'note' => $this->note($stored, $about, $change),
             default => throw InvalidInput::at($key, 'is nothing the desk knows'),
         };
@@ -89,11 +99,18 @@ final class SyncDesk
     {
         $rubric = $stored->rubricVersion->toCore();
         $criterion = $rubric->criterion($id) ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
-        $read = fn (mixed $form): CriterionMark => MarkForm::mark($criterion, array_diff_key(is_array($form) ? $form : [], ['comment' => true]));
+        $read = fn (mixed $form): CriterionMark => MarkForm::mark(
+            $criterion, array_diff_key(is_array($form) ? $form : [], ['comment' => true]),
+        );
         $now = $read($change['now'] ?? []);
         $has = $stored->choices->on($id);
         if (! $has->setsTheSame($now) && ! $has->setsTheSame($read($change['was'] ?? []))) {
-            return ['state' => 'clash', 'theirs' => MarkForm::form($criterion, $has), 'words' => $has->isUnset() ? 'nothing' : (trim(MarkForm::inWords($criterion, $has)) ?: ($has->points ?? 'another mark').' points')];
+            return [
+                'state' => 'clash', 'theirs' => MarkForm::form($criterion, $has),
+                'words' => $has->isUnset()
+                    ? 'nothing'
+                    : (trim(MarkForm::inWords($criterion, $has)) ?: ($has->points ?? 'another mark').' points'),
+            ];
         }
         $choices = $stored->choices->with($id, $now->withComment($has->comment));
         Scorer::score($rubric, $choices);
@@ -107,8 +124,11 @@ final class SyncDesk
      */
     private function putComment(Mark $stored, string $id, string $text): void
     {
-        $stored->rubricVersion->toCore()->criterion($id) ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
-        $stored->choices = $stored->choices->with($id, $stored->choices->on($id)->withComment(trim($text) === '' ? '' : $text));
+        $stored->rubricVersion->toCore()->criterion($id)
+            ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
+        $stored->choices = $stored->choices->with(
+            $id, $stored->choices->on($id)->withComment(trim($text) === '' ? '' : $text),
+        );
     }
 
     /**
@@ -141,7 +161,11 @@ final class SyncDesk
         }
         $text = str_replace("\r\n", "\n", $text);
         if (mb_strlen($text) > self::LONGEST) {
-            throw InvalidInput::at('text', 'is not saved: it has '.number_format(mb_strlen($text)).' characters, and '.number_format(self::LONGEST).' are kept at most. It stays in this browser; shorten it, or put the rest into another comment');
+            throw InvalidInput::at(
+                'text',
+                'is not saved: it has '.number_format(mb_strlen($text)).' characters, and '.number_format(self::LONGEST)
+                    .' are kept at most. It stays in this browser; shorten it, or put the rest into another comment',
+            );
         }
 
         return $text;
@@ -164,9 +188,16 @@ final class SyncDesk
             throw InvalidInput::at($id, 'belongs to another script');
         }
         $wanted = [
-            'body' => $this->words($now['body'] ?? ''), 'kind' => (CommentKind::tryFrom(is_string($now['kind'] ?? null) ? $now['kind'] : '') ?? CommentKind::Remark)->value,
-            'criterion' => is_string($now['criterion'] ?? null) && $stored->rubricVersion->toCore()->criterion($now['criterion']) !== null ? $now['criterion'] : null,
-            'anchor' => $this->anchor($stored, $now['anchor'] ?? null, $note), 'gone' => ($now['gone'] ?? false) === true,
+            'body' => $this->words($now['body'] ?? ''),
+            'kind' => (
+                CommentKind::tryFrom(is_string($now['kind'] ?? null) ? $now['kind'] : '') ?? CommentKind::Remark
+            )->value,
+            'criterion' => is_string($now['criterion'] ?? null)
+                && $stored->rubricVersion->toCore()->criterion($now['criterion']) !== null
+                ? $now['criterion']
+                : null,
+            'anchor' => $this->anchor($stored, $now['anchor'] ?? null, $note),
+            'gone' => ($now['gone'] ?? false) === true,
         ];
         if ($note === null) {
             if ($stored->comments()->whereNull('gone_at')->count() >= self::MOST_COMMENTS) {
@@ -177,12 +208,19 @@ final class SyncDesk
         } elseif ($note->content() != $wanted && ! $this->knew($note, $change['was'] ?? null)) {
             return ['state' => 'clash', 'theirs' => $note->content()];
         }
-        $bank = is_string($now['bank'] ?? null) && ! $note->exists ? BankComment::query()->where('public_id', $now['bank'])->first() : null;
+        $bank = is_string($now['bank'] ?? null) && ! $note->exists
+            ? BankComment::query()->where('public_id', $now['bank'])->first()
+            : null;
         if ($bank !== null) {
             BankComment::query()->whereKey($bank->id)->increment('used');
             $note->bank_comment_id = $bank->id;
         }
-        $note->fill(['body' => $wanted['body'], 'kind' => $wanted['kind'], 'criterion' => $wanted['criterion'], 'anchor' => $wanted['anchor'], 'gone_at' => $wanted['gone'] ? ($note->gone_at ?? now()) : null])->save();
+        $note->fill(
+            [
+                'body' => $wanted['body'], 'kind' => $wanted['kind'], 'criterion' => $wanted['criterion'],
+                'anchor' => $wanted['anchor'], 'gone_at' => $wanted['gone'] ? ($note->gone_at ?? now()) : null,
+            ]
+        )->save();
         $stored->lock_version++;
 
         return ['state' => 'saved'];
@@ -193,7 +231,8 @@ final class SyncDesk
     {
         $has = $note->content();
 
-        return is_array($was) && ($was['body'] ?? null) === $has['body'] && ($was['kind'] ?? null) === $has['kind'] && ($was['criterion'] ?? null) === $has['criterion'] && (bool) ($was['gone'] ?? false) === $has['gone'];
+        return is_array($was) && ($was['body'] ?? null) === $has['body'] && ($was['kind'] ?? null) === $has['kind']
+            && ($was['criterion'] ?? null) === $has['criterion'] && (bool) ($was['gone'] ?? false) === $has['gone'];
     }
 
     /**

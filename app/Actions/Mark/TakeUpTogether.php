@@ -14,7 +14,8 @@ use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Marking\Seat;
 
 /**
- * Begins a mark from the one its marker made of the same script when all marked together, so that nothing is typed twice.
+ * Begins a mark from the one its marker made of the same script when all marked together, so that nothing is typed
+ * twice.
  */
 final class TakeUpTogether
 {
@@ -31,8 +32,10 @@ final class TakeUpTogether
             return null;
         }
         /** @var Mark|null $source */
-        $source = Mark::query()->where('script_id', $mark->script_id)->where('marker_id', $mark->marker_id)->where('seat', Seat::Together)
-            ->where('rubric_version_id', $mark->rubric_version_id)->where('work_id', $mark->work_id)->whereNotNull('begun_at')->first();
+        $source = Mark::query()->where('script_id', $mark->script_id)->where('marker_id', $mark->marker_id)
+            ->where('seat', Seat::Together)
+            ->where('rubric_version_id', $mark->rubric_version_id)->where('work_id', $mark->work_id)
+            ->whereNotNull('begun_at')->first();
 
         return $source;
     }
@@ -43,15 +46,25 @@ final class TakeUpTogether
     public function __invoke(Mark $mark): void
     {
         DB::transaction(function () use ($mark): void {
-            $source = self::source($mark) ?? throw new Refused('There is no mark made together to begin from, or this one is begun already. Nothing was changed.');
+            $source = self::source($mark)
+                ?? throw new Refused(
+                    'There is no mark made together to begin from, or this one is begun already. Nothing was changed.'
+                );
             ($this->change)($mark, function (Mark $stored) use ($source): void {
                 $stored->choices = $source->choices;
                 $stored->general_comment = $source->general_comment;
                 foreach ($source->comments()->whereNull('gone_at')->get() as $comment) {
-                    MarkComment::query()->create(['mark_id' => $stored->id, ...$comment->only(['kind', 'criterion', 'body', 'anchor', 'bank_comment_id'])]);
+                    MarkComment::query()->create(
+                        [
+                            'mark_id' => $stored->id,
+                            ...$comment->only(['kind', 'criterion', 'body', 'anchor', 'bank_comment_id']),
+                        ]
+                    );
                 }
             });
-            $this->logbook->write(Entry::of(LogEvent::MarkBegunFromTogether)->on($mark->script)->with(seat: $mark->seat));
+            $this->logbook->write(
+                Entry::of(LogEvent::MarkBegunFromTogether)->on($mark->script)->with(seat: $mark->seat)
+            );
         });
     }
 }

@@ -35,15 +35,21 @@ final class AcceptProposal
     {
         DB::transaction(function () use ($script, $proposalId, $marker): void {
             $stored = OpenScript::lock($script);
-            $proposal = Proposal::query()->where('script_id', $stored->id)->where('state', 'open')->whereKey($proposalId)->first()
+            $proposal = Proposal::query()->where('script_id', $stored->id)->where('state', 'open')
+                ->whereKey($proposalId)->first()
                 ?? throw new Refused('That proposal has been replaced by another meanwhile. Read the new one below.');
             if ($proposal->proposed_by === $marker->id) {
                 throw new Refused('You proposed this mark yourself; the other marker has to accept it.');
             }
-            $settled = $stored->panel()->agreed(BigDecimal::of($proposal->mark)->stripTrailingZeros(), $proposal->reason);
+            $settled = $stored->panel()->agreed(
+                BigDecimal::of($proposal->mark)->stripTrailingZeros(), $proposal->reason,
+            );
             Settlement::keep($stored, $settled, $proposal);
             $proposal->update(['state' => 'accepted', 'accepted_by' => $marker->id]);
-            $this->logbook->write(Entry::of(LogEvent::ProposalAccepted)->on($stored)->with(mark: Figure::shown($settled->mark))->by($marker));
+            $this->logbook->write(
+                Entry::of(LogEvent::ProposalAccepted)->on($stored)->with(mark: Figure::shown($settled->mark))
+                    ->by($marker)
+            );
             ($this->standings)([$stored->id]);
         });
     }

@@ -32,13 +32,23 @@ final class ProposeMark
     {
         $value = Document::parse($mark);
         if ($value === null || $value->isGreaterThan(100) || $value->stripTrailingZeros()->getScale() > 1) {
-            throw new Refused('The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.', 'mark');
+            throw new Refused(
+                'The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.', 'mark',
+            );
         }
         DB::transaction(function () use ($script, $marker, $value, $reason): void {
             $stored = OpenScript::lock($script);
             $stored->proposals()->where('state', 'open')->update(['state' => 'replaced']);
-            Proposal::query()->create(['script_id' => $stored->id, 'proposed_by' => $marker->id, 'mark' => (string) $value, 'reason' => $reason]);
-            $this->logbook->write(Entry::of(LogEvent::MarkProposed)->on($stored)->with(mark: Figure::plain(BigDecimal::of($value)))->because($reason)->by($marker));
+            Proposal::query()->create(
+                [
+                    'script_id' => $stored->id, 'proposed_by' => $marker->id, 'mark' => (string) $value,
+                    'reason' => $reason,
+                ]
+            );
+            $this->logbook->write(
+                Entry::of(LogEvent::MarkProposed)->on($stored)->with(mark: Figure::plain(BigDecimal::of($value)))
+                    ->because($reason)->by($marker)
+            );
         });
     }
 }

@@ -29,13 +29,17 @@ final class SettleByRule
         $script->load(['marks.rubricVersion', 'assignment']);
         $settled = $script->panel()->settle($script->assignment->scheme);
         if ($settled instanceof OpenMark) {
-            $settled->why === WhyOpen::MarksMissing || $this->logbook->write(Entry::of(LogEvent::LeftToMarkers)->on($script)->with(
-                why: $settled->why, size: $settled->apart === null ? null : Figure::shown($settled->apart->toBigRational()),
-            ));
+            $settled->why === WhyOpen::MarksMissing
+                || $this->logbook->write(Entry::of(LogEvent::LeftToMarkers)->on($script)->with(
+                    why: $settled->why,
+                    size: $settled->apart === null ? null : Figure::shown($settled->apart->toBigRational()),
+                ));
 
             return;
         }
         Settlement::keep($script, $settled);
-        $this->logbook->write(Entry::of(LogEvent::SettledByRule)->on($script)->with(mark: Figure::shown($settled->mark)));
+        $this->logbook->write(
+            Entry::of(LogEvent::SettledByRule)->on($script)->with(mark: Figure::shown($settled->mark))
+        );
     }
 }

@@ -28,7 +28,8 @@ final class AddStarterSet
      */
     public function __invoke(User $user): int
     {
-        $there = Rubric::query()->where('scope', RubricScope::Institution)->where('provenance', self::PROVENANCE)->pluck('title');
+        $there = Rubric::query()->where('scope', RubricScope::Institution)->where('provenance', self::PROVENANCE)
+            ->pluck('title');
         $added = 0;
         foreach (require database_path('starter/rubrics.php') as $document) {
             if (! $there->contains($document['title'])) {

@@ -54,14 +54,25 @@ final class ChangeAssignmentRubric
                 throw new Refused('This assignment has the newest version of its rubric already.');
             }
             if ($to->number !== $seen) {
-                throw new Refused("Version {$to->number} of the rubric has been made ready meanwhile. Look at what it changes, then choose.");
+                throw new Refused(
+                    "Version {$to->number} of the rubric has been made ready meanwhile. Look at what it changes, then choose."
+                );
             }
             $counts = ['changed' => 0, 'kept' => 0, 'opened' => 0];
-            foreach (Script::query()->where('assignment_id', $stored->id)->lockForUpdate()->with(['marks.rubricVersion', 'settlement', 'result'])->get() as $script) {
+            foreach (
+                Script::query()->where('assignment_id', $stored->id)->lockForUpdate()
+                    ->with(['marks.rubricVersion', 'settlement', 'result'])->get() as $script
+            ) {
                 $this->script($script, $to, $choice, $counts);
             }
             $stored->forceFill(['rubric_version_id' => $to->id, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write(Entry::of(LogEvent::NewerRubricGiven)->on($stored)->with(from: $from->number, to: $to->number, marks: $choice, changed: $counts['changed'], left: $counts['kept'], open_again: $counts['opened']));
+            $this->logbook->write(
+                Entry::of(LogEvent::NewerRubricGiven)->on($stored)
+                    ->with(
+                        from: $from->number, to: $to->number, marks: $choice, changed: $counts['changed'],
+                        left: $counts['kept'], open_again: $counts['opened'],
+                    )
+            );
             if ($stored->isOpen()) {
                 foreach ($stored->module->members()->where('role', Role::Student)->with('user')->get() as $member) {
                     Mail::to($member->user->email)->queue((new RubricChanged($stored, $member->user))->afterCommit());
@@ -111,7 +122,8 @@ final class ChangeAssignmentRubric
         if ($isTouched) {
             $counts['changed']++;
             $this->logbook->write(Entry::of(LogEvent::MarkMoved)->on($script)->with(
-                seat: $mark->seat, version: $to->number, before: $before, after: $stays ? $mark->shownTotal() : null, open_again: $before !== null && ! $stays,
+                seat: $mark->seat, version: $to->number, before: $before, after: $stays ? $mark->shownTotal() : null,
+                open_again: $before !== null && ! $stays,
             )->saying(lost: implode(', ', $carried->lost)));
         }
     }

@@ -28,7 +28,11 @@ final class ChangeRubricState
                 return;
             }
             $stored->forceFill(['state' => $state, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write(Entry::of($state === RubricState::Retired ? LogEvent::RubricRetired : LogEvent::RubricOpened)->on($stored));
+            $this->logbook->write(
+                Entry::of(
+                    $state === RubricState::Retired ? LogEvent::RubricRetired : LogEvent::RubricOpened
+                )->on($stored)
+            );
         });
     }
 }

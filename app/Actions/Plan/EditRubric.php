@@ -35,8 +35,9 @@ final class EditRubric
      *
      * @throws Refused|SavedMeanwhile
      */
-    public function __invoke(Rubric $rubric, User $user, Closure $change, string $what, ?string $place = null, ?int $seen = null): Rubric
-    {
+    public function __invoke(
+        Rubric $rubric, User $user, Closure $change, string $what, ?string $place = null, ?int $seen = null,
+    ): Rubric {
         return DB::transaction(function () use ($rubric, $user, $change, $what, $place, $seen): Rubric {
             $stored = $this->locked($rubric);
             $before = $stored->draft();
@@ -48,7 +49,9 @@ final class EditRubric
                 return $stored;
             }
             if (strlen((string) json_encode($after->document)) > RubricJson::MOST_BYTES) {
-                throw new Refused('That is more text than a rubric can hold, so it was not saved. It is still in the page: shorten it, or copy it elsewhere.');
+                throw new Refused(
+                    'That is more text than a rubric can hold, so it was not saved. It is still in the page: shorten it, or copy it elsewhere.'
+                );
             }
             $this->keepStep($stored, $user, $before, $after, $what, $place);
             $this->store($stored, $after, $user);
@@ -93,28 +96,46 @@ final class EditRubric
         return $stored;
     }
 
-    private function keepStep(Rubric $stored, User $user, Draft $before, Draft $after, string $what, ?string $place): void
-    {
+    private function keepStep(
+        Rubric $stored, User $user, Draft $before, Draft $after, string $what, ?string $place,
+    ): void {
         $now = now();
         $stored->steps()->where('number', '>', $stored->step)->delete();
-        $last = $stored->steps()->where('number', $stored->step)->first(['id', 'number', 'place', 'user_id', 'created_at']);
-        if ($last !== null && $place !== null && $last->place === $place && $last->user_id === $user->id && $last->created_at->diffInSeconds($now) < self::SAME_STEP) {
-            RubricStep::query()->whereKey($last->id)->update(['document' => json_encode($after->document, JSON_THROW_ON_ERROR)]);
+        $last = $stored->steps()->where('number', $stored->step)
+            ->first(['id', 'number', 'place', 'user_id', 'created_at']);
+        if (
+            $last !== null && $place !== null && $last->place === $place && $last->user_id === $user->id
+            && $last->created_at->diffInSeconds($now) < self::SAME_STEP
+        ) {
+            RubricStep::query()->whereKey($last->id)
+                ->update(['document' => json_encode($after->document, JSON_THROW_ON_ERROR)]);
 
             return;
         }
         if ($last === null) {
-            $stored->steps()->create(['number' => $stored->step, 'document' => $before->document, 'created_at' => $now]);
+            $stored->steps()->create(
+                ['number' => $stored->step, 'document' => $before->document, 'created_at' => $now]
+            );
         }
         $stored->step++;
-        $stored->steps()->create(['number' => $stored->step, 'document' => $after->document, 'what' => mb_substr($what, 0, 250), 'place' => $place, 'user_id' => $user->id, 'created_at' => $now]);
+        $stored->steps()->create(
+            [
+                'number' => $stored->step, 'document' => $after->document, 'what' => mb_substr($what, 0, 250),
+                'place' => $place, 'user_id' => $user->id, 'created_at' => $now,
+            ]
+        );
         $stored->steps()->where('number', '<', $stored->step - self::STEPS)->delete();
     }
 
     private function store(Rubric $stored, Draft $draft, User $user): void
     {
         $title = mb_substr(trim($draft->get('title')), 0, 200);
-        $stored->fill(['document' => $draft->document, 'title' => $title === '' ? $stored->title : $title, 'saved_by' => $user->id]);
+        $stored->fill(
+            [
+                'document' => $draft->document, 'title' => $title === '' ? $stored->title : $title,
+                'saved_by' => $user->id,
+            ]
+        );
         $stored->lock_version++;
         $stored->save();
     }

@@ -35,7 +35,9 @@ final class MakeRubricReady
                 throw new Refused('This rubric is '.__("plan.rubric_state.{$stored->state->value}").' already.');
             }
             if ($stored->lock_version !== $seen) {
-                throw new Refused("{$stored->savedBy->name} changed this rubric meanwhile. Look at what it says now, then make it ready.");
+                throw new Refused(
+                    "{$stored->savedBy->name} changed this rubric meanwhile. Look at what it says now, then make it ready."
+                );
             }
             CoreRubric::fromArray($stored->document);
             $version = RubricVersion::query()->create([
@@ -47,7 +49,9 @@ final class MakeRubricReady
                 'created_at' => now(),
             ]);
             $stored->forceFill(['state' => RubricState::Ready, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write(Entry::of(LogEvent::RubricReady)->on($stored)->with(version: $version->number, hash: $version->hash));
+            $this->logbook->write(
+                Entry::of(LogEvent::RubricReady)->on($stored)->with(version: $version->number, hash: $version->hash)
+            );
 
             return $version;
         });

@@ -42,7 +42,12 @@ final class OpenAssignment
                 throw new Refused('Before students can see it, the assignment needs '.implode(' and ', $missing).'.');
             }
             // Without a time of its own it opens now: that is what extra time counts from.
-            $stored->forceFill(['published_at' => now(), 'opens_at' => $stored->opens_at ?? now()->startOfMinute(), 'lock_version' => $stored->lock_version + 1])->save();
+            $stored->forceFill(
+                [
+                    'published_at' => now(), 'opens_at' => $stored->opens_at ?? now()->startOfMinute(),
+                    'lock_version' => $stored->lock_version + 1,
+                ]
+            )->save();
             $expected = ($this->expectScripts)($stored);
             $this->logbook->write(Entry::of(LogEvent::AssignmentOpened)->on($stored)->with(students: $expected));
         });

@@ -45,14 +45,27 @@ final class SaveAssignment
     {
         return DB::transaction(function () use ($module, $assignment, $fields, $seen): Assignment {
             if ($assignment === null) {
-                $made = Assignment::query()->create(['module_id' => $module->id, 'writing_detector_since' => ($fields['screening'] ?? Screening::usual())->detector ? now() : null, ...$fields])->refresh();
+                $made = Assignment::query()
+                    ->create(
+                        [
+                            'module_id' => $module->id,
+                            'writing_detector_since' => ($fields['screening'] ?? Screening::usual())->detector
+                                ? now()
+                                : null,
+                            ...$fields,
+                        ]
+                    )
+                    ->refresh();
                 $this->logbook->write(Entry::of(LogEvent::AssignmentMade)->on($made));
 
                 return $made;
             }
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             if ($stored->lock_version !== $seen) {
-                throw new Refused('Someone else saved this assignment while you were changing it. Your words are still in the form; compare them with what is stored now, and save again.', 'lock_version');
+                throw new Refused(
+                    'Someone else saved this assignment while you were changing it. Your words are still in the form; compare them with what is stored now, and save again.',
+                    'lock_version',
+                );
             }
             $stored->fill($fields);
             $this->refuseBrokenPromises($stored);
@@ -67,8 +80,12 @@ final class SaveAssignment
                 if (in_array('handin_by', $changed, true)) {
                     ($this->leads)($stored);
                 }
-                $entry = Entry::of(LogEvent::AssignmentChanged)->on($stored)->with(changed: $this->fields($changed, $before, $stored));
-                if (array_intersect($changed, ['due_at', 'opens_at', 'closes_at', 'handin_by']) !== [] && $stored->isPublished()) {
+                $entry = Entry::of(LogEvent::AssignmentChanged)->on($stored)
+                    ->with(changed: $this->fields($changed, $before, $stored));
+                if (
+                    array_intersect($changed, ['due_at', 'opens_at', 'closes_at', 'handin_by']) !== []
+                    && $stored->isPublished()
+                ) {
                     // Who joined after it had closed has a place when it opens once more.
                     in_array('closes_at', $changed, true) && ($this->expectScripts)($stored);
                     $entry->with(late_no_more: ($this->setDueTimes)($stored));
@@ -97,7 +114,14 @@ final class SaveAssignment
                 'release' => array_diff_assoc($after->release->toArray(), $before->release->toArray()),
                 default => null,
             };
-            array_push($fields, ...($inside === null ? [$column] : array_map(fn (string $field) => "{$column}: {$field}", array_keys($inside))));
+            array_push(
+                $fields,
+                ...(
+                    $inside === null
+                        ? [$column]
+                        : array_map(fn (string $field) => "{$column}: {$field}", array_keys($inside))
+                ),
+            );
         }
 
         return $fields;
@@ -118,7 +142,9 @@ final class SaveAssignment
             ($this->screenings)($stored->scripts()->pluck('id'));
         }
         $beside = $stored->writing_baseline_id !== $before->writing_baseline_id;
-        if ($stored->writing_baseline_id !== null && ($beside || $stored->screening->measuresOther($before->screening))) {
+        if (
+            $stored->writing_baseline_id !== null && ($beside || $stored->screening->measuresOther($before->screening))
+        ) {
             WorkOutBaseline::again($stored->id);
         }
     }
@@ -147,22 +173,37 @@ final class SaveAssignment
         }
         foreach (['late_rule' => 'late_take', 'length_rule' => 'word_limit', 'cap' => 'cap'] as $column => $field) {
             if ($stored->isDirty($column) && $stored->{$column} !== null) {
-                throw new Refused('Students were told what late or long work costs and what a resit can give. Once it is open to them that can be dropped, not made stricter or changed.', $field);
+                throw new Refused(
+                    'Students were told what late or long work costs and what a resit can give. Once it is open to them that can be dropped, not made stricter or changed.',
+                    $field,
+                );
             }
         }
         if ($stored->scripts()->whereNotNull('current_handin_id')->exists()) {
             if ($stored->isDirty('handin_by')) {
-                throw new Refused('Work has come in, so who hands in and who gets a mark for it can no longer change.', 'handin_by');
+                throw new Refused(
+                    'Work has come in, so who hands in and who gets a mark for it can no longer change.', 'handin_by',
+                );
             }
             $before = (new Assignment)->forceFill(['handin_kinds' => $this->kindsBefore($stored)]);
             $lost = array_udiff($before->fileKinds(), $stored->fileKinds(), fn ($a, $b) => $a->value <=> $b->value);
-            if ($lost !== [] || ($before->takesTyped() && ! $stored->takesTyped()) || $stored->max_megabytes < (int) $stored->getOriginal('max_megabytes') || $stored->max_files < (int) $stored->getOriginal('max_files')) {
-                throw new Refused('Work has come in under these kinds and sizes of files; more can be allowed, not fewer or smaller.', 'kinds');
+            if (
+                $lost !== [] || ($before->takesTyped() && ! $stored->takesTyped())
+                || $stored->max_megabytes < (int) $stored->getOriginal('max_megabytes')
+                || $stored->max_files < (int) $stored->getOriginal('max_files')
+            ) {
+                throw new Refused(
+                    'Work has come in under these kinds and sizes of files; more can be allowed, not fewer or smaller.',
+                    'kinds',
+                );
             }
         }
         $handedOut = $stored->scripts()->whereHas('marks')->exists();
         if ($handedOut && $stored->isDirty(['scheme', 'release', 'bands'])) {
-            throw new Refused('Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.', 'settle_rule');
+            throw new Refused(
+                'Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.',
+                'settle_rule',
+            );
         }
     }
 }

@@ -35,16 +35,31 @@ final class SaveGradeScale
         $name = BandScale::fromArray($document)->name;
 
         return DB::transaction(function () use ($module, $scale, $document, $seen, $user, $name): GradeScale {
-            $stored = $scale === null ? new GradeScale(['module_id' => $module->id, 'lock_version' => 0]) : GradeScale::query()->lockForUpdate()->findOrFail($scale->id);
+            $stored = $scale === null
+                ? new GradeScale(['module_id' => $module->id, 'lock_version' => 0])
+                : GradeScale::query()->lockForUpdate()->findOrFail($scale->id);
             if ($scale !== null && $stored->lock_version !== $seen) {
-                throw new Refused('Someone else changed these bands meanwhile. Yours are still in the form; compare them with what is stored, and save again.');
+                throw new Refused(
+                    'Someone else changed these bands meanwhile. Yours are still in the form; compare them with what is stored, and save again.'
+                );
             }
-            if (GradeScale::query()->where('module_id', $module->id)->where('name', $name)->when($scale !== null, fn ($query) => $query->whereKeyNot($scale?->id))->exists()) {
+            if (
+                GradeScale::query()->where('module_id', $module->id)->where('name', $name)
+                    ->when($scale !== null, fn ($query) => $query->whereKeyNot($scale?->id))->exists()
+            ) {
                 throw new Refused("This module has bands called “{$name}” already. Give these another name.");
             }
             $before = $stored->exists ? $stored->document : null;
-            $stored->fill(['name' => $name, 'document' => $document, 'saved_by' => $user->id, 'lock_version' => $stored->lock_version + 1])->save();
-            $this->logbook->write(Entry::of($before === null ? LogEvent::BandsMade : LogEvent::BandsChanged)->in($module)->saying(title: $name, document: json_encode($document, JSON_THROW_ON_ERROR)));
+            $stored->fill(
+                [
+                    'name' => $name, 'document' => $document, 'saved_by' => $user->id,
+                    'lock_version' => $stored->lock_version + 1,
+                ]
+            )->save();
+            $this->logbook->write(
+                Entry::of($before === null ? LogEvent::BandsMade : LogEvent::BandsChanged)->in($module)
+                    ->saying(title: $name, document: json_encode($document, JSON_THROW_ON_ERROR))
+            );
 
             return $stored;
         });

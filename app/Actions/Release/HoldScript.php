@@ -40,7 +40,10 @@ final class HoldScript
             $before = $stored->held_reason;
             $stored->update(['held_reason' => $reason]);
             ($this->standings)([$stored->id]);
-            $this->logbook->write(Entry::of($reason === null ? LogEvent::ScriptLetGo : LogEvent::ScriptHeld)->on($stored)->because($reason ?? $before));
+            $this->logbook->write(
+                Entry::of($reason === null ? LogEvent::ScriptLetGo : LogEvent::ScriptHeld)->on($stored)
+                    ->because($reason ?? $before)
+            );
         });
     }
 }

@@ -31,7 +31,8 @@ final class RecordReading
                 $this->logbook->write(Entry::of(LogEvent::ResultOpened)->on($stored->script->assignment));
             }
             $stored->forceFill([
-                'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(), 'openings' => $stored->openings + 1,
+                'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(),
+                'openings' => $stored->openings + 1,
             ])->save();
         });
     }

@@ -46,11 +46,21 @@ final class ReleaseResults
             $scripts = Script::query()->where('assignment_id', $assignment->id)
                 ->when($codes !== null, fn ($query) => $query->whereIn('code', $codes))
                 ->orderBy('id')->lockForUpdate()->get()->sortBy('code')->values();
-            $scripts->load(['marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin', 'lead.marks.rubricVersion', 'lead.settlement']);
+            $scripts->load(
+                [
+                    'marks.rubricVersion', 'settlement', 'result', 'student', 'currentHandin',
+                    'lead.marks.rubricVersion', 'lead.settlement',
+                ]
+            );
             $ready = $scripts->filter(fn (Script $script) => $script->standing === Standing::Agreed);
             $this->refuseUnready($codes, $scripts, $ready);
             if ($codes === null && $expected !== null && $expected !== $ready->count()) {
-                throw new Refused(($ready->count() === 1 ? '1 result is' : "{$ready->count()} results are")." ready now, not {$expected} as when you opened the page. Nothing was released: look at the list, then release again.");
+                throw new Refused(
+                    (
+                        $ready->count() === 1 ? '1 result is' : "{$ready->count()} results are"
+                    )
+                        ." ready now, not {$expected} as when you opened the page. Nothing was released: look at the list, then release again."
+                );
             }
             $assignment->results_out_at === null && $assignment->forceFill(['results_out_at' => now()])->save();
             foreach ($ready as $script) {
@@ -58,7 +68,8 @@ final class ReleaseResults
             }
 
             // What was marked together and never finished is on nobody's desk any more.
-            Mark::query()->whereIn('script_id', $ready->modelKeys())->where('seat', Seat::Together)->whereNull('done_at')->whereNull('put_away_at')->update(['put_away_at' => now()]);
+            Mark::query()->whereIn('script_id', $ready->modelKeys())->where('seat', Seat::Together)
+                ->whereNull('done_at')->whereNull('put_away_at')->update(['put_away_at' => now()]);
             ($this->standings)($ready->modelKeys());
 
             return $ready->count();
@@ -80,8 +91,14 @@ final class ReleaseResults
         }
         $not = $scripts->reject(fn (Script $script) => $ready->contains($script));
         if ($not->isNotEmpty() || $scripts->count() < count(array_unique($codes))) {
-            $named = $not->map(fn (Script $script) => $script->code.' ('.__("mark.standing.{$script->standing->value}").')')->implode(', ');
-            throw new Refused('Nothing was released, because not all you chose are ready: '.($named === '' ? 'some codes are not of this assignment' : $named).'.');
+            $named = $not->map(
+                fn (Script $script) => $script->code.' ('.__("mark.standing.{$script->standing->value}").')'
+            )->implode(', ');
+            throw new Refused(
+                'Nothing was released, because not all you chose are ready: '.(
+                    $named === '' ? 'some codes are not of this assignment' : $named
+                ).'.'
+            );
         }
     }
 
@@ -92,7 +109,9 @@ final class ReleaseResults
             'script_id' => $script->id, 'document' => $final['document'], 'mark' => $final['mark'],
             'band' => $final['band'], 'released_by' => $by->id, 'released_at' => now(),
         ]);
-        $this->logbook->write(Entry::of(LogEvent::ResultReleased)->on($script)->with(mark: $final['mark'], band: $final['band'])->by($by));
+        $this->logbook->write(
+            Entry::of(LogEvent::ResultReleased)->on($script)->with(mark: $final['mark'], band: $final['band'])->by($by)
+        );
         Mail::to($script->student->email)->queue((new ResultReleased($result))->afterCommit());
     }
 }

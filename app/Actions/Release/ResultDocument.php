@@ -59,7 +59,9 @@ final class ResultDocument
                     'band_span' => $scale->span($final->band, $rubric->decimals),
                     'working' => $final->working->toArray(),
                     // Where students see no points, the working begins at the marker's total.
-                    'first_working' => $rubric->pointsShown ? ScoreWorking::of($score, $rubric->weighting, $rubric->decimals)->toArray() : [],
+                    'first_working' => $rubric->pointsShown
+                        ? ScoreWorking::of($score, $rubric->weighting, $rubric->decimals)->toArray()
+                        : [],
                 ] : []),
                 'late' => $script->currentHandin->late ?? false,
                 'points_shown' => $rubric->pointsShown && $isMarked,
@@ -68,7 +70,13 @@ final class ResultDocument
                 'general_comment' => $first->general_comment,
                 'comments' => $this->comments($first, $rubric),
                 'attachments' => $this->attachments($first, $rubric),
-                'criteria' => array_map(fn (Criterion $criterion) => [...$this->criterion($criterion, $first, $score->lines), ...($isMarked ? [] : ['weight' => null, 'points' => null])], $rubric->criteria),
+                'criteria' => array_map(
+                    fn (Criterion $criterion) => [
+                        ...$this->criterion($criterion, $first, $score->lines),
+                        ...($isMarked ? [] : ['weight' => null, 'points' => null]),
+                    ],
+                    $rubric->criteria,
+                ),
             ],
         ];
     }
@@ -81,13 +89,18 @@ final class ResultDocument
     private function comments(Mark $mark, Rubric $rubric): array
     {
         $text = ScriptText::of($mark->handin);
-        $place = fn (MarkComment $one): array => $one->isOnPage() ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]] : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0];
+        $place = fn (MarkComment $one): array => $one->isOnPage()
+            ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]]
+            : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0];
         $said = $mark->comments()->whereNull('gone_at')->orderBy('id')->get()
-            ->filter(fn (MarkComment $one) => trim($one->body) !== '' || $one->kind !== CommentKind::Remark)->sortBy($place)->values();
+            ->filter(fn (MarkComment $one) => trim($one->body) !== '' || $one->kind !== CommentKind::Remark)
+            ->sortBy($place)->values();
 
         return array_values($said->map(fn (MarkComment $one, int $n) => [
-            'number' => $n + 1, 'kind' => $one->kind->label(), 'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
-            'quote' => $one->isOnPage() ? null : (string) $one->anchor['exact'], 'page' => $one->isOnPage() ? (int) $one->anchor['page'] : null, 'body' => $one->body,
+            'number' => $n + 1, 'kind' => $one->kind->label(),
+            'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
+            'quote' => $one->isOnPage() ? null : (string) $one->anchor['exact'],
+            'page' => $one->isOnPage() ? (int) $one->anchor['page'] : null, 'body' => $one->body,
         ])->all());
     }
 
@@ -97,7 +110,8 @@ final class ResultDocument
     private function attachments(Mark $mark, Rubric $rubric): array
     {
         return array_values($mark->attachments()->orderBy('id')->get()->map(fn (MarkAttachment $one) => [
-            'id' => $one->public_id, 'kind' => $one->kind, 'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
+            'id' => $one->public_id, 'kind' => $one->kind,
+            'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
             'name' => $one->name, 'seconds' => $one->seconds, 'written' => $one->written,
         ])->all());
     }
@@ -109,7 +123,9 @@ final class ResultDocument
     private function criterion(Criterion $criterion, Mark $mark, array $lines): array
     {
         $set = $mark->choices->on($criterion->id());
-        $line = array_values(array_filter($lines, fn (CriterionScore $line) => $line->criterion->id() === $criterion->id()))[0] ?? null;
+        $line = array_values(
+            array_filter($lines, fn (CriterionScore $line) => $line->criterion->id() === $criterion->id())
+        )[0] ?? null;
         $points = $line?->points;
         $levels = $criterion instanceof LevelCriterion ? $this->levels($criterion, $set, $points) : [];
 
@@ -138,7 +154,9 @@ final class ResultDocument
         return array_map(fn (ChecklistItem $item) => [
             'title' => $item->title,
             'points' => Figure::plain($item->points),
-            'state' => in_array($item->id, $done, true) ? 'done' : (isset($partly[$item->id]) ? 'partly done, '.$partly[$item->id] : 'not done'),
+            'state' => in_array($item->id, $done, true)
+                ? 'done'
+                : (isset($partly[$item->id]) ? 'partly done, '.$partly[$item->id] : 'not done'),
         ], $criterion->items);
     }
 
@@ -155,7 +173,9 @@ final class ResultDocument
 
         return array_map(fn (Level $level) => [
             'title' => $level->title,
-            'points' => Figure::plain($level->points).($level->isRange() ? ' to '.Figure::plain($level->highest()) : ''),
+            'points' => Figure::plain($level->points).(
+                $level->isRange() ? ' to '.Figure::plain($level->highest()) : ''
+            ),
             'descriptor' => $level->descriptor,
             'guidance' => $level->guidance,
             'reached' => $reached !== null && $level->id === $reached->id,

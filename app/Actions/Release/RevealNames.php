@@ -32,7 +32,11 @@ final class RevealNames
             }
             $open = $stored->scripts()->whereNotNull('current_handin_id')->whereDoesntHave('result')->count();
             if ($open > 0 || $stored->scripts()->whereHas('result')->doesntExist()) {
-                throw new Refused('Names come last: '.($open === 0 ? 'nothing has been released yet.' : "{$open} scripts are not released yet."));
+                throw new Refused(
+                    'Names come last: '.(
+                        $open === 0 ? 'nothing has been released yet.' : "{$open} scripts are not released yet."
+                    )
+                );
             }
             $stored->forceFill(['names_revealed_at' => now()])->save();
             $this->logbook->write(Entry::of(LogEvent::NamesRevealed)->on($stored));

@@ -61,13 +61,18 @@ final class AddToArchive
         $sum = hash('sha256', $text);
 
         return DB::transaction(function () use ($module, $text, $title, $cohort, $sum): bool {
-            if (OverlapSource::query()->where('kind', SourceKind::Archive)->where('module_id', $module->id)->where('sha256', $sum)->whereNull('taken_out_at')->lockForUpdate()->exists()) {
+            if (
+                OverlapSource::query()->where('kind', SourceKind::Archive)->where('module_id', $module->id)
+                    ->where('sha256', $sum)->whereNull('taken_out_at')->lockForUpdate()->exists()
+            ) {
                 return false;
             }
             $words = Words::of($text)->normalForms();
             $source = OverlapSource::query()->create([
-                'kind' => SourceKind::Archive, 'shelf' => OverlapSource::ARCHIVE, 'module_id' => $module->id, 'title' => $title, 'cohort' => $cohort, 'text' => $text,
-                'sha256' => $sum, 'words' => count($words), 'numbers' => OverlapSource::packed($words), 'indexed_at' => now(),
+                'kind' => SourceKind::Archive, 'shelf' => OverlapSource::ARCHIVE, 'module_id' => $module->id,
+                'title' => $title, 'cohort' => $cohort, 'text' => $text,
+                'sha256' => $sum, 'words' => count($words), 'numbers' => OverlapSource::packed($words),
+                'indexed_at' => now(),
             ]);
             $this->index->put(OverlapSource::ARCHIVE, $source->id, Prints::of($words)->all());
 

@@ -31,15 +31,26 @@ final class AskDetector
         $script = $report->handin->script;
         $assignment = $script->assignment;
         // Of a text too short to be measured a detector says nothing either.
-        if (! $assignment->mayAskDetector($report->handin) || $assignment->writingBaseline === null || $report->state !== WritingState::Ready || $script->current_handin_id !== $report->handin_id) {
+        if (
+            ! $assignment->mayAskDetector($report->handin) || $assignment->writingBaseline === null
+            || $report->state !== WritingState::Ready || $script->current_handin_id !== $report->handin_id
+        ) {
             return;
         }
-        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::SentToDetector)->on($script)->with(words: $report->handin->words)));
+        DB::transaction(
+            fn () => $this->logbook->write(
+                Entry::of(LogEvent::SentToDetector)->on($script)->with(words: $report->handin->words)
+            )
+        );
         try {
             $answer = $this->detector->judge($report->handin->text, $assignment->writingBaseline->language);
-            $report->update(['detector_state' => WebState::Ready, 'detector' => $answer->toArray(), 'detector_failure' => null]);
+            $report->update(
+                ['detector_state' => WebState::Ready, 'detector' => $answer->toArray(), 'detector_failure' => null]
+            );
         } catch (DetectorUnanswered $e) {
-            $report->update(['detector_state' => WebState::Failed, 'detector_failure' => mb_substr($e->getMessage(), 0, 500)]);
+            $report->update(
+                ['detector_state' => WebState::Failed, 'detector_failure' => mb_substr($e->getMessage(), 0, 500)]
+            );
         }
     }
 }

@@ -41,8 +41,14 @@ final class ChangeBaseline
             if (WritingBaseline::query()->where('module_id', $module->id)->where('name', $name)->exists()) {
                 throw new Refused('There is a baseline of that name already.', 'name');
             }
-            $baseline = WritingBaseline::query()->create(['module_id' => $module->id, 'name' => $name, 'language' => $language, 'worked_out_version' => 1])->refresh();
-            $this->logbook->write(Entry::of(LogEvent::BaselineMade)->in($module)->saying(title: $name, language: $language)->by($by));
+            $baseline = WritingBaseline::query()
+                ->create(
+                    ['module_id' => $module->id, 'name' => $name, 'language' => $language, 'worked_out_version' => 1]
+                )
+                ->refresh();
+            $this->logbook->write(
+                Entry::of(LogEvent::BaselineMade)->in($module)->saying(title: $name, language: $language)->by($by)
+            );
 
             return $baseline;
         });
@@ -75,9 +81,20 @@ final class ChangeBaseline
      */
     public function addFromArchive(WritingBaseline $baseline, string $title, string $cohort, User $by): array
     {
-        $sources = OverlapSource::past($baseline->module_id)->where('title', $title)->where('cohort', $cohort)->with('handin:id,text')->orderBy('id')->get();
+        $sources = OverlapSource::past($baseline->module_id)->where('title', $title)->where('cohort', $cohort)
+            ->with('handin:id,text')->orderBy('id')->get();
 
-        return $this->add($baseline, array_values($sources->map(fn (OverlapSource $source): array => [trim("{$source->title}, {$source->cohort}", ', '), $source->fullText()])->all()), $by);
+        return $this->add(
+            $baseline,
+            array_values(
+                $sources->map(
+                    fn (OverlapSource $source): array => [
+                        trim("{$source->title}, {$source->cohort}", ', '), $source->fullText(),
+                    ]
+                )->all()
+            ),
+            $by,
+        );
     }
 
     public function takeOut(WritingText $text, string $reason, User $by): void
@@ -89,7 +106,10 @@ final class ChangeBaseline
             }
             $baseline->update(['version' => $baseline->version + 1]);
             $text->update(['taken_out_version' => $baseline->version, 'taken_out_reason' => $reason]);
-            $this->logbook->write(Entry::of(LogEvent::BaselineTaken)->in($baseline->module)->with(version: $baseline->version)->saying(title: $baseline->name)->because($reason)->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::BaselineTaken)->in($baseline->module)->with(version: $baseline->version)
+                    ->saying(title: $baseline->name)->because($reason)->by($by)
+            );
             WorkOutBaseline::dispatch($baseline->id)->afterCommit();
         });
     }
@@ -104,7 +124,8 @@ final class ChangeBaseline
             $stored = WritingBaseline::query()->lockForUpdate()->findOrFail($baseline->id);
             $version = $stored->version + 1;
             $outcome = ['added' => 0, 'already' => 0];
-            $known = WritingText::query()->where('writing_baseline_id', $stored->id)->get(['id', 'sha256', 'taken_out_version'])->keyBy('sha256');
+            $known = WritingText::query()->where('writing_baseline_id', $stored->id)
+                ->get(['id', 'sha256', 'taken_out_version'])->keyBy('sha256');
             foreach ($texts as [$title, $text]) {
                 $sum = hash('sha256', $text);
                 $there = $known->get($sum);
@@ -113,14 +134,21 @@ final class ChangeBaseline
 
                     continue;
                 }
-                $known[$sum] = WritingText::query()->updateOrCreate(['writing_baseline_id' => $stored->id, 'sha256' => $sum], [
-                    'title' => mb_substr($title, 0, 300), 'text' => $text, 'words' => Prose::of($text)->count(), 'added_version' => $version, 'taken_out_version' => null, 'taken_out_reason' => null, 'added_by' => $by->id, 'turn' => null,
+                $known[$sum] = WritingText::query()->updateOrCreate([
+                    'writing_baseline_id' => $stored->id, 'sha256' => $sum,
+                ], [
+                    'title' => mb_substr($title, 0, 300), 'text' => $text, 'words' => Prose::of($text)->count(),
+                    'added_version' => $version, 'taken_out_version' => null, 'taken_out_reason' => null,
+                    'added_by' => $by->id, 'turn' => null,
                 ]);
                 $outcome['added']++;
             }
             if ($outcome['added'] > 0) {
                 $stored->update(['version' => $version]);
-                $this->logbook->write(Entry::of(LogEvent::BaselineAdded)->in($stored->module)->with(added: $outcome['added'], version: $version)->saying(title: $stored->name)->by($by));
+                $this->logbook->write(
+                    Entry::of(LogEvent::BaselineAdded)->in($stored->module)
+                        ->with(added: $outcome['added'], version: $version)->saying(title: $stored->name)->by($by)
+                );
                 WorkOutBaseline::dispatch($stored->id)->afterCommit();
             }
 

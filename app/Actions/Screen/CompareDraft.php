@@ -33,7 +33,9 @@ final class CompareDraft
         $assignment = $draft->script->assignment;
         $candidates = $this->candidates->of($draft->script, $words);
         $draft->update(['state' => ReportState::Running, 'compared' => 0, 'to_compare' => count($candidates)]);
-        $comparison = new Comparison($words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))));
+        $comparison = new Comparison(
+            $words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))),
+        );
         $places = $assignment->places($words);
         $found = [];
         foreach (array_chunk($candidates, CompareHandin::STEP, true) as $chunk) {
@@ -47,10 +49,19 @@ final class CompareDraft
             array_push($found, ...$this->matched($comparison, array_fill_keys($outcome->sources, true)));
         }
         $draft->found = [
-            'words' => $words->count(), 'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places),
-            'matches' => array_map(fn (Matched $one) => [(int) $one->source, Matched::keep($one->runs), Matched::keep($one->close)], $found),
+            'words' => $words->count(),
+            'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places),
+            'matches' => array_map(
+                fn (Matched $one) => [(int) $one->source, Matched::keep($one->runs), Matched::keep($one->close)],
+                $found,
+            ),
         ];
-        $draft->fill(['state' => ReportState::Ready, 'failure' => $failure, 'share' => (string) $draft->figures()->report->share()])->save();
+        $draft->fill(
+            [
+                'state' => ReportState::Ready, 'failure' => $failure,
+                'share' => (string) $draft->figures()->report->share(),
+            ]
+        )->save();
     }
 
     /**
@@ -59,7 +70,12 @@ final class CompareDraft
      */
     private function matched(Comparison $comparison, array $sources): array
     {
-        $matched = OverlapSource::query()->whereKey(array_keys($sources))->orderBy('id')->get()->map(fn (OverlapSource $source) => $comparison->with($source->unpacked(), $source->name(), $sources[$source->id]));
+        $matched = OverlapSource::query()->whereKey(array_keys($sources))->orderBy('id')->get()
+            ->map(
+                fn (OverlapSource $source) => $comparison->with(
+                    $source->unpacked(), $source->name(), $sources[$source->id],
+                )
+            );
 
         return array_values($matched->reject(fn (Matched $one) => $one->isEmpty())->all());
     }

@@ -61,7 +61,13 @@ final class CompareHandin
             return false;
         }
         if ($handin->words === 0) {
-            $report->update(['state' => ReportState::Nothing, 'failure' => 'A link was handed in. Nothing is fetched from it, so nothing was compared: open it and judge for yourself.', 'web_state' => WebState::Off, 'finished_at' => now()]);
+            $report->update(
+                [
+                    'state' => ReportState::Nothing,
+                    'failure' => 'A link was handed in. Nothing is fetched from it, so nothing was compared: open it and judge for yourself.',
+                    'web_state' => WebState::Off, 'finished_at' => now(),
+                ]
+            );
 
             return false;
         }
@@ -70,29 +76,40 @@ final class CompareHandin
         $report->update(['state' => ReportState::Running, 'failure' => null, 'compared' => 0, 'to_compare' => 0]);
         $words = Words::of($handin->text);
         ($this->shelve)($handin, $script, $words);
-        $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))->pluck('overlap_source_id')->all();
+        $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))
+            ->pluck('overlap_source_id')->all();
         $places = $assignment->places($words);
-        $comparison = new Comparison($words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))));
-        $found = $this->found($report, $this->candidates->of($script, $words), $comparison, $handin, LeftOut::because('given', $places));
+        $comparison = new Comparison(
+            $words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))),
+        );
+        $found = $this->found(
+            $report, $this->candidates->of($script, $words), $comparison, $handin, LeftOut::because('given', $places),
+        );
         if ($found === null) {
             return false;
         }
 
-        return $this->store($report, $found, $before, $words, $places, $this->hiding($handin, $words, $places), $settings);
+        return $this->store(
+            $report, $found, $before, $words, $places, $this->hiding($handin, $words, $places), $settings,
+        );
     }
 
     /**
      * @param  array<int, bool>  $candidates  source ids, and whether close wording is looked for in each
      * @return list<int>|null sources with something in common; null when it was stopped
      */
-    private function found(OverlapReport $report, array $candidates, Comparison $comparison, Handin $handin, LeftOut $given): ?array
-    {
+    private function found(
+        OverlapReport $report, array $candidates, Comparison $comparison, Handin $handin, LeftOut $given,
+    ): ?array {
         $report->update(['to_compare' => count($candidates)]);
-        $own = (int) OverlapSource::query()->where('kind', SourceKind::Handin)->where('handin_id', $handin->id)->value('id');
+        $own = (int) OverlapSource::query()->where('kind', SourceKind::Handin)->where('handin_id', $handin->id)
+            ->value('id');
         $found = [];
         $compared = 0;
         foreach (array_chunk($candidates, self::STEP, true) as $chunk) {
-            foreach (OverlapSource::query()->whereKey(array_keys($chunk))->whereNull('taken_out_at')->get() as $source) {
+            foreach (
+                OverlapSource::query()->whereKey(array_keys($chunk))->whereNull('taken_out_at')->get() as $source
+            ) {
                 $numbers = $source->unpacked();
                 $matched = $comparison->with($numbers, $source->name(), $chunk[$source->id]);
                 if (! $matched->isEmpty()) {
@@ -100,7 +117,12 @@ final class CompareHandin
                     OverlapMatch::keep($report->id, $source->id, $matched, $given);
                 }
                 if ($source->kind === SourceKind::Handin && $source->handin_id !== null) {
-                    $this->tell($source->handin_id, $own, $matched->isEmpty() ? $matched : $comparison->mirrored($numbers, $matched, OverlapSource::nameOf($own)));
+                    $this->tell(
+                        $source->handin_id, $own,
+                        $matched->isEmpty()
+                            ? $matched
+                            : $comparison->mirrored($numbers, $matched, OverlapSource::nameOf($own)),
+                    );
                 }
             }
             $compared += count($chunk);
@@ -115,7 +137,8 @@ final class CompareHandin
     /** Writes how far it is, unless someone has stopped it. */
     private function goesOn(OverlapReport $report, int $compared): bool
     {
-        return OverlapReport::query()->whereKey($report->id)->where('state', ReportState::Running)->update(['compared' => $compared, 'updated_at' => now()]) === 1
+        return OverlapReport::query()->whereKey($report->id)->where('state', ReportState::Running)
+            ->update(['compared' => $compared, 'updated_at' => now()]) === 1
             || OverlapReport::query()->whereKey($report->id)->where('state', ReportState::Running)->exists();
     }
 
@@ -146,11 +169,18 @@ final class CompareHandin
     private function hiding(Handin $handin, Words $words, array $places): array
     {
         $quotations = array_values(array_filter($places, fn (Interval $place) => $place->why === 'quotation'));
-        $inText = array_map(fn (Interval $one) => ['kind' => $one->why, 'from' => $one->from, 'to' => $one->to], Hiding::of($words, $quotations));
+        $inText = array_map(
+            fn (Interval $one) => ['kind' => $one->why, 'from' => $one->from, 'to' => $one->to],
+            Hiding::of($words, $quotations),
+        );
         $inFile = array_map(function (array $one) use ($words): array {
             $place = isset($one['words']) ? Hiding::place($words, (string) $one['words']) : null;
 
-            return ['kind' => (string) $one['kind'], ...($place === null ? [] : ['from' => $place->from, 'to' => $place->to]), ...(isset($one['note']) ? ['note' => (string) $one['note']] : [])];
+            return [
+                'kind' => (string) $one['kind'],
+                ...($place === null ? [] : ['from' => $place->from, 'to' => $place->to]),
+                ...(isset($one['note']) ? ['note' => (string) $one['note']] : []),
+            ];
         }, $handin->hidden ?? []);
 
         return [...$inText, ...$inFile];
@@ -162,8 +192,10 @@ final class CompareHandin
      * @param  list<Interval>  $places
      * @param  list<array{kind: string, from?: int, to?: int, note?: string}>  $hiding
      */
-    private function store(OverlapReport $report, array $found, array $before, Words $words, array $places, array $hiding, string $settings): bool
-    {
+    private function store(
+        OverlapReport $report, array $found, array $before, Words $words, array $places, array $hiding,
+        string $settings,
+    ): bool {
         return DB::transaction(function () use ($report, $found, $before, $words, $places, $hiding, $settings): bool {
             $stored = OverlapReport::query()->lockForUpdate()->find($report->id);
             if ($stored === null || $stored->state === ReportState::Stopped) {
@@ -171,10 +203,18 @@ final class CompareHandin
             }
             $stored->matches()->whereIn('overlap_source_id', array_diff($before, $found))->delete();
             $assignment = Assignment::query()->findOrFail($stored->handin->script->assignment_id);
-            $stored->fill(['words' => $words->count(), 'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places), 'hiding' => $hiding, 'settings' => $settings]);
+            $stored->fill(
+                [
+                    'words' => $words->count(),
+                    'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places),
+                    'hiding' => $hiding, 'settings' => $settings,
+                ]
+            );
             $changed = $assignment->overlapSettings() !== $settings;
             $stored->fill([
-                ...Figured::columns(Figured::of($stored)), 'state' => $changed ? ReportState::Waiting : ReportState::Ready, 'compared' => $stored->to_compare, 'finished_at' => now(),
+                ...Figured::columns(Figured::of($stored)),
+                'state' => $changed ? ReportState::Waiting : ReportState::Ready, 'compared' => $stored->to_compare,
+                'finished_at' => now(),
                 'web_state' => match (true) {
                     ! $assignment->screening->web => WebState::Off,
                     $stored->web_state === WebState::Off, $stored->web_state === WebState::Running => WebState::Waiting,

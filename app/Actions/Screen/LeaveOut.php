@@ -38,17 +38,24 @@ final class LeaveOut
             $row = [
                 'what' => $what, 'leave_out' => $what->isSwitch() ? $of['leave_out'] ?? true : true,
                 'overlap_source_id' => $what === LeftOutBy::Source ? $of['source'] ?? null : null,
-                'from_word' => in_array($what, [LeftOutBy::Passage, LeftOutBy::Short], true) ? $of['from'] ?? null : null,
+                'from_word' => in_array($what, [LeftOutBy::Passage, LeftOutBy::Short], true)
+                    ? $of['from'] ?? null
+                    : null,
                 'to_word' => $what === LeftOutBy::Passage ? $of['to'] ?? null : null,
             ];
             $this->refuse($stored, $row);
             if ($what->isSwitch() || $what === LeftOutBy::Short) { // the last word holds
-                $stored->choices()->where('what', $what)->whereNull('undone_at')->update(['undone_at' => now(), 'undone_by' => $by->id]);
+                $stored->choices()->where('what', $what)->whereNull('undone_at')
+                    ->update(['undone_at' => now(), 'undone_by' => $by->id]);
             } elseif ($stored->choices()->where($row)->whereNull('undone_at')->exists()) {
                 return;
             }
             $stored->choices()->create([...$row, 'reason' => $reason, 'made_by' => $by->id]);
-            $this->figured($stored, Entry::of($row['leave_out'] ? LogEvent::LeftOut : LogEvent::LetCount)->with(what: $what)->because($reason)->by($by));
+            $this->figured(
+                $stored,
+                Entry::of($row['leave_out'] ? LogEvent::LeftOut : LogEvent::LetCount)->with(what: $what)
+                    ->because($reason)->by($by),
+            );
         });
     }
 
@@ -62,7 +69,10 @@ final class LeaveOut
             $current = OverlapChoice::query()->lockForUpdate()->findOrFail($choice->id);
             if ($current->undone_at === null) {
                 $current->update(['undone_at' => now(), 'undone_by' => $by->id]);
-                $this->figured($stored, Entry::of(LogEvent::ChoiceUndone)->with(what: $choice->what)->because($choice->reason)->by($by));
+                $this->figured(
+                    $stored,
+                    Entry::of(LogEvent::ChoiceUndone)->with(what: $choice->what)->because($choice->reason)->by($by),
+                );
             }
         });
     }
@@ -71,7 +81,9 @@ final class LeaveOut
     {
         $stored = OverlapReport::query()->lockForUpdate()->findOrFail($report->id);
 
-        return $stored->state === ReportState::Ready ? $stored : throw new Refused('This script is being compared again. Wait until that is done; nothing was changed.');
+        return $stored->state === ReportState::Ready
+            ? $stored
+            : throw new Refused('This script is being compared again. Wait until that is done; nothing was changed.');
     }
 
     /**
@@ -79,13 +91,25 @@ final class LeaveOut
      */
     private function refuse(OverlapReport $report, array $row): void
     {
-        if ($row['what'] === LeftOutBy::Source && ! $report->matches()->where('overlap_source_id', $row['overlap_source_id'])->exists()) {
+        if (
+            $row['what'] === LeftOutBy::Source
+            && ! $report->matches()->where('overlap_source_id', $row['overlap_source_id'])->exists()
+        ) {
             throw new Refused('This source is no longer in the report; it may have been compared again meanwhile.');
         }
-        if ($row['what'] === LeftOutBy::Passage && ($row['from_word'] === null || $row['to_word'] === null || $row['from_word'] >= $row['to_word'] || $row['to_word'] > $report->words)) {
+        if (
+            $row['what'] === LeftOutBy::Passage
+            && (
+                $row['from_word'] === null || $row['to_word'] === null || $row['from_word'] >= $row['to_word']
+                || $row['to_word'] > $report->words
+            )
+        ) {
             throw new Refused('This passage is not one of the script’s.');
         }
-        if ($row['what'] === LeftOutBy::Short && ($row['from_word'] === null || $row['from_word'] < 1 || $row['from_word'] > 1000)) {
+        if (
+            $row['what'] === LeftOutBy::Short
+            && ($row['from_word'] === null || $row['from_word'] < 1 || $row['from_word'] > 1000)
+        ) {
             throw new Refused('Give the fewest words a run must have to count, from 1 to 1,000.');
         }
     }

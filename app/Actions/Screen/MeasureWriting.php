@@ -53,7 +53,9 @@ final class MeasureWriting
             return false;
         }
         $trusted = $baseline->trusted();
-        $core = $trusted->size() < Conformal::least($assignment->screening->alarm->toFloat()) ? null : $trusted->baseline();
+        $core = $trusted->size() < Conformal::least($assignment->screening->alarm->toFloat())
+            ? null
+            : $trusted->baseline();
         $cohort = $this->cohort($assignment);
         $earlier = $this->earlier($assignment, array_keys($cohort));
         $language = Language::of($trusted->texts);
@@ -62,8 +64,16 @@ final class MeasureWriting
         // Longest first: the baseline is prepared anew for each length.
         foreach ($waiting->sortByDesc(fn (WritingReport $report) => $report->handin->words) as $report) {
             $this->store($report, $baseline, $core === null
-                ? ['state' => WritingState::Nothing, 'reason' => "The baseline has {$trusted->size()} texts that can be used; an alarm of ".$assignment->screening->alarm->toFloat().' needs '.Conformal::least($assignment->screening->alarm->toFloat()).'.']
-                : $this->measured($report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort, $earlier));
+                ? [
+                    'state' => WritingState::Nothing,
+                    'reason' => "The baseline has {$trusted->size()} texts that can be used; an alarm of "
+                        .$assignment->screening->alarm->toFloat().' needs '
+                        .Conformal::least($assignment->screening->alarm->toFloat()).'.',
+                ]
+                : $this->measured(
+                    $report->handin, $assignment, $trusted, $core, $language, $words, $baseline->texts, $cohort,
+                    $earlier,
+                ));
             if (microtime(true) > $until) {
                 break;
             }
@@ -77,7 +87,9 @@ final class MeasureWriting
      */
     private function waiting(Assignment $assignment): Builder
     {
-        return WritingReport::query()->where('state', WritingState::Waiting)->whereIn('handin_id', $assignment->scripts()->whereNull('lead_id')->select('current_handin_id'))->whereHas('handin', fn ($handin) => $handin->whereNotNull('read_at'));
+        return WritingReport::query()->where('state', WritingState::Waiting)
+            ->whereIn('handin_id', $assignment->scripts()->whereNull('lead_id')->select('current_handin_id'))
+            ->whereHas('handin', fn ($handin) => $handin->whereNotNull('read_at'));
     }
 
     /**
@@ -88,7 +100,10 @@ final class MeasureWriting
     private function cohort(Assignment $assignment): array
     {
         $texts = [];
-        foreach ($assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')->with('currentHandin:id,text')->orderBy('id')->get() as $script) {
+        foreach (
+            $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')
+                ->with('currentHandin:id,text')->orderBy('id')->get() as $script
+        ) {
             $texts[$script->student_id] = $this->prose($assignment, (string) $script->currentHandin?->text);
         }
 
@@ -109,25 +124,50 @@ final class MeasureWriting
      * @param  array<int, list<string>>  $earlier
      * @return array<string, mixed> columns of a report
      */
-    private function measured(Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Language $language, array $words, Collection $texts, array $cohort, array $earlier): array
-    {
+    private function measured(
+        Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Language $language, array $words,
+        Collection $texts, array $cohort, array $earlier,
+    ): array {
         $script = $handin->script;
         $prose = $cohort[$script->student_id] ?? $this->prose($assignment, $handin->text);
-        $short = Fit::tooShort($prose, $assignment->screening->leastWords) ?? (in_array($prose->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true) ? 'This very text is in the baseline.' : null) ?? ($language->has($prose) ? null : 'It is in another language than the baseline, or no running text.');
+        $short = Fit::tooShort($prose, $assignment->screening->leastWords)
+            ?? (
+                in_array($prose->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true)
+                    ? 'This very text is in the baseline.'
+                    : null
+            )
+            ?? ($language->has($prose) ? null : 'It is in another language than the baseline, or no running text.');
         if ($short !== null) {
-            return ['state' => WritingState::Nothing, 'reason' => $short, 'words' => $prose->count(), 'found' => null, 'at_least' => null, 'among' => null];
+            return [
+                'state' => WritingState::Nothing, 'reason' => $short, 'words' => $prose->count(), 'found' => null,
+                'at_least' => null, 'among' => null,
+            ];
         }
         $compared = $baseline->compared($prose);
         $conformal = $compared->conformal();
-        $turns = Turns::of($prose, $words)?->beside(array_values(array_filter($texts->pluck('turn')->all(), fn (mixed $turn) => $turn !== null)));
+        $turns = Turns::of($prose, $words)?->beside(
+            array_values(array_filter($texts->pluck('turn')->all(), fn (mixed $turn) => $turn !== null))
+        );
 
         return [
-            'state' => WritingState::Ready, 'reason' => null, 'words' => $prose->count(), 'at_least' => $conformal->atLeast, 'among' => $conformal->of,
+            'state' => WritingState::Ready, 'reason' => null, 'words' => $prose->count(),
+            'at_least' => $conformal->atLeast, 'among' => $conformal->of,
             'found' => [
-                'signals' => array_map(fn (SignalReading $one) => ['name' => $one->signal->value, 'value' => $one->value, 'low' => $one->low, 'high' => $one->high, 'below' => $one->below, 'above' => $one->above, 'of' => $one->of], $compared->signals()),
+                'signals' => array_map(
+                    fn (SignalReading $one) => [
+                        'name' => $one->signal->value, 'value' => $one->value, 'low' => $one->low,
+                        'high' => $one->high, 'below' => $one->below, 'above' => $one->above, 'of' => $one->of,
+                    ],
+                    $compared->signals(),
+                ),
                 'usual' => $compared->usual,
-                'sentences' => array_map(fn (array $sentence, float $bits) => [$sentence['at'], $sentence['to'], round($bits, 3)], $prose->sentences, $compared->bits),
-                'turns' => array_map(fn (Turn $turn) => ['at' => $turn->at, 'p' => round($turn->p, 4)], $turns?->upTo(self::TURN) ?? []),
+                'sentences' => array_map(
+                    fn (array $sentence, float $bits) => [$sentence['at'], $sentence['to'], round($bits, 3)],
+                    $prose->sentences, $compared->bits,
+                ),
+                'turns' => array_map(
+                    fn (Turn $turn) => ['at' => $turn->at, 'p' => round($turn->p, 4)], $turns?->upTo(self::TURN) ?? [],
+                ),
                 'own' => $this->own($script, $prose, $cohort, $earlier[$script->student_id] ?? []),
             ],
         ];
@@ -142,8 +182,14 @@ final class MeasureWriting
     private function earlier(Assignment $assignment, array $students): array
     {
         $texts = [];
-        foreach (Script::query()->whereIn('student_id', $students)->whereNull('lead_id')->whereNotNull('current_handin_id')
-            ->whereHas('assignment', fn ($other) => $other->where('module_id', $assignment->module_id)->whereKeyNot($assignment->id)->where('due_at', '<', $assignment->due_at))->with('currentHandin:id,text')->orderBy('id')->get() as $script) {
+        foreach (Script::query()->whereIn(
+            'student_id', $students,
+        )->whereNull('lead_id')->whereNotNull('current_handin_id')
+            ->whereHas(
+                'assignment',
+                fn ($other) => $other->where('module_id', $assignment->module_id)->whereKeyNot($assignment->id)
+                    ->where('due_at', '<', $assignment->due_at),
+            )->with('currentHandin:id,text')->orderBy('id')->get() as $script) {
             $texts[$script->student_id][] = (string) $script->currentHandin?->text;
         }
 
@@ -161,7 +207,12 @@ final class MeasureWriting
         unset($cohort[$script->student_id]);
         $same = $own === [] ? null : SameHand::of($prose, $own, array_values($cohort));
 
-        return $same === null ? null : ['distance' => $same->distance, 'farther' => $same->farther, 'others' => $same->others, 'words' => $same->ownWords];
+        return $same === null
+            ? null
+            : [
+                'distance' => $same->distance, 'farther' => $same->farther, 'others' => $same->others,
+                'words' => $same->ownWords,
+            ];
     }
 
     /**
@@ -172,8 +223,16 @@ final class MeasureWriting
         DB::transaction(function () use ($report, $baseline, $columns): void {
             $stored = WritingBaseline::query()->lockForUpdate()->find($baseline->id);
             if ($stored?->version === $baseline->version) { // else it is measured with the next version
-                $asks = $report->handin->script->assignment->mayAskDetector($report->handin) && $columns['state'] === WritingState::Ready && $report->detector_state !== WebState::Ready;
-                WritingReport::query()->findOrFail($report->id)->update([...$columns, 'writing_baseline_id' => $baseline->id, 'baseline_version' => $baseline->version, 'measured_at' => now(), ...($asks ? ['detector_state' => WebState::Waiting] : [])]);
+                $asks = $report->handin->script->assignment->mayAskDetector($report->handin)
+                    && $columns['state'] === WritingState::Ready && $report->detector_state !== WebState::Ready;
+                WritingReport::query()->findOrFail($report->id)
+                    ->update(
+                        [
+                            ...$columns, 'writing_baseline_id' => $baseline->id,
+                            'baseline_version' => $baseline->version, 'measured_at' => now(),
+                            ...($asks ? ['detector_state' => WebState::Waiting] : []),
+                        ]
+                    );
                 $asks && AskDetector::dispatch($report->id)->afterCommit();
             }
         });

@@ -42,18 +42,27 @@ final class RecordConversation
      *
      * @throws Refused
      */
-    public function __invoke(Script $script, Found $found, string $why, ?int $run, bool $hold, User $by, array $evidence = ['overlap'], string $questions = '', bool $studentSees = false): ConversationEntry
-    {
+    public function __invoke(
+        Script $script, Found $found, string $why, ?int $run, bool $hold, User $by, array $evidence = ['overlap'],
+        string $questions = '', bool $studentSees = false,
+    ): ConversationEntry {
         $handin = $script->currentHandin ?? throw new Refused('Nothing has been handed in for this script.');
 
-        return DB::transaction(function () use ($script, $handin, $found, $why, $run, $hold, $by, $evidence, $questions, $studentSees): ConversationEntry {
+        return DB::transaction(function () use (
+            $script, $handin, $found, $why, $run, $hold, $by, $evidence, $questions, $studentSees,
+        ): ConversationEntry {
             $entry = ConversationEntry::query()->create([
-                'script_id' => $script->id, 'handin_id' => $handin->id, 'found' => $found, 'why' => $why, 'held' => $hold, 'written_by' => $by->id,
-                'seen' => $this->seen($script, $run, $evidence), 'questions' => $questions === '' ? null : $questions, 'student_sees' => $studentSees,
+                'script_id' => $script->id, 'handin_id' => $handin->id, 'found' => $found, 'why' => $why,
+                'held' => $hold, 'written_by' => $by->id,
+                'seen' => $this->seen($script, $run, $evidence), 'questions' => $questions === '' ? null : $questions,
+                'student_sees' => $studentSees,
             ]);
             ($this->screenings)([$script->id]);
             $by->coordinates($script->assignment->module_id) || $this->name($script, $by, $by);
-            $this->logbook->write(Entry::of(LogEvent::ConversationWritten)->on($script)->with(found: $found, held: $hold, student_sees: $studentSees)->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::ConversationWritten)->on($script)
+                    ->with(found: $found, held: $hold, student_sees: $studentSees)->by($by)
+            );
             if ($hold && $script->held_reason === null) {
                 ($this->hold)($script, 'Conversation record: '.$found->short().'.');
             }
@@ -77,7 +86,12 @@ final class RecordConversation
 
     private function name(Script $script, User $person, User $by): void
     {
-        DB::table('conversation_people')->insertOrIgnore(['script_id' => $script->id, 'user_id' => $person->id, 'named_by' => $by->id, 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('conversation_people')->insertOrIgnore(
+            [
+                'script_id' => $script->id, 'user_id' => $person->id, 'named_by' => $by->id, 'created_at' => now(),
+                'updated_at' => now(),
+            ]
+        );
     }
 
     /**
@@ -86,7 +100,9 @@ final class RecordConversation
      */
     private function seen(Script $script, ?int $run, array $evidence): array
     {
-        $writing = in_array('writing', $evidence, true) && $script->assignment->writing_baseline_id !== null ? $script->currentHandin?->writing : null;
+        $writing = in_array('writing', $evidence, true) && $script->assignment->writing_baseline_id !== null
+            ? $script->currentHandin?->writing
+            : null;
 
         return [
             ...(in_array('overlap', $evidence, true) ? $this->reading->evidence($script, $run) : []),

@@ -31,18 +31,26 @@ final class SearchWeb
     public function __invoke(OverlapReport $report): void
     {
         $assignment = $report->handin->script->assignment;
-        if (! $assignment->screening->web || $report->state !== ReportState::Ready || $report->handin->script->current_handin_id !== $report->handin_id) {
+        if (
+            ! $assignment->screening->web || $report->state !== ReportState::Ready
+            || $report->handin->script->current_handin_id !== $report->handin_id
+        ) {
             return;
         }
-        $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', SourceKind::Web))->pluck('overlap_source_id')->all();
+        $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', SourceKind::Web))
+            ->pluck('overlap_source_id')->all();
         $words = Words::of($report->handin->text);
         $report->update(['web_state' => WebState::Running, 'web_failure' => null, 'web_asked' => 0, 'web_to_ask' => 0]);
-        $outcome = $this->finder->find($words, $report->intervals(), function (int $asked, int $toAsk) use ($report): bool {
+        $outcome = $this->finder->find($words, $report->intervals(), function (
+            int $asked, int $toAsk,
+        ) use ($report): bool {
             $report->update(['web_asked' => $asked, 'web_to_ask' => $toAsk]);
 
             return OverlapReport::query()->whereKey($report->id)->where('state', '<>', ReportState::Stopped)->exists();
         });
-        $comparison = new Comparison($words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))));
+        $comparison = new Comparison(
+            $words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))),
+        );
         $found = [];
         foreach (OverlapSource::query()->whereKey($outcome->sources)->get() as $source) {
             $matched = $comparison->with($source->unpacked(), $source->name());
@@ -56,11 +64,17 @@ final class SearchWeb
                 return;
             }
             // What was found before stays when the web could not be asked this time.
-            $outcome->state === WebState::Ready && $stored->matches()->whereIn('overlap_source_id', array_diff($before, array_keys($found)))->delete();
+            $outcome->state === WebState::Ready && $stored->matches()
+                ->whereIn('overlap_source_id', array_diff($before, array_keys($found)))->delete();
             foreach ($found as $id => $matched) {
                 OverlapMatch::keep($stored->id, $id, $matched, LeftOut::because('given', $stored->intervals()));
             }
-            $stored->fill(['web_state' => $outcome->state, 'web_failure' => $outcome->failure, ...Figured::columns(Figured::of($stored))])->save();
+            $stored->fill(
+                [
+                    'web_state' => $outcome->state, 'web_failure' => $outcome->failure,
+                    ...Figured::columns(Figured::of($stored)),
+                ]
+            )->save();
         });
     }
 }

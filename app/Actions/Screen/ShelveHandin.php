@@ -38,7 +38,10 @@ final class ShelveHandin
         if ($assignment->screening->joinsArchive) {
             $this->put($handin, SourceKind::Archive, OverlapSource::ARCHIVE, $assignment, $normal, $prints);
         } else {
-            $this->remove(OverlapSource::query()->where('kind', SourceKind::Archive)->where('handin_id', $handin->id)->whereNull('taken_out_at')->get()->all());
+            $this->remove(
+                OverlapSource::query()->where('kind', SourceKind::Archive)->where('handin_id', $handin->id)
+                    ->whereNull('taken_out_at')->get()->all()
+            );
         }
     }
 
@@ -59,7 +62,9 @@ final class ShelveHandin
     private function remove(array $sources): void
     {
         foreach ($sources as $source) {
-            $this->index->remove((int) $source->shelf, $source->id, Prints::possible(Words::of($source->fullText())->normalForms()));
+            $this->index->remove(
+                (int) $source->shelf, $source->id, Prints::possible(Words::of($source->fullText())->normalForms()),
+            );
             $reports = OverlapMatch::query()->where('overlap_source_id', $source->id)->pluck('overlap_report_id');
             $source->delete();
             $reports->each(fn (int $id) => ($this->recount)($id));
@@ -70,17 +75,24 @@ final class ShelveHandin
      * @param  list<string>  $normal
      * @param  list<int>  $prints
      */
-    private function put(Handin $handin, SourceKind $kind, int $shelf, Assignment $assignment, array $normal, array $prints): void
-    {
+    private function put(
+        Handin $handin, SourceKind $kind, int $shelf, Assignment $assignment, array $normal, array $prints,
+    ): void {
         DB::transaction(function () use ($handin, $kind, $shelf, $assignment, $normal, $prints): void {
-            $source = OverlapSource::query()->where('kind', $kind)->where('handin_id', $handin->id)->lockForUpdate()->first();
+            $source = OverlapSource::query()->where('kind', $kind)->where('handin_id', $handin->id)->lockForUpdate()
+                ->first();
             if ($source !== null && $source->indexed_at !== null) {
                 return;
             }
             if ($source === null) {
                 $source = OverlapSource::query()->create([
-                    'kind' => $kind, 'shelf' => $shelf, 'handin_id' => $handin->id, 'module_id' => $assignment->module_id, 'words' => count($normal), 'numbers' => OverlapSource::packed($normal),
-                    'title' => $assignment->title, 'cohort' => $kind === SourceKind::Archive ? $assignment->module->code.', '.$handin->received_at->format('Y') : '',
+                    'kind' => $kind, 'shelf' => $shelf, 'handin_id' => $handin->id,
+                    'module_id' => $assignment->module_id, 'words' => count($normal),
+                    'numbers' => OverlapSource::packed($normal),
+                    'title' => $assignment->title,
+                    'cohort' => $kind === SourceKind::Archive
+                        ? $assignment->module->code.', '.$handin->received_at->format('Y')
+                        : '',
                 ]);
             } else {
                 // The brief or a template has changed: what is not kept of it is another part now.

@@ -31,10 +31,16 @@ final class StopScreening
     {
         return DB::transaction(function () use ($assignment): int {
             $ids = $assignment->scripts()->whereNotNull('current_handin_id')->pluck('current_handin_id');
-            $stopped = OverlapReport::query()->whereIn('handin_id', $ids)->whereIn('state', [ReportState::Waiting, ReportState::Running])->update(['state' => ReportState::Stopped]);
-            $web = OverlapReport::query()->whereIn('handin_id', $ids)->whereIn('web_state', [WebState::Waiting, WebState::Running])->update(['web_state' => WebState::Part, 'web_failure' => 'The search was stopped.']);
+            $stopped = OverlapReport::query()->whereIn('handin_id', $ids)
+                ->whereIn('state', [ReportState::Waiting, ReportState::Running])
+                ->update(['state' => ReportState::Stopped]);
+            $web = OverlapReport::query()->whereIn('handin_id', $ids)
+                ->whereIn('web_state', [WebState::Waiting, WebState::Running])
+                ->update(['web_state' => WebState::Part, 'web_failure' => 'The search was stopped.']);
             ($this->screenings)($assignment->scripts()->pluck('id'));
-            $this->logbook->write(Entry::of(LogEvent::ComparingStopped)->on($assignment)->with(handins: $stopped, searches: $web));
+            $this->logbook->write(
+                Entry::of(LogEvent::ComparingStopped)->on($assignment)->with(handins: $stopped, searches: $web)
+            );
 
             return $stopped + $web;
         });

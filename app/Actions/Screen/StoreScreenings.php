@@ -13,8 +13,8 @@ use YoungHarbor\Core\Screening\Verdict;
 
 /**
  * Writes down where the screening of scripts is and which of them ask for a look, as the core works it out. Everything
- * that changes a report, the record of a script, the lines or who leads a group calls this in its own transaction; lists
- * and counts read what is stored.
+ * that changes a report, the record of a script, the lines or who leads a group calls this in its own transaction;
+ * lists and counts read what is stored.
  */
 final class StoreScreenings
 {
@@ -26,18 +26,25 @@ final class StoreScreenings
     public function __invoke(iterable $scriptIds): void
     {
         collect($scriptIds)->unique()->chunk(self::CHUNK)->each(function (Collection $ids): void {
-            $leads = DB::table('scripts')->whereIn('id', $ids)->selectRaw('COALESCE(lead_id, id) AS lead_id')->pluck('lead_id')->unique();
+            $leads = DB::table('scripts')->whereIn('id', $ids)->selectRaw('COALESCE(lead_id, id) AS lead_id')
+                ->pluck('lead_id')->unique();
             $followers = DB::table('scripts')->whereIn('lead_id', $leads)->pluck('id');
-            $scripts = DB::table('scripts as s')->join('scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)'))
+            $scripts = DB::table('scripts as s')->join(
+                'scripts as l', 'l.id', '=', DB::raw('COALESCE(s.lead_id, s.id)'),
+            )
                 ->leftJoin('overlap_reports as o', 'o.handin_id', '=', 'l.current_handin_id')
                 ->whereIn('s.id', $leads->concat($followers))
                 ->get(['s.id', 's.assignment_id', 's.screening', 'l.id as lead', 'o.state', 'o.share']);
-            $recorded = DB::table('conversation_entries')->whereIn('script_id', $leads)->distinct()->pluck('script_id')->flip();
-            $settings = Assignment::query()->whereKey($scripts->pluck('assignment_id')->unique())->get(['id', 'screening'])->keyBy('id');
+            $recorded = DB::table('conversation_entries')->whereIn('script_id', $leads)->distinct()->pluck('script_id')
+                ->flip();
+            $settings = Assignment::query()->whereKey($scripts->pluck('assignment_id')->unique())
+                ->get(['id', 'screening'])->keyBy('id');
             $changes = [];
             foreach ($scripts as $script) {
                 $assignment = $settings->get($script->assignment_id);
-                $verdict = $assignment === null ? Verdict::NotBegun : $this->verdict($script, $assignment->screening, $recorded->has($script->lead));
+                $verdict = $assignment === null
+                    ? Verdict::NotBegun
+                    : $this->verdict($script, $assignment->screening, $recorded->has($script->lead));
                 $verdict->value === $script->screening || $changes[$verdict->value][] = $script->id;
             }
             foreach ($changes as $verdict => $changed) {

@@ -44,12 +44,23 @@ final class TakeOutSource
             if ($stored->taken_out_at !== null) {
                 return [];
             }
-            $this->index->remove(OverlapSource::ARCHIVE, $stored->id, Prints::possible(Words::of($stored->fullText())->normalForms()));
+            $this->index->remove(
+                OverlapSource::ARCHIVE, $stored->id, Prints::possible(Words::of($stored->fullText())->normalForms()),
+            );
             // The text of a page that was uploaded goes; a hand-in stays what it is, under its own assignment.
-            $stored->update(['taken_out_at' => now(), 'taken_out_by' => $by->id, 'taken_out_reason' => $reason, 'text' => $stored->handin_id === null ? '' : null, 'numbers' => '']);
-            $reports = OverlapMatch::query()->where('overlap_source_id', $stored->id)->pluck('overlap_report_id')->all();
+            $stored->update(
+                [
+                    'taken_out_at' => now(), 'taken_out_by' => $by->id, 'taken_out_reason' => $reason,
+                    'text' => $stored->handin_id === null ? '' : null, 'numbers' => '',
+                ]
+            );
+            $reports = OverlapMatch::query()->where('overlap_source_id', $stored->id)->pluck('overlap_report_id')
+                ->all();
             $module = Module::query()->findOrFail($stored->module_id);
-            $this->logbook->write(Entry::of(LogEvent::ArchiveTaken)->in($module)->with(reports: count($reports))->saying(title: trim("{$stored->title}, {$stored->cohort}", ', '))->because($reason)->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::ArchiveTaken)->in($module)->with(reports: count($reports))
+                    ->saying(title: trim("{$stored->title}, {$stored->cohort}", ', '))->because($reason)->by($by)
+            );
 
             return $reports;
         });

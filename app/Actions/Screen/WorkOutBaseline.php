@@ -13,8 +13,8 @@ use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\Turns;
 
 /**
- * Works out what a version of a baseline is worth: which of its texts belong, how they spread, and the turns of style in
- * them. Scripts that are compared with it are then measured again.
+ * Works out what a version of a baseline is worth: which of its texts belong, how they spread, and the turns of style
+ * in them. Scripts that are compared with it are then measured again.
  */
 final class WorkOutBaseline
 {
@@ -33,7 +33,9 @@ final class WorkOutBaseline
             foreach ($stored->texts()->get(['id', 'misfit', 'turn']) as $text) {
                 $text->update(['misfit' => $trusted->misfits[$text->id] ?? null, 'turn' => $turns[$text->id] ?? null]);
             }
-            $stored->update(['worked_out_version' => $version, 'size' => $trusted->size(), 'spread' => $spread, 'failure' => null]);
+            $stored->update(
+                ['worked_out_version' => $version, 'size' => $trusted->size(), 'spread' => $spread, 'failure' => null]
+            );
             foreach (Assignment::query()->where('writing_baseline_id', $stored->id)->pluck('id') as $id) {
                 self::again((int) $id);
             }
@@ -43,9 +45,14 @@ final class WorkOutBaseline
     /** Has all hand-ins of an assignment measured once more. */
     public static function again(int $assignmentId): void
     {
-        $handins = DB::table('scripts')->where('assignment_id', $assignmentId)->whereNotNull('current_handin_id')->whereNull('lead_id')->pluck('current_handin_id');
+        $handins = DB::table('scripts')->where('assignment_id', $assignmentId)->whereNotNull('current_handin_id')
+            ->whereNull('lead_id')->pluck('current_handin_id');
         $there = WritingReport::query()->whereIn('handin_id', $handins)->pluck('handin_id');
-        WritingReport::query()->insert($handins->diff($there)->map(fn (mixed $id) => ['handin_id' => $id, 'created_at' => now(), 'updated_at' => now()])->values()->all());
+        WritingReport::query()->insert(
+            $handins->diff($there)
+                ->map(fn (mixed $id) => ['handin_id' => $id, 'created_at' => now(), 'updated_at' => now()])->values()
+                ->all()
+        );
         WritingReport::query()->whereIn('handin_id', $handins)->update(['state' => 'waiting', 'reason' => null]);
         $handins->isEmpty() || MeasureWriting::dispatch($assignmentId)->afterCommit();
     }

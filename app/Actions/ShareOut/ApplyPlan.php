@@ -39,15 +39,28 @@ final class ApplyPlan
         return DB::transaction(function () use ($plan, $by): array {
             $assignment = Assignment::query()->lockForUpdate()->findOrFail($plan->assignment_id);
             $stored = AllocationPlan::query()->lockForUpdate()->findOrFail($plan->id);
-            throw_if($stored->state !== 'draft', new Refused('This plan has been given out or dropped meanwhile. Look at how things stand now.'));
-            throw_if(! $assignment->isPastDue(), new Refused('Scripts can still change until the due time; share them out after it.'));
+            throw_if(
+                $stored->state !== 'draft',
+                new Refused('This plan has been given out or dropped meanwhile. Look at how things stand now.'),
+            );
+            throw_if(
+                ! $assignment->isPastDue(),
+                new Refused('Scripts can still change until the due time; share them out after it.'),
+            );
             $done = $this->carryOut($assignment, $stored);
-            throw_if($done['given'] + $done['moved'] + $done['taken'] === 0 && $done['stayed'] === [], new Refused('Every script that has been handed in is with a marker already, and this plan changes nothing.'));
+            throw_if(
+                $done['given'] + $done['moved'] + $done['taken'] === 0 && $done['stayed'] === [],
+                new Refused(
+                    'Every script that has been handed in is with a marker already, and this plan changes nothing.'
+                ),
+            );
             $assignment->forceFill(['shared_out_at' => $assignment->shared_out_at ?? now()])->save();
             $stored->update(['state' => 'applied', 'applied_at' => now()]);
             $this->logbook->write(Entry::of(LogEvent::ScriptsSharedOut)->on($assignment)->by($by)->with(
-                given: $done['given'], moved: $done['moved'], taken_back: $done['taken'], begun_meanwhile: count($done['stayed']),
-                markers: count($stored->settings['markers']), shares: implode(' ', array_column($stored->settings['markers'], 'share')),
+                given: $done['given'], moved: $done['moved'], taken_back: $done['taken'],
+                begun_meanwhile: count($done['stayed']),
+                markers: count($stored->settings['markers']),
+                shares: implode(' ', array_column($stored->settings['markers'], 'share')),
                 moved_by_hand: $stored->moves, seed: $stored->seed, plan: $stored->public_id,
             ));
             MakeCopies::dispatch($assignment->id)->afterCommit();
@@ -61,8 +74,11 @@ final class ApplyPlan
      */
     private function carryOut(Assignment $assignment, AllocationPlan $plan): array
     {
-        $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('code', array_column($plan->entries, 'script'))->with('marks', 'currentHandin:id,read_at')->lockForUpdate()->get()->keyBy('code');
-        $people = User::query()->whereIn('public_id', array_filter(array_column($plan->entries, 'marker')))->pluck('id', 'public_id');
+        $scripts = Script::query()->where('assignment_id', $assignment->id)
+            ->whereIn('code', array_column($plan->entries, 'script'))->with('marks', 'currentHandin:id,read_at')
+            ->lockForUpdate()->get()->keyBy('code');
+        $people = User::query()->whereIn('public_id', array_filter(array_column($plan->entries, 'marker')))
+            ->pluck('id', 'public_id');
         $done = ['given' => 0, 'moved' => 0, 'taken' => 0, 'stayed' => []];
         $moving = [];
         foreach ($plan->entries as $entry) {

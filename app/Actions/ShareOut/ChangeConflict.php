@@ -29,18 +29,39 @@ final class ChangeConflict
     public function record(Module $module, User $marker, User $student, string $reason, User $by): int
     {
         return DB::transaction(function () use ($module, $marker, $student, $reason, $by): int {
-            throw_if(Conflict::query()->where('module_id', $module->id)->where('marker_id', $marker->id)->where('student_id', $student->id)->exists(), new Refused("That {$marker->name} does not mark {$student->name} is recorded already."));
-            Conflict::query()->create(['module_id' => $module->id, 'marker_id' => $marker->id, 'student_id' => $student->id, 'reason' => $reason, 'made_by' => $by->id]);
-            $this->logbook->write(Entry::of(LogEvent::ConflictRecorded)->on($marker)->in($module)->with(student: $student)->because($reason)->by($by));
+            throw_if(
+                Conflict::query()->where('module_id', $module->id)->where('marker_id', $marker->id)
+                    ->where('student_id', $student->id)->exists(),
+                new Refused("That {$marker->name} does not mark {$student->name} is recorded already."),
+            );
+            Conflict::query()->create(
+                [
+                    'module_id' => $module->id, 'marker_id' => $marker->id, 'student_id' => $student->id,
+                    'reason' => $reason, 'made_by' => $by->id,
+                ]
+            );
+            $this->logbook->write(
+                Entry::of(LogEvent::ConflictRecorded)->on($marker)->in($module)->with(student: $student)
+                    ->because($reason)->by($by)
+            );
 
-            return Mark::query()->where('marker_id', $marker->id)->whereHas('script', fn ($query) => $query->where('student_id', $student->id)->whereDoesntHave('result')->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id)))->count();
+            return Mark::query()->where('marker_id', $marker->id)
+                ->whereHas(
+                    'script',
+                    fn ($query) => $query->where('student_id', $student->id)->whereDoesntHave('result')
+                        ->whereHas('assignment', fn ($assignment) => $assignment->where('module_id', $module->id)),
+                )
+                ->count();
         });
     }
 
     public function takeBack(Conflict $conflict, User $by): void
     {
         DB::transaction(function () use ($conflict, $by): void {
-            $this->logbook->write(Entry::of(LogEvent::ConflictTakenBack)->on($conflict->marker)->in($conflict->module)->with(student: $conflict->student)->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::ConflictTakenBack)->on($conflict->marker)->in($conflict->module)
+                    ->with(student: $conflict->student)->by($by)
+            );
             $conflict->delete();
         });
     }

@@ -24,7 +24,9 @@ final class LookAtName
      */
     public function __invoke(Script $script, string $reason): string
     {
-        DB::transaction(fn () => $this->logbook->write(Entry::of(LogEvent::NameLookedAt)->on($script)->because($reason)));
+        DB::transaction(
+            fn () => $this->logbook->write(Entry::of(LogEvent::NameLookedAt)->on($script)->because($reason))
+        );
 
         return $script->names();
     }

@@ -18,7 +18,8 @@ use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Marking\Seat;
 
 /**
- * Chooses the scripts that all markers mark before the real marking. Those taken out again go only while nobody has begun.
+ * Chooses the scripts that all markers mark before the real marking. Those taken out again go only while nobody has
+ * begun.
  */
 final class PickTogether
 {
@@ -32,8 +33,11 @@ final class PickTogether
     public static function obstacle(Assignment $assignment, int $markers): ?string
     {
         return match (true) {
-            ! $assignment->isPastDue() => 'Scripts can still change until the due time'.($assignment->due_at === null ? '' : ', '.Clock::shown($assignment->due_at)).'; choose some to mark together after it.',
-            $markers < 2 => 'Marking together needs two markers at least; '.($markers === 1 ? 'one is' : 'none is').' agreed under “Who marks what”.',
+            ! $assignment->isPastDue() => 'Scripts can still change until the due time'.(
+                $assignment->due_at === null ? '' : ', '.Clock::shown($assignment->due_at)
+            ).'; choose some to mark together after it.',
+            $markers < 2 => 'Marking together needs two markers at least; '.($markers === 1 ? 'one is' : 'none is')
+                .' agreed under “Who marks what”.',
             default => null,
         };
     }
@@ -50,21 +54,41 @@ final class PickTogether
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             $obstacle = $codes === [] ? null : self::obstacle($stored, $markers->count());
             throw_if($obstacle !== null, new Refused((string) $obstacle));
-            throw_if(count($codes) > self::MOST, new Refused('Choose '.self::MOST.' scripts at most: everyone marks each of them.'));
-            $scripts = Script::query()->where('assignment_id', $stored->id)->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
+            throw_if(
+                count($codes) > self::MOST,
+                new Refused('Choose '.self::MOST.' scripts at most: everyone marks each of them.'),
+            );
+            $scripts = Script::query()->where('assignment_id', $stored->id)
+                ->whereHas('currentHandin', fn ($handin) => $handin->whereNotNull('read_at'))->whereNull('lead_id')
+                ->whereIn('code', $codes)->with('together')->lockForUpdate()->get();
             $unknown = array_diff($codes, $scripts->pluck('code')->all());
-            throw_if($unknown !== [], new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'));
-            $old = Mark::query()->where('seat', Seat::Together)->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))->with('script:id,code')->get();
+            throw_if(
+                $unknown !== [],
+                new Refused('Not a script that has been handed in: '.implode(', ', $unknown).'. Nothing was changed.'),
+            );
+            $old = Mark::query()->where('seat', Seat::Together)
+                ->whereIn('script_id', Script::query()->where('assignment_id', $stored->id)->select('id'))
+                ->with('script:id,code')->get();
             $gone = $old->filter(fn (Mark $mark) => ! in_array($mark->script->code, $codes, true));
-            $begun = $gone->filter(fn (Mark $mark) => $mark->begun_at !== null)->map(fn (Mark $mark) => $mark->script->code)->unique();
-            throw_if($begun->isNotEmpty(), new Refused($begun->implode(', ').' cannot be taken out: someone has begun on it. Nothing was changed.'));
+            $begun = $gone->filter(fn (Mark $mark) => $mark->begun_at !== null)
+                ->map(fn (Mark $mark) => $mark->script->code)->unique();
+            throw_if(
+                $begun->isNotEmpty(),
+                new Refused(
+                    $begun->implode(', ').' cannot be taken out: someone has begun on it. Nothing was changed.'
+                ),
+            );
             Mark::query()->whereKey($gone->modelKeys())->delete();
             foreach ($scripts as $script) {
                 foreach ($markers as $marker) {
-                    $script->together->contains('marker_id', $marker->id) || Mark::give($script, Seat::Together, $marker->id, $stored);
+                    $script->together->contains('marker_id', $marker->id)
+                        || Mark::give($script, Seat::Together, $marker->id, $stored);
                 }
             }
-            $this->logbook->write(Entry::of(LogEvent::TogetherChosen)->on($stored)->with(scripts: implode(', ', $codes), markers: $markers->count())->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::TogetherChosen)->on($stored)
+                    ->with(scripts: implode(', ', $codes), markers: $markers->count())->by($by)
+            );
         });
     }
 }

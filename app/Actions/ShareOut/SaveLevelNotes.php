@@ -29,7 +29,8 @@ final class SaveLevelNotes
     public function __invoke(Assignment $assignment, array $notes, array $seen, User $by): array
     {
         return DB::transaction(function () use ($assignment, $notes, $seen, $by): array {
-            $stored = LevelNote::query()->where('assignment_id', $assignment->id)->lockForUpdate()->get()->keyBy('criterion');
+            $stored = LevelNote::query()->where('assignment_id', $assignment->id)->lockForUpdate()->get()
+                ->keyBy('criterion');
             $clashes = [];
             $changed = [];
             foreach ($notes as $criterion => $text) {
@@ -42,11 +43,16 @@ final class SaveLevelNotes
 
                     continue;
                 }
-                LevelNote::query()->updateOrCreate(['assignment_id' => $assignment->id, 'criterion' => $criterion], ['text' => $text, 'saved_by' => $by->id]);
+                LevelNote::query()->updateOrCreate(
+                    ['assignment_id' => $assignment->id, 'criterion' => $criterion],
+                    ['text' => $text, 'saved_by' => $by->id],
+                );
                 $changed[] = $criterion;
             }
             if ($changed !== []) {
-                $this->logbook->write(Entry::of(LogEvent::LevelsAgreed)->on($assignment)->with(criteria: count($changed))->by($by));
+                $this->logbook->write(
+                    Entry::of(LogEvent::LevelsAgreed)->on($assignment)->with(criteria: count($changed))->by($by)
+                );
             }
 
             return $clashes;

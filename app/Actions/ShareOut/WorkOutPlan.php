@@ -32,9 +32,12 @@ final class WorkOutPlan
      * @param  list<array{marker: string, share: string, sections: list<string>|null}>  $markers  people of the module by public id
      * @param  bool  $evenOut  whether work that is not begun may move between those who go on marking
      */
-    public function __invoke(Assignment $assignment, array $markers, int $seed, bool $keepGroups, bool $evenOut, User $by): AllocationPlan
-    {
-        return DB::transaction(function () use ($assignment, $markers, $seed, $keepGroups, $evenOut, $by): AllocationPlan {
+    public function __invoke(
+        Assignment $assignment, array $markers, int $seed, bool $keepGroups, bool $evenOut, User $by,
+    ): AllocationPlan {
+        return DB::transaction(function () use (
+            $assignment, $markers, $seed, $keepGroups, $evenOut, $by,
+        ): AllocationPlan {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             $parts = Planning::parts($stored);
             $now = $this->planning->marks($stored);
@@ -45,17 +48,25 @@ final class WorkOutPlan
             $byId = array_column($people, null, 'id');
             $stays = fn (Given $mark): bool => $mark->isBegun || (! $evenOut && in_array($mark->marker, $marking, true)
                 // Recorded since it was given out: it goes to someone else.
-                && (! isset($byCode[$mark->code]) || $byId[$mark->marker]->obstacle($byCode[$mark->code]) !== Obstacle::Conflict));
-            $kept = array_map(fn (Given $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays));
+                && (
+                    ! isset($byCode[$mark->code])
+                    || $byId[$mark->marker]->obstacle($byCode[$mark->code]) !== Obstacle::Conflict
+                ));
+            $kept = array_map(
+                fn (Given $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays),
+            );
             $plan = MarkerPlan::make($works, $people, $seed, count($parts), null, $keepGroups, array_values($kept));
             $this->remember($stored, $markers, $keepGroups);
-            AllocationPlan::query()->where('assignment_id', $stored->id)->where('state', 'draft')->update(['state' => 'dropped']);
+            AllocationPlan::query()->where('assignment_id', $stored->id)->where('state', 'draft')
+                ->update(['state' => 'dropped']);
 
             return AllocationPlan::query()->create([
                 'assignment_id' => $stored->id, 'seed' => $seed, 'state' => 'draft', 'made_by' => $by->id,
                 'settings' => ['markers' => $markers, 'keep_groups' => $keepGroups, 'even_out' => $evenOut],
                 'entries' => $this->entries($plan, $now, $stays), 'notes' => $plan->notes,
-                'unplaced' => array_map(fn ($one) => ['script' => $one->script, 'part' => $one->part, 'why' => $one->why], $plan->unplaced),
+                'unplaced' => array_map(
+                    fn ($one) => ['script' => $one->script, 'part' => $one->part, 'why' => $one->why], $plan->unplaced,
+                ),
             ]);
         });
     }
@@ -69,15 +80,28 @@ final class WorkOutPlan
     {
         $entries = [];
         foreach ($now as $mark) {
-            $entries["{$mark->code} {$mark->part}"] = ['script' => $mark->code, 'part' => $mark->part, 'marker' => $stays($mark) ? $mark->marker : null, 'from' => $mark->marker, 'fixed' => $mark->isBegun];
+            $entries["{$mark->code} {$mark->part}"] = [
+                'script' => $mark->code, 'part' => $mark->part, 'marker' => $stays($mark) ? $mark->marker : null,
+                'from' => $mark->marker, 'fixed' => $mark->isBegun,
+            ];
         }
         foreach ($plan->given as $one) {
-            $entries["{$one->script} {$one->part}"] = ['script' => $one->script, 'part' => $one->part, 'marker' => $one->marker, 'from' => $entries["{$one->script} {$one->part}"]['from'] ?? null, 'fixed' => false];
+            $entries["{$one->script} {$one->part}"] = [
+                'script' => $one->script, 'part' => $one->part, 'marker' => $one->marker,
+                'from' => $entries["{$one->script} {$one->part}"]['from'] ?? null, 'fixed' => false,
+            ];
         }
         foreach ($plan->unplaced as $one) {
-            $entries["{$one->script} {$one->part}"] ??= ['script' => $one->script, 'part' => $one->part, 'marker' => null, 'from' => null, 'fixed' => false];
+            $entries["{$one->script} {$one->part}"] ??= [
+                'script' => $one->script, 'part' => $one->part, 'marker' => null, 'from' => null, 'fixed' => false,
+            ];
         }
-        uasort($entries, fn (array $a, array $b) => [$a['script'], $a['part'] === Seat::First->value ? 0 : 1] <=> [$b['script'], $b['part'] === Seat::First->value ? 0 : 1]);
+        uasort(
+            $entries,
+            fn (array $a, array $b) => [
+                $a['script'], $a['part'] === Seat::First->value ? 0 : 1,
+            ] <=> [$b['script'], $b['part'] === Seat::First->value ? 0 : 1],
+        );
 
         return array_values($entries);
     }
@@ -90,7 +114,12 @@ final class WorkOutPlan
         $ids = User::query()->whereIn('public_id', array_column($markers, 'marker'))->pluck('id', 'public_id');
         AssignmentMarker::query()->where('assignment_id', $assignment->id)->delete();
         foreach ($markers as $one) {
-            AssignmentMarker::query()->create(['assignment_id' => $assignment->id, 'user_id' => $ids[$one['marker']], 'share' => $one['share'], 'sections' => $one['sections']]);
+            AssignmentMarker::query()->create(
+                [
+                    'assignment_id' => $assignment->id, 'user_id' => $ids[$one['marker']], 'share' => $one['share'],
+                    'sections' => $one['sections'],
+                ]
+            );
         }
         $assignment->forceFill(['keep_groups' => $keepGroups])->save();
     }

@@ -45,7 +45,9 @@ final class CheckOverlap extends Command
     private function check(TextFiles $files): array
     {
         $faults = [];
-        $alignment = new Alignment(max(1, $this->whole('min-words', 1, 1000, $faults)), max(0, $this->whole('gap', 0, 100, $faults)));
+        $alignment = new Alignment(
+            max(1, $this->whole('min-words', 1, 1000, $faults)), max(0, $this->whole('gap', 0, 100, $faults)),
+        );
         $leaveOut = array_filter(explode(',', (string) $this->option('leave-out')));
         foreach (array_diff($leaveOut, ['quotes', 'bibliography']) as $unknown) {
             $faults[] = new Fault('--leave-out', "“{$unknown}” cannot be left out; there are quotes and bibliography");
@@ -67,17 +69,42 @@ final class CheckOverlap extends Command
             array_push($runs, ...$alignment->runs($numbers, Words::of($source)->normalForms(), (string) $name));
         }
         $quotations = Quotations::of($words);
-        $choices = new Choices(in_array('quotes', $leaveOut, true), in_array('bibliography', $leaveOut, true), sources: array_values(array_map(strval(...), (array) $this->option('exclude-source'))));
-        $figures = Figures::of($words->count(), [...$quotations, ...($choices->bibliography ? Bibliography::of($words) : [])], $runs, [], $choices);
+        $choices = new Choices(
+            in_array('quotes', $leaveOut, true), in_array('bibliography', $leaveOut, true),
+            sources: array_values(array_map(strval(...), (array) $this->option('exclude-source'))),
+        );
+        $figures = Figures::of(
+            $words->count(), [...$quotations, ...($choices->bibliography ? Bibliography::of($words) : [])], $runs, [],
+            $choices,
+        );
         $report = $figures->report;
         $left = $figures->places;
 
         return [
-            'words' => $words->count(), 'counted' => $report->counted, 'matched' => $report->matched(), 'share' => (string) $report->share(),
-            'runs' => array_map(fn (Run $run) => ['from' => $run->from(), 'to' => $run->to(), 'source' => $run->source, 'source_from' => $run->sourceFrom(), 'source_to' => $run->sourceTo()], $report->runs),
-            'sources' => array_map(fn (string|int $name, int $matched) => ['name' => (string) $name, 'matched' => $matched, 'share' => (string) Report::percent($matched, $report->counted)], array_keys($report->bySource()), array_values($report->bySource())),
-            'left_out' => array_map(fn (Interval $interval) => ['why' => $interval->why, 'from' => $interval->from, 'to' => $interval->to], $left),
-            'hiding' => array_map(fn (Interval $interval) => ['kind' => $interval->why, 'from' => $interval->from, 'to' => $interval->to], Hiding::of($words, $quotations)),
+            'words' => $words->count(), 'counted' => $report->counted, 'matched' => $report->matched(),
+            'share' => (string) $report->share(),
+            'runs' => array_map(
+                fn (Run $run) => [
+                    'from' => $run->from(), 'to' => $run->to(), 'source' => $run->source,
+                    'source_from' => $run->sourceFrom(), 'source_to' => $run->sourceTo(),
+                ],
+                $report->runs,
+            ),
+            'sources' => array_map(
+                fn (string|int $name, int $matched) => [
+                    'name' => (string) $name, 'matched' => $matched,
+                    'share' => (string) Report::percent($matched, $report->counted),
+                ],
+                array_keys($report->bySource()), array_values($report->bySource()),
+            ),
+            'left_out' => array_map(
+                fn (Interval $interval) => ['why' => $interval->why, 'from' => $interval->from, 'to' => $interval->to],
+                $left,
+            ),
+            'hiding' => array_map(
+                fn (Interval $interval) => ['kind' => $interval->why, 'from' => $interval->from, 'to' => $interval->to],
+                Hiding::of($words, $quotations),
+            ),
         ];
     }
 

@@ -51,8 +51,11 @@ final class CheckWriting extends Command
         $read = function (string $folder, string $place) use ($files, $file, &$faults): array {
             return array_map(Prose::of(...), $files->folder($folder, $place, $faults, $file));
         };
-        $this->option('baseline') === null && $faults[] = new Fault('--baseline', 'must name a folder of trusted texts');
-        $trusted = Trusted::of($this->option('baseline') === null ? [] : $read((string) $this->option('baseline'), '--baseline'));
+        $this->option('baseline') === null
+            && $faults[] = new Fault('--baseline', 'must name a folder of trusted texts');
+        $trusted = Trusted::of(
+            $this->option('baseline') === null ? [] : $read((string) $this->option('baseline'), '--baseline')
+        );
         $own = $this->option('own') === null ? [] : $read((string) $this->option('own'), '--own');
         if ($faults !== []) {
             throw new InvalidInput($faults);
@@ -65,23 +68,42 @@ final class CheckWriting extends Command
         if ($short !== null) {
             fwrite(STDERR, "{$short}\n");
 
-            return ['words' => $text->count(), 'enough' => false, 'p_value' => null, 'reading' => 'too short', 'signals' => [], 'own' => null, 'turns' => []];
+            return [
+                'words' => $text->count(), 'enough' => false, 'p_value' => null, 'reading' => 'too short',
+                'signals' => [], 'own' => null, 'turns' => [],
+            ];
         }
         if (! Language::of($trusted->texts)->has($text)) {
-            throw InvalidInput::at('FILE', 'is in another language than the baseline, or no running text: nothing can be said of it');
+            throw InvalidInput::at(
+                'FILE', 'is in another language than the baseline, or no running text: nothing can be said of it',
+            );
         }
         $compared = $trusted->baseline()->compared($text);
         $conformal = $compared->conformal();
         $same = SameHand::of($text, array_values($own), array_values($trusted->texts));
         if ($own !== [] && $same === null) {
-            fwrite(STDERR, 'Too little to compare with: '.SameHand::LEAST_OWN_WORDS." words of earlier work are needed.\n");
+            fwrite(
+                STDERR, 'Too little to compare with: '.SameHand::LEAST_OWN_WORDS." words of earlier work are needed.\n",
+            );
         }
 
         return [
-            'words' => $text->count(), 'enough' => true, 'p_value' => self::number($conformal->p()), 'reading' => $conformal->isUnusual($alarm) ? 'unusual' : 'usual',
-            'signals' => array_map(fn (SignalReading $one) => ['name' => str_replace('-', ' ', $one->signal->value), 'value' => $one->shown($one->value), 'baseline_low' => $one->shown($one->low), 'baseline_high' => $one->shown($one->high)], $compared->signals()),
-            'own' => $same === null ? null : ['distance' => self::number($same->distance), 'p_value' => self::number($same->p())],
-            'turns' => array_map(fn (Turn $turn) => ['at_word' => $turn->at, 'p_value' => self::number($turn->p)], $this->turns($text, $trusted)),
+            'words' => $text->count(), 'enough' => true, 'p_value' => self::number($conformal->p()),
+            'reading' => $conformal->isUnusual($alarm) ? 'unusual' : 'usual',
+            'signals' => array_map(
+                fn (SignalReading $one) => [
+                    'name' => str_replace('-', ' ', $one->signal->value), 'value' => $one->shown($one->value),
+                    'baseline_low' => $one->shown($one->low), 'baseline_high' => $one->shown($one->high),
+                ],
+                $compared->signals(),
+            ),
+            'own' => $same === null
+                ? null
+                : ['distance' => self::number($same->distance), 'p_value' => self::number($same->p())],
+            'turns' => array_map(
+                fn (Turn $turn) => ['at_word' => $turn->at, 'p_value' => self::number($turn->p)],
+                $this->turns($text, $trusted),
+            ),
         ];
     }
 
@@ -95,7 +117,10 @@ final class CheckWriting extends Command
         if ($turns === null || $turns->upTo(self::TURN) === []) {
             return [];
         }
-        $others = array_filter(array_map(fn (Prose $one) => Turns::of($one, $words)?->largest(), $trusted->texts), fn (?float $largest) => $largest !== null);
+        $others = array_filter(
+            array_map(fn (Prose $one) => Turns::of($one, $words)?->largest(), $trusted->texts),
+            fn (?float $largest) => $largest !== null,
+        );
 
         return $turns->beside(array_values($others))->upTo(self::TURN);
     }

@@ -45,15 +45,23 @@ final class EvaluateWriting extends Command
     {
         $faults = [];
         $alarm = CheckWriting::alarm((string) $this->option('alarm'), $faults);
-        $this->option('baseline') === null && $faults[] = new Fault('--baseline', 'must name a folder of trusted texts');
+        $this->option('baseline') === null
+            && $faults[] = new Fault('--baseline', 'must name a folder of trusted texts');
         $read = function (string $folder, string $place) use ($files, &$faults): array {
             return array_map(Prose::of(...), $files->folder($folder, $place, $faults));
         };
-        $texts = ['trusted' => $read((string) $this->argument('trusted'), 'TRUSTED_DIR'), 'other' => $read((string) $this->argument('other'), 'OTHER_DIR')];
-        $trusted = Trusted::of($this->option('baseline') === null ? [] : $read((string) $this->option('baseline'), '--baseline'));
+        $texts = [
+            'trusted' => $read((string) $this->argument('trusted'), 'TRUSTED_DIR'),
+            'other' => $read((string) $this->argument('other'), 'OTHER_DIR'),
+        ];
+        $trusted = Trusted::of(
+            $this->option('baseline') === null ? [] : $read((string) $this->option('baseline'), '--baseline')
+        );
         foreach ($texts['trusted'] as $name => $text) {
             if (in_array($text->words, array_map(fn (Prose $one) => $one->words, $trusted->texts), true)) {
-                $faults[] = new Fault('TRUSTED_DIR', "{$name} is in the baseline too: it must not be measured against itself");
+                $faults[] = new Fault(
+                    'TRUSTED_DIR', "{$name} is in the baseline too: it must not be measured against itself",
+                );
             }
         }
         if ($faults !== []) {
@@ -65,7 +73,8 @@ final class EvaluateWriting extends Command
         $results = $left = [];
         foreach ($texts as $kind => $of) {
             foreach ($of as $name => $text) {
-                $why = Fit::tooShort($text) ?? ($language->has($text) ? null : 'In another language than the baseline, or no running text.');
+                $why = Fit::tooShort($text)
+                    ?? ($language->has($text) ? null : 'In another language than the baseline, or no running text.');
                 if ($why !== null) {
                     $left[] = ['kind' => $kind, 'name' => (string) $name, 'why' => $why];
 
@@ -77,11 +86,18 @@ final class EvaluateWriting extends Command
         $bands = [];
         foreach (self::LENGTHS as $n => $from) {
             $to = self::LENGTHS[$n + 1] ?? null;
-            $within = array_values(array_filter($results, fn (array $one) => $one['words'] >= $from && ($to === null || $one['words'] < $to)));
+            $within = array_values(
+                array_filter(
+                    $results, fn (array $one) => $one['words'] >= $from && ($to === null || $one['words'] < $to),
+                )
+            );
             $within === [] || $bands[] = ['words_from' => $from, 'words_below' => $to, ...$this->figures($within)];
         }
 
-        return ['alarm' => CheckWriting::number($alarm), 'baseline' => $trusted->size(), 'not_measured' => $left, ...$this->figures($results), 'by_length' => $bands];
+        return [
+            'alarm' => CheckWriting::number($alarm), 'baseline' => $trusted->size(), 'not_measured' => $left,
+            ...$this->figures($results), 'by_length' => $bands,
+        ];
     }
 
     /**
@@ -92,7 +108,10 @@ final class EvaluateWriting extends Command
         $compared = $baseline->compared($text);
         $conformal = $compared->conformal();
 
-        return ['kind' => $kind, 'words' => $text->count(), 'rank' => 1 - $conformal->p(), 'unusual' => $conformal->isUnusual($alarm)];
+        return [
+            'kind' => $kind, 'words' => $text->count(), 'rank' => 1 - $conformal->p(),
+            'unusual' => $conformal->isUnusual($alarm),
+        ];
     }
 
     /**
@@ -101,15 +120,29 @@ final class EvaluateWriting extends Command
      */
     private function figures(array $results): array
     {
-        $of = fn (string $kind): array => array_values(array_filter($results, fn (array $one) => $one['kind'] === $kind));
+        $of = fn (string $kind): array => array_values(
+            array_filter($results, fn (array $one) => $one['kind'] === $kind)
+        );
         $unusual = function (string $kind) use ($of): array {
             $share = new Share(count(array_filter(array_column($of($kind), 'unusual'))), count($of($kind)));
             $interval = $share->interval();
 
-            return ['texts' => $share->of, 'unusual' => $share->times, 'share' => $share->share() === null ? null : CheckWriting::number($share->share()), 'interval_95' => $interval === null ? null : array_map(CheckWriting::number(...), $interval)];
+            return [
+                'texts' => $share->of, 'unusual' => $share->times,
+                'share' => $share->share() === null ? null : CheckWriting::number($share->share()),
+                'interval_95' => $interval === null ? null : array_map(CheckWriting::number(...), $interval),
+            ];
         };
         $separation = Separation::of(array_column($of('trusted'), 'rank'), array_column($of('other'), 'rank'));
 
-        return ['trusted' => $unusual('trusted'), 'other' => $unusual('other'), 'auc' => $separation === null ? null : ['value' => CheckWriting::number($separation->area), 'interval_95' => array_map(CheckWriting::number(...), $separation->interval())]];
+        return [
+            'trusted' => $unusual('trusted'), 'other' => $unusual('other'),
+            'auc' => $separation === null
+                ? null
+                : [
+                    'value' => CheckWriting::number($separation->area),
+                    'interval_95' => array_map(CheckWriting::number(...), $separation->interval()),
+                ],
+        ];
     }
 }

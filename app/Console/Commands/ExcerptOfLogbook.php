@@ -28,7 +28,9 @@ final class ExcerptOfLogbook extends Command
         $assignment = $script === null ? Assignment::query()->where('public_id', $of)->first() : null;
         $head = $logbook->head();
         if (($script === null && $assignment === null) || $head === null) {
-            $this->error($head === null ? __('logbook.faults.head-missing') : "There is no script and no assignment {$of}.");
+            $this->error(
+                $head === null ? __('logbook.faults.head-missing') : "There is no script and no assignment {$of}."
+            );
 
             return self::FAILURE;
         }
@@ -38,12 +40,16 @@ final class ExcerptOfLogbook extends Command
 
             return self::FAILURE;
         }
-        $chosen = fn (LogbookLine $line): bool => $script !== null ? $line->subject_kind === 'script' && $line->subject === $script->code : $line->assignment === $assignment->public_id;
+        $chosen = fn (LogbookLine $line): bool => $script !== null
+            ? $line->subject_kind === 'script' && $line->subject === $script->code
+            : $line->assignment === $assignment->public_id;
         foreach (Excerpt::write($head, $logbook->publicKey(), $chosen) as $row) {
             fwrite($file, $row);
         }
         fclose($file);
-        $this->info("Written. Whoever gets it checks it with: php artisan logbook:verify FILE --key={$logbook->publicKey()}");
+        $this->info(
+            "Written. Whoever gets it checks it with: php artisan logbook:verify FILE --key={$logbook->publicKey()}"
+        );
 
         return self::SUCCESS;
     }

@@ -34,7 +34,14 @@ final class MakeAdministrator extends Command
         }
         $user = DB::transaction(function () use ($email, $logbook): User {
             $user = User::query()->where('email', $email)->lockForUpdate()->first()
-                ?? User::query()->create(['name' => (string) ($this->option('name') ?? Str::before($email, '@')), 'email' => $email, 'password' => User::NO_PASSWORD])->refresh();
+                ?? User::query()
+                    ->create(
+                        [
+                            'name' => (string) ($this->option('name') ?? Str::before($email, '@')), 'email' => $email,
+                            'password' => User::NO_PASSWORD,
+                        ]
+                    )
+                    ->refresh();
             if (! $user->is_admin) {
                 $user->forceFill(['is_admin' => true])->save();
                 $logbook->write(Entry::of(LogEvent::AdministratorMade)->on($user)->by($user));
@@ -44,7 +51,9 @@ final class MakeAdministrator extends Command
         });
         if ($user->joined_at === null) {
             Mail::to($user->email)->queue(new Welcome($user, null));
-            $this->components->info("{$user->email} is an administrator. A link to choose a password was sent by mail; it is also here, and works once, for two weeks:");
+            $this->components->info(
+                "{$user->email} is an administrator. A link to choose a password was sent by mail; it is also here, and works once, for two weeks:"
+            );
             $this->line(URL::temporarySignedRoute('welcome', now()->addDays(14), ['user' => $user->public_id]));
         } else {
             $this->components->info("{$user->email} is an administrator, and signs in as before.");

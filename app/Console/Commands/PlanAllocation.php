@@ -22,6 +22,8 @@ final class PlanAllocation extends Command
 
     public function handle(JsonFiles $files): int
     {
-        return $this->answer(fn (): array => PlanJson::answer($files->object((string) $this->argument('plan'), 'plan')));
+        return $this->answer(
+            fn (): array => PlanJson::answer($files->object((string) $this->argument('plan'), 'plan'))
+        );
     }
 }

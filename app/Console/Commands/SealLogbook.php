@@ -24,12 +24,18 @@ final class SealLogbook extends Command
     {
         $reason = trim((string) $this->option('reason'));
         if (mb_strlen($reason) < 10) {
-            $this->components->error('Say why with --reason="…", in a sentence: it becomes a line of the logbook. Nothing was changed.');
+            $this->components->error(
+                'Say why with --reason="…", in a sentence: it becomes a line of the logbook. Nothing was changed.'
+            );
 
             return self::FAILURE;
         }
         $before = $logbook->setAsideHead();
-        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::SealedAnew)->with(lines_told: $before->count ?? 0)->because($reason)));
+        DB::transaction(
+            fn () => $logbook->write(
+                Entry::of(LogEvent::SealedAnew)->with(lines_told: $before->count ?? 0)->because($reason)
+            )
+        );
         $this->components->info('The logbook is sealed as it stands. The head before is kept beside it.');
 
         return self::SUCCESS;

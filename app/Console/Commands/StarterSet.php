@@ -19,7 +19,8 @@ final class StarterSet extends Command
 
     public function handle(AddStarterSet $add): int
     {
-        $user = User::query()->where('email', User::addressKey((string) $this->argument('mail')))->where('is_admin', true)->first();
+        $user = User::query()->where('email', User::addressKey((string) $this->argument('mail')))
+            ->where('is_admin', true)->first();
         if ($user === null) {
             $this->components->error('No administrator has that e-mail address. Nothing was added.');
 

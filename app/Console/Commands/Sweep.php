@@ -38,25 +38,35 @@ final class Sweep extends Command
             $upload->delete();
             $gone['uploads']++;
         }
-        foreach (RosterImport::query()->whereNull('applied_at')->where('created_at', '<', now()->subDay())->lazyById(200) as $import) {
+        foreach (
+            RosterImport::query()->whereNull('applied_at')->where('created_at', '<', now()->subDay())
+                ->lazyById(200) as $import
+        ) {
             Storage::delete($import->path);
             $import->delete();
             $gone['rosters']++;
         }
-        $gone['comments'] = BankComment::onlyTrashed()->where('deleted_at', '<', now()->subDays(BankComment::KEPT_DAYS))->forceDelete();
+        $gone['comments'] = BankComment::onlyTrashed()->where('deleted_at', '<', now()->subDays(BankComment::KEPT_DAYS))
+            ->forceDelete();
         foreach ([
             'handins' => fn (array $paths) => HandinFile::query()->whereIn('path', $paths)->pluck('path'),
             'pages' => fn (array $paths) => HandinFile::query()->whereIn('pages_path', $paths)->pluck('pages_path'),
             'copies' => fn (array $paths) => HandinCopy::query()->whereIn('path', $paths)->pluck('path'),
             'attachments' => fn (array $paths) => MarkAttachment::query()->whereIn('path', $paths)->pluck('path'),
             'templates' => fn (array $paths) => AssignmentTemplate::query()->whereIn('path', $paths)->pluck('path'),
-            'uploads' => fn (array $paths) => Upload::query()->whereIn('public_id', array_map(basename(...), $paths))->get()->map(fn (Upload $upload) => $upload->path()),
-            'drafts' => fn (array $paths) => DraftCheck::query()->whereNotNull('files')->get(['id', 'files'])->flatMap(fn (DraftCheck $draft) => array_column($draft->files ?? [], 'path')),
+            'uploads' => fn (array $paths) => Upload::query()->whereIn('public_id', array_map(basename(...), $paths))
+                ->get()->map(fn (Upload $upload) => $upload->path()),
+            'drafts' => fn (array $paths) => DraftCheck::query()->whereNotNull('files')->get(['id', 'files'])
+                ->flatMap(fn (DraftCheck $draft) => array_column($draft->files ?? [], 'path')),
             'rosters' => fn (array $paths) => RosterImport::query()->whereIn('path', $paths)->pluck('path'),
         ] as $folder => $named) {
             $gone['files'] += $this->orphans($folder, $named);
         }
-        $this->components->info('Tidied: '.implode(', ', array_map(fn (string $what, int $count) => "{$count} {$what}", array_keys($gone), $gone)).'.');
+        $this->components->info(
+            'Tidied: '.implode(
+                ', ', array_map(fn (string $what, int $count) => "{$count} {$what}", array_keys($gone), $gone),
+            ).'.'
+        );
 
         return self::SUCCESS;
     }
@@ -70,7 +80,9 @@ final class Sweep extends Command
         $before = now()->subHours(self::HOURS)->getTimestamp();
         foreach (array_chunk(Storage::files($folder), self::AT_ONCE) as $paths) {
             // Copies and pages carry no true time of their own: when their entry changed tells.
-            $old = array_values(array_filter($paths, fn (string $path) => (int) @filectime(Storage::path($path)) < $before));
+            $old = array_values(
+                array_filter($paths, fn (string $path) => (int) @filectime(Storage::path($path)) < $before)
+            );
             $orphans = $old === [] ? [] : array_diff($old, $named($old)->all());
             Storage::delete($orphans);
             $gone += count($orphans);

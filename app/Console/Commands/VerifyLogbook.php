@@ -30,7 +30,9 @@ final class VerifyLogbook extends Command
             return $this->excerpt($file);
         }
         $found = Chain::verify(
-            LogbookLine::query()->with('words')->orderBy('number')->lazy(500)->map(fn (LogbookLine $line) => $line->toCore()), $logbook->head(), $logbook->publicKey(),
+            LogbookLine::query()->with('words')->orderBy('number')->lazy(500)
+                ->map(fn (LogbookLine $line) => $line->toCore()),
+            $logbook->head(), $logbook->publicKey(),
         );
 
         return $this->tell($found, trans_choice('logbook.holds', $found->lines, ['lines' => $found->lines]));
@@ -39,7 +41,11 @@ final class VerifyLogbook extends Command
     private function excerpt(string $file): int
     {
         try {
-            $excerpt = Excerpt::fromJson(is_file($file) ? (string) file_get_contents($file) : throw new InvalidArgumentException("There is no file {$file}."));
+            $excerpt = Excerpt::fromJson(
+                is_file($file)
+                    ? (string) file_get_contents($file)
+                    : throw new InvalidArgumentException("There is no file {$file}.")
+            );
         } catch (InvalidArgumentException $e) {
             $this->error($e->getMessage());
 
@@ -47,18 +53,30 @@ final class VerifyLogbook extends Command
         }
         $key = $this->option('key');
         if (! is_string($key)) {
-            $this->error('Give the published public key with --key=…: a key that stands in the file itself proves nothing.');
+            $this->error(
+                'Give the published public key with --key=…: a key that stands in the file itself proves nothing.'
+            );
 
             return self::FAILURE;
         }
         $found = Chain::verify($excerpt->lines, $excerpt->head, strtolower(trim($key)));
 
-        return $this->tell($found, trans_choice('logbook.excerpt_holds', $excerpt->whole(), ['whole' => $excerpt->whole(), 'lines' => $found->lines]));
+        return $this->tell(
+            $found,
+            trans_choice(
+                'logbook.excerpt_holds', $excerpt->whole(), ['whole' => $excerpt->whole(), 'lines' => $found->lines],
+            ),
+        );
     }
 
     private function tell(Verification $found, string $holds): int
     {
-        array_map(fn (ChainFault $fault) => $this->error(__("logbook.faults.{$fault->why->value}", ['line' => $fault->line, 'other' => $fault->other])), $found->faults);
+        array_map(
+            fn (ChainFault $fault) => $this->error(
+                __("logbook.faults.{$fault->why->value}", ['line' => $fault->line, 'other' => $fault->other])
+            ),
+            $found->faults,
+        );
         if (! $found->holds()) {
             return self::FAILURE;
         }

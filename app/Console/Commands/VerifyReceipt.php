@@ -30,7 +30,9 @@ final class VerifyReceipt extends Command
             }
         }
         try {
-            [$receipt, $seal] = Receipt::parse(mb_scrub((string) file_get_contents($from === '-' ? 'php://stdin' : $from)));
+            [$receipt, $seal] = Receipt::parse(
+                mb_scrub((string) file_get_contents($from === '-' ? 'php://stdin' : $from))
+            );
         } catch (InvalidInput $e) {
             return $this->refuse(...array_map(fn (Fault $fault) => "{$fault->place}: {$fault->what}", $e->faults));
         }
@@ -41,7 +43,15 @@ final class VerifyReceipt extends Command
         if ($place === null) {
             return $this->refuse('SHA-256: the receipt holds, and this file is not one of those it was given for');
         }
-        $this->output->writeln(json_encode(['receipt' => $receipt->id, 'received' => $receipt->received, 'file' => $place, 'files' => count($receipt->sums), 'sha256' => $receipt->sums[$place - 1], 'holds' => true], JSON_THROW_ON_ERROR));
+        $this->output->writeln(
+            json_encode(
+                [
+                    'receipt' => $receipt->id, 'received' => $receipt->received, 'file' => $place,
+                    'files' => count($receipt->sums), 'sha256' => $receipt->sums[$place - 1], 'holds' => true,
+                ],
+                JSON_THROW_ON_ERROR,
+            )
+        );
 
         return self::SUCCESS;
     }

@@ -27,7 +27,10 @@ final readonly class Box
     {
         $wide = min($this->right, $other->right) - max($this->left, $other->left);
         $high = min($this->bottom, $other->bottom) - max($this->top, $other->top);
-        $smaller = min(($this->right - $this->left) * ($this->bottom - $this->top), ($other->right - $other->left) * ($other->bottom - $other->top));
+        $smaller = min(
+            ($this->right - $this->left) * ($this->bottom - $this->top),
+            ($other->right - $other->left) * ($other->bottom - $other->top),
+        );
 
         return $wide > 0 && $high > 0 && $wide * $high > 0.4 * $smaller;
     }

@@ -40,7 +40,13 @@ final class PageBook
     public function add(string $jpeg, float $width, float $height, array $words): void
     {
         $first = $this->open[0] ?? null;
-        if ($first !== null && (count($this->open) >= self::AT_ONCE || abs($first['width'] - $width) > 0.01 || abs($first['height'] - $height) > 0.01)) {
+        if (
+            $first !== null
+            && (
+                count($this->open) >= self::AT_ONCE || abs($first['width'] - $width) > 0.01
+                || abs($first['height'] - $height) > 0.01
+            )
+        ) {
             $this->close();
         }
         $this->open[] = ['jpeg' => $jpeg, 'width' => $width, 'height' => $height, 'words' => $words];
@@ -50,7 +56,13 @@ final class PageBook
     public function finish(string $to): void
     {
         $this->close();
-        $joined = $this->child->run(['qpdf', '--empty', '--deterministic-id', '--object-streams=generate', '--pages', ...$this->parts, '--', $to], limitAddressSpace: true, writes: $this->folder);
+        $joined = $this->child->run(
+            [
+                'qpdf', '--empty', '--deterministic-id', '--object-streams=generate', '--pages', ...$this->parts, '--',
+                $to,
+            ],
+            limitAddressSpace: true, writes: $this->folder,
+        );
         if ($joined['exit'] !== 0 || ! is_file($to)) {
             throw new RuntimeException("The pages could not be joined: {$joined['error']}");
         }
@@ -90,6 +102,9 @@ final class PageBook
     {
         $wide = $dompdf->getFontMetrics()->getTextWidth($box->word, $font, 100.0) / 100.0;
         $size = max(1.0, min(100.0, ($box->right - $box->left) / max(0.1, $wide)));
-        $canvas->text($box->left, $box->top + max(0.0, ($box->bottom - $box->top - $size) / 2), $box->word, $font, $size, [1, 1, 1]);
+        $canvas->text(
+            $box->left, $box->top + max(0.0, ($box->bottom - $box->top - $size) / 2), $box->word, $font, $size,
+            [1, 1, 1],
+        );
     }
 }

@@ -74,14 +74,23 @@ final class PageMaker
             $state = ['covered' => 0, 'seen' => 0, 'unread' => [], 'looks' => 0, 'all' => false];
             foreach ($this->runs($sizes) as [$from, $to_, $resolution]) {
                 $lines = $this->text->of($path, $from, $to_);
-                $drawn = $this->child->run(['pdftoppm', '-q', '-gray', '-cropbox', '-r', (string) $resolution, '-f', (string) $from, '-l', (string) $to_, '--', $path, "{$folder}/sheet"], limitAddressSpace: true, reads: [$path], writes: $folder);
+                $drawn = $this->child->run(
+                    [
+                        'pdftoppm', '-q', '-gray', '-cropbox', '-r', (string) $resolution, '-f', (string) $from, '-l',
+                        (string) $to_, '--', $path, "{$folder}/sheet",
+                    ],
+                    limitAddressSpace: true, reads: [$path], writes: $folder,
+                );
                 $sheets = glob("{$folder}/sheet-*.pgm") ?: [];
                 sort($sheets, SORT_NATURAL);
                 if ($drawn['exit'] !== 0 || count($sheets) !== $to_ - $from + 1) {
                     throw new Refusal("Page {$from} of this PDF, or one after it, could not be drawn.");
                 }
                 foreach ($sheets as $n => $sheet) {
-                    $this->page($from + $n, count($sizes), $sheet, $lines[$n], $heads[$from + $n] ?? [], isset($pictured[$from + $n]), $resolution / self::INCH, $masks, $seen, $lone, $book, $state);
+                    $this->page(
+                        $from + $n, count($sizes), $sheet, $lines[$n], $heads[$from + $n] ?? [],
+                        isset($pictured[$from + $n]), $resolution / self::INCH, $masks, $seen, $lone, $book, $state,
+                    );
                     unlink($sheet);
                 }
             }
@@ -101,8 +110,10 @@ final class PageMaker
      * @param  list<Mask>  $masks
      * @param  array{covered: int, seen: int, unread: list<int>, looks: int, all: bool}  $state
      */
-    private function page(int $number, int $pages, string $path, array $lines, array $heads, bool $hasPicture, float $scale, array $masks, PictureNames $seen, bool $lone, PageBook $book, array &$state): void
-    {
+    private function page(
+        int $number, int $pages, string $path, array $lines, array $heads, bool $hasPicture, float $scale,
+        array $masks, PictureNames $seen, bool $lone, PageBook $book, array &$state,
+    ): void {
         $sheet = Sheet::from($path);
         [$gone, $words] = $this->inText($number, $pages, $lines, $heads, $masks, $lone);
         $inPicture = [];
@@ -112,7 +123,16 @@ final class PageMaker
             $inPicture = $this->inPicture($read ?? [], array_merge(...$lines), $masks, $seen);
             // What only the picture of a first page shows may stand on all of them, in a font without letters.
             $state['all'] = $state['all'] || ($number <= self::LOOK_AT && $lines !== [] && $inPicture !== []);
-            if ($lines === [] && ($read === null || count(array_filter(array_merge(...$read), fn (Box $box) => $box->sure && mb_strlen($box->word) > 1)) < 3) && $sheet->ink() > self::SOMETHING) {
+            if (
+                $lines === []
+                && (
+                    $read === null
+                    || count(
+                        array_filter(array_merge(...$read), fn (Box $box) => $box->sure && mb_strlen($box->word) > 1)
+                    ) < 3
+                )
+                && $sheet->ink() > self::SOMETHING
+            ) {
                 $state['unread'][] = $number;
             }
         }
@@ -148,14 +168,16 @@ final class PageMaker
             $text[strlen($text) - 1] = "\n";
             $said = substr($text, $from, -1);
             $isTitle = $isTitle && strlen($said) <= self::SHORT;
-            $isEdge = $n < 2 || $n >= count($lines) - 2 || ($number === 1 && ($n < self::FIRST || $isTitle)) || ($number === $pages && $n >= count($lines) - self::LAST);
+            $isEdge = $n < 2 || $n >= count($lines) - 2 || ($number === 1 && ($n < self::FIRST || $isTitle))
+                || ($number === $pages && $n >= count($lines) - self::LAST);
             if (in_array($said, $heads, true)) {
                 $places[] = [$from, strlen($text)];
             }
             $label = Mask::isLabel($before) ? "{$before}: " : '';
             foreach ($isEdge || $label !== '' ? $masks : [] as $mask) {
                 foreach ($mask->find($label.$said, true) as [$start, $end]) {
-                    $start >= strlen($label) && $places[] = [$from + $start - strlen($label), $from + $end - strlen($label)];
+                    $start >= strlen($label)
+                        && $places[] = [$from + $start - strlen($label), $from + $end - strlen($label)];
                 }
             }
             $before = $said;
@@ -165,7 +187,9 @@ final class PageMaker
         }
         $gone = $left = [];
         foreach ($boxes as [$box, $from, $to]) {
-            array_filter($places, fn (array $place) => $place[0] < $to && $place[1] > $from) === [] ? $left[] = $box : $gone[] = $box;
+            array_filter($places, fn (array $place) => $place[0] < $to && $place[1] > $from) === []
+                ? $left[] = $box
+                : $gone[] = $box;
         }
 
         return [$gone, $left];
@@ -183,15 +207,26 @@ final class PageMaker
     {
         $named = [];
         foreach ($read as $line) {
-            $line = array_values(array_filter($line, fn (Box $box) => array_filter($words, fn (Box $word) => $box->lies($word) && $this->sayTheSame($box->word, $word->word)) === []));
-            array_push($named, ...array_map(fn (int $n) => $line[$n], $seen->in(array_map(fn (Box $box) => $box->word, $line))));
+            $line = array_values(
+                array_filter(
+                    $line,
+                    fn (Box $box) => array_filter(
+                        $words, fn (Box $word) => $box->lies($word) && $this->sayTheSame($box->word, $word->word),
+                    ) === [],
+                )
+            );
+            array_push(
+                $named,
+                ...array_map(fn (int $n) => $line[$n], $seen->in(array_map(fn (Box $box) => $box->word, $line))),
+            );
             $text = implode(' ', array_map(fn (Box $box) => $box->word, $line));
             foreach ($masks as $mask) {
                 $at = 0;
                 $places = $mask->find($text, true);
                 foreach ($line as $box) {
                     $to = $at + strlen($box->word);
-                    array_filter($places, fn (array $place) => $place[0] < $to && $place[1] > $at) === [] || $named[] = $box;
+                    array_filter($places, fn (array $place) => $place[0] < $to && $place[1] > $at) === []
+                        || $named[] = $box;
                     $at = $to + 1;
                 }
             }
@@ -202,10 +237,16 @@ final class PageMaker
 
     private function sayTheSame(string $one, string $other): bool
     {
-        $letters = fn (string $word): string => substr((string) preg_replace('/[^a-z0-9]+/', '', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $word))), 0, 80);
+        $letters = fn (string $word): string => substr(
+            (string) preg_replace(
+                '/[^a-z0-9]+/', '', strtolower((string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $word)),
+            ),
+            0, 80,
+        );
         [$one, $other] = [$letters($one), $letters($other)];
 
-        return $one === $other || levenshtein($one, $other) <= intdiv(max(strlen($one), strlen($other)), 3) || ($one !== '' && str_contains($other, $one));
+        return $one === $other || levenshtein($one, $other) <= intdiv(max(strlen($one), strlen($other)), 3)
+            || ($one !== '' && str_contains($other, $one));
     }
 
     /**
@@ -219,14 +260,17 @@ final class PageMaker
         $all = [];
         for ($from = 1; $from <= $pages && $masks !== []; $from += 50) {
             foreach ($this->text->of($path, $from, min($pages, $from + 49)) as $page) {
-                $lines = array_map(fn (array $line) => implode(' ', array_map(fn (Box $box) => $box->word, $line)), $page);
+                $lines = array_map(
+                    fn (array $line) => implode(' ', array_map(fn (Box $box) => $box->word, $line)), $page,
+                );
                 $all[] = array_values(array_intersect_key($lines, array_flip(RunningHeads::edges($lines))));
             }
         }
         $heads = [];
         foreach (RunningHeads::ofPages($all) as $n => $repeated) {
             foreach ($repeated as $line) {
-                array_filter($masks, fn (Mask $mask) => $mask->isHead($all[$n][$line])) === [] || $heads[$n + 1][] = $all[$n][$line];
+                array_filter($masks, fn (Mask $mask) => $mask->isHead($all[$n][$line])) === []
+                    || $heads[$n + 1][] = $all[$n][$line];
             }
         }
 
@@ -241,13 +285,19 @@ final class PageMaker
      */
     private function pictured(string $path, array $sizes): array
     {
-        $listed = $this->child->run(['pdfimages', '-list', '--', $path], limitAddressSpace: true, reads: [$path])['out'];
+        $listed = $this->child->run(
+            ['pdfimages', '-list', '--', $path], limitAddressSpace: true, reads: [$path],
+        )['out'];
         $pages = [];
         foreach (explode("\n", $listed) as $row) {
             // page num type width height color comp bpc enc interp object ID x-ppi y-ppi size ratio
             $columns = preg_split('/\s+/', trim($row)) ?: [];
-            if (count($columns) > 13 && is_numeric($columns[0]) && (float) $columns[12] > 0 && (float) $columns[13] > 0) {
-                $area = self::INCH * self::INCH * ((float) $columns[3] / (float) $columns[12]) * ((float) $columns[4] / (float) $columns[13]);
+            if (
+                count($columns) > 13 && is_numeric($columns[0]) && (float) $columns[12] > 0 && (float) $columns[13] > 0
+            ) {
+                $area = self::INCH * self::INCH * (
+                    (float) $columns[3] / (float) $columns[12]
+                ) * ((float) $columns[4] / (float) $columns[13]);
                 $side = $sizes[(int) $columns[0] - 1] ?? INF;
                 if ($area > self::LARGE * $side * $side) {
                     $pages[(int) $columns[0]] = true;
@@ -266,13 +316,17 @@ final class PageMaker
     private function sizes(string $path): array
     {
         $most = (int) config('harbor.extraction.pages');
-        $info = $this->child->run(['pdfinfo', '-f', '1', '-l', (string) ($most + 1), '--', $path], limitAddressSpace: true, reads: [$path])['out'];
+        $info = $this->child->run(
+            ['pdfinfo', '-f', '1', '-l', (string) ($most + 1), '--', $path], limitAddressSpace: true, reads: [$path],
+        )['out'];
         preg_match_all('/^Page +\d+ size: +([\d.]+) x ([\d.]+) pts/m', $info, $found);
         $sizes = array_map(fn (string $one, string $other) => max((float) $one, (float) $other), $found[1], $found[2]);
 
         return match (true) {
             $sizes === [] => throw new Refusal('This PDF has no pages that can be drawn.'),
-            count($sizes) > $most => throw new Refusal("This PDF has more than {$most} pages; of such only the text is shown."),
+            count($sizes) > $most => throw new Refusal(
+                "This PDF has more than {$most} pages; of such only the text is shown."
+            ),
             default => $sizes,
         };
     }
@@ -287,9 +341,13 @@ final class PageMaker
     {
         $runs = [];
         foreach ($sizes as $n => $size) {
-            $resolution = max(20, min(self::RESOLUTION, (int) floor(self::LONGEST_SIDE * self::INCH / max(1.0, $size))));
+            $resolution = max(
+                20, min(self::RESOLUTION, (int) floor(self::LONGEST_SIDE * self::INCH / max(1.0, $size))),
+            );
             $last = count($runs) - 1;
-            if ($last >= 0 && $runs[$last][2] === $resolution && $runs[$last][1] - $runs[$last][0] + 1 < self::AT_ONCE) {
+            if (
+                $last >= 0 && $runs[$last][2] === $resolution && $runs[$last][1] - $runs[$last][0] + 1 < self::AT_ONCE
+            ) {
                 $runs[$last][1] = $n + 1;
             } else {
                 $runs[] = [$n + 1, $n + 1, $resolution];

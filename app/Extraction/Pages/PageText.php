@@ -24,8 +24,17 @@ final class PageText
      */
     public function of(string $path, int $from, int $to): array
     {
-        $read = $this->child->run(['pdftotext', '-q', '-enc', 'UTF-8', '-bbox-layout', '-cropbox', '-f', (string) $from, '-l', (string) $to, '--', $path, '-'], limitAddressSpace: true, reads: [$path]);
-        $reader = XMLReader::XML((string) preg_replace(['/<!DOCTYPE[^>]*>/', '/[\x00-\x08\x0B\x0C\x0E-\x1F]/'], '', mb_scrub($read['out'])), 'UTF-8', LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING);
+        $read = $this->child->run(
+            [
+                'pdftotext', '-q', '-enc', 'UTF-8', '-bbox-layout', '-cropbox', '-f', (string) $from, '-l',
+                (string) $to, '--', $path, '-',
+            ],
+            limitAddressSpace: true, reads: [$path],
+        );
+        $reader = XMLReader::XML(
+            (string) preg_replace(['/<!DOCTYPE[^>]*>/', '/[\x00-\x08\x0B\x0C\x0E-\x1F]/'], '', mb_scrub($read['out'])),
+            'UTF-8', LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOERROR | LIBXML_NOWARNING,
+        );
         $pages = [];
         $box = null;
         while ($reader instanceof XMLReader && @$reader->read()) {
@@ -33,7 +42,9 @@ final class PageText
                 match ($reader->localName) {
                     'page' => $pages[] = [],
                     'line' => $pages !== [] && $pages[count($pages) - 1][] = [],
-                    'word' => $box = array_map(fn (string $side) => (float) $reader->getAttribute($side), ['xMin', 'yMin', 'xMax', 'yMax']),
+                    'word' => $box = array_map(
+                        fn (string $side) => (float) $reader->getAttribute($side), ['xMin', 'yMin', 'xMax', 'yMax'],
+                    ),
                     default => null,
                 };
             } elseif ($reader->nodeType === XMLReader::TEXT && $box !== null && $pages !== []) {
@@ -42,10 +53,14 @@ final class PageText
                 $box = null;
             }
         }
-        $lines = array_map(fn (array $page) => array_values(array_filter($page, fn (array $line) => $line !== [])), $pages);
+        $lines = array_map(
+            fn (array $page) => array_values(array_filter($page, fn (array $line) => $line !== [])), $pages,
+        );
 
         return array_map(function (array $page): array {
-            usort($page, fn (array $a, array $b) => [round($a[0]->top), $a[0]->left] <=> [round($b[0]->top), $b[0]->left]);
+            usort(
+                $page, fn (array $a, array $b) => [round($a[0]->top), $a[0]->left] <=> [round($b[0]->top), $b[0]->left],
+            );
 
             return $page;
         }, [...$lines, ...array_fill(0, max(0, $to - $from + 1 - count($lines)), [])]);

@@ -29,7 +29,10 @@ final class Sheet
     public static function from(string $path): self
     {
         $bytes = (string) file_get_contents($path);
-        if (preg_match('/\AP5\s+(\d+)\s+(\d+)\s+255\s/', $bytes, $head) !== 1 || strlen($bytes) - strlen($head[0]) < (int) $head[1] * (int) $head[2]) {
+        if (
+            preg_match('/\AP5\s+(\d+)\s+(\d+)\s+255\s/', $bytes, $head) !== 1
+            || strlen($bytes) - strlen($head[0]) < (int) $head[1] * (int) $head[2]
+        ) {
             throw new RuntimeException('A page was not drawn as it should be.');
         }
 
@@ -51,7 +54,9 @@ final class Sheet
         for ($y = $top; $y < $bottom; $y++) {
             $row = $y * $this->width;
             for ($x = $left; $x < $right; $x++) {
-                $this->dots[$row + $x] = $y === $top || $y === $bottom - 1 || $x === $left || $x === $right - 1 ? self::EDGE : self::COVER;
+                $this->dots[$row + $x] = $y === $top || $y === $bottom - 1 || $x === $left || $x === $right - 1
+                    ? self::EDGE
+                    : self::COVER;
             }
         }
     }
@@ -71,8 +76,13 @@ final class Sheet
     /** A grey JPEG; about 170 kB for a dense page at 150 dots an inch. */
     public function jpeg(Child $child): string
     {
-        $made = $child->run(['cjpeg', '-grayscale', '-optimize', '-quality', '60'], limitAddressSpace: true, input: "P5\n{$this->width} {$this->height}\n255\n{$this->dots}");
+        $made = $child->run(
+            ['cjpeg', '-grayscale', '-optimize', '-quality', '60'], limitAddressSpace: true,
+            input: "P5\n{$this->width} {$this->height}\n255\n{$this->dots}",
+        );
 
-        return $made['exit'] === 0 && $made['out'] !== '' ? $made['out'] : throw new RuntimeException("A page could not be made a picture: {$made['error']}");
+        return $made['exit'] === 0 && $made['out'] !== ''
+            ? $made['out']
+            : throw new RuntimeException("A page could not be made a picture: {$made['error']}");
     }
 }

@@ -35,7 +35,13 @@ final class Sight
     public function read(string $path, float $dots): ?array
     {
         try {
-            $read = $this->child->run(['tesseract', $path, 'stdout', '--dpi', (string) max(70, (int) round($dots * 72)), '--psm', '3', '-l', 'eng', 'tsv'], limitAddressSpace: false, reads: [$path]);
+            $read = $this->child->run(
+                [
+                    'tesseract', $path, 'stdout', '--dpi', (string) max(70, (int) round($dots * 72)), '--psm', '3',
+                    '-l', 'eng', 'tsv',
+                ],
+                limitAddressSpace: false, reads: [$path],
+            );
         } catch (Refusal) {
             return null;
         }
@@ -46,8 +52,12 @@ final class Sight
         foreach (explode("\n", mb_scrub($read['out'])) as $row) {
             $columns = explode("\t", $row);
             if (count($columns) === 12 && $columns[0] === '5' && trim($columns[11]) !== '') {
-                [$left, $top, $width, $height] = array_map(fn (string $pixels) => (float) $pixels / $dots, array_slice($columns, 6, 4));
-                $lines["{$columns[2]}.{$columns[3]}.{$columns[4]}"][] = new Box(trim($columns[11]), $left, $top, $left + $width, $top + $height, (float) $columns[10] >= self::SURE);
+                [$left, $top, $width, $height] = array_map(
+                    fn (string $pixels) => (float) $pixels / $dots, array_slice($columns, 6, 4),
+                );
+                $lines["{$columns[2]}.{$columns[3]}.{$columns[4]}"][] = new Box(
+                    trim($columns[11]), $left, $top, $left + $width, $top + $height, (float) $columns[10] >= self::SURE,
+                );
             }
         }
 

@@ -35,8 +35,13 @@ final class AccountController extends Controller
         $person = $this->person($request);
         $fields = $request->validate([
             'current_password' => ['bail', 'required', 'string', 'current_password'],
-            'password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($person->email, $person->name)],
-        ], ['current_password.*' => 'This is not your password now.', 'password.required' => 'Choose a new password.', 'password.confirmed' => 'The two new passwords are not the same.']);
+            'password' => [
+                'required', 'string', 'max:200', 'confirmed', new SafePassword($person->email, $person->name),
+            ],
+        ], [
+            'current_password.*' => 'This is not your password now.', 'password.required' => 'Choose a new password.',
+            'password.confirmed' => 'The two new passwords are not the same.',
+        ]);
         $change($person, $fields['password'], LogEvent::PasswordChanged);
         $request->session()->regenerate();
 

@@ -24,7 +24,15 @@ final class ClosureDaysController extends Controller
     {
         $this->authorize('coordinate', $module);
 
-        return view('modules.closure-days', ['module' => $module, 'lines' => $module->closureDays->map(fn (ClosureDay $day) => trim("{$day->day->format('Y-m-d')} {$day->name}"))->implode("\n")]);
+        return view(
+            'modules.closure-days',
+            [
+                'module' => $module,
+                'lines' => $module->closureDays->map(
+                    fn (ClosureDay $day) => trim("{$day->day->format('Y-m-d')} {$day->name}")
+                )->implode("\n"),
+            ],
+        );
     }
 
     public function store(Request $request, Module $module, SaveClosureDays $save): RedirectResponse
@@ -34,9 +42,17 @@ final class ClosureDaysController extends Controller
         try {
             $save($module, ClosureDays::read((string) $request->input('lines')), $this->person($request));
         } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(['lines' => ['Nothing was changed.', ...array_map(fn (Fault $fault) => "{$fault}.", array_slice($e->faults, 0, 20))]]);
+            throw ValidationException::withMessages(
+                [
+                    'lines' => [
+                        'Nothing was changed.',
+                        ...array_map(fn (Fault $fault) => "{$fault}.", array_slice($e->faults, 0, 20)),
+                    ],
+                ]
+            );
         }
 
-        return redirect()->route('closure-days.index', $module)->with('said', 'The closure days are kept, and due times follow them.');
+        return redirect()->route('closure-days.index', $module)
+            ->with('said', 'The closure days are kept, and due times follow them.');
     }
 }

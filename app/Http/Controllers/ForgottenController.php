@@ -30,7 +30,12 @@ final class ForgottenController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $email = User::addressKey($request->validate(['email' => ['required', 'string', 'max:190']], ['email.*' => 'Write the e-mail address that your account has.'])['email']);
+        $email = User::addressKey(
+            $request->validate(
+                ['email' => ['required', 'string', 'max:190']],
+                ['email.*' => 'Write the e-mail address that your account has.'],
+            )['email']
+        );
         // After the answer has gone: it takes as long for an address that nobody has.
         defer(function () use ($email): void {
             $user = User::query()->where('email', $email)->first();
@@ -38,7 +43,10 @@ final class ForgottenController extends Controller
                 return;
             }
             if ($user->joined_at !== null) {
-                Password::broker()->sendResetLink(['email' => $email], fn (User $user, string $token) => Mail::to($user->email)->queue(new NewPassword($user, $token)));
+                Password::broker()->sendResetLink(
+                    ['email' => $email],
+                    fn (User $user, string $token) => Mail::to($user->email)->queue(new NewPassword($user, $token)),
+                );
 
                 return;
             }
@@ -46,7 +54,11 @@ final class ForgottenController extends Controller
             Mail::to($user->email)->queue(new Welcome($user, $module));
         });
 
-        return redirect()->route('sign-in')->with('said', 'If there is an account with that address, a link is on its way to it. It works once, for an hour.');
+        return redirect()->route('sign-in')
+            ->with(
+                'said',
+                'If there is an account with that address, a link is on its way to it. It works once, for an hour.',
+            );
     }
 
     public function edit(Request $request, string $token): View
@@ -56,13 +68,37 @@ final class ForgottenController extends Controller
 
     public function update(Request $request, ChangePassword $change): RedirectResponse
     {
-        $email = User::addressKey((string) ($request->validate(['email' => ['required', 'string', 'max:190'], 'token' => ['required', 'string', 'max:200']])['email']));
+        $email = User::addressKey(
+            (string) (
+                $request->validate(
+                    ['email' => ['required', 'string', 'max:190'], 'token' => ['required', 'string', 'max:200']]
+                )['email']
+            )
+        );
         $name = (string) User::query()->where('email', $email)->value('name');
-        $request->validate(['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($email, $name)]], ['password.confirmed' => 'The two passwords are not the same.']);
-        $status = Password::broker()->reset(['email' => $email, 'token' => $request->string('token')->toString(), 'password' => $request->string('password')->toString()], fn (User $user, string $password) => $change($user, $password, LogEvent::PasswordReset));
+        $request->validate(
+            ['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($email, $name)]],
+            ['password.confirmed' => 'The two passwords are not the same.'],
+        );
+        $status = Password::broker()->reset(
+            [
+                'email' => $email, 'token' => $request->string('token')->toString(),
+                'password' => $request->string('password')->toString(),
+            ],
+            fn (User $user, string $password) => $change($user, $password, LogEvent::PasswordReset),
+        );
 
         return $status === Password::PasswordReset
-            ? redirect()->route('sign-in')->with('said', 'Your new password holds. Sign in with it; wherever else you were signed in, you no longer are.')
-            : redirect()->route('forgotten', ['email' => $email])->withErrors(['email' => 'This link has been used, or is more than an hour old. Ask for another one here; your old password still holds.']);
+            ? redirect()->route('sign-in')
+                ->with(
+                    'said',
+                    'Your new password holds. Sign in with it; wherever else you were signed in, you no longer are.',
+                )
+            : redirect()->route('forgotten', ['email' => $email])
+                ->withErrors(
+                    [
+                        'email' => 'This link has been used, or is more than an hour old. Ask for another one here; your old password still holds.',
+                    ]
+                );
     }
 }

@@ -31,11 +31,25 @@ final class HealthController extends Controller
             'application' => $this->tried(fn () => Event::dispatch(new DiagnosingHealth)),
         ];
         $up = ! in_array(false, $parts, true);
-        $lines = array_map(fn (string $part, bool $works) => "{$part}: ".($works ? 'works' : 'does not work'), array_keys($parts), $parts);
-        $lines[] = 'readers: '.(Cage::holds() ? 'caged (bubblewrap)' : 'without a cage: bubblewrap is not installed or the kernel refuses it');
-        $lines[] = 'pictures: '.(Sight::isThere() ? 'looked through for names (tesseract)' : 'not looked through for names: tesseract is not installed');
+        $lines = array_map(
+            fn (string $part, bool $works) => "{$part}: ".($works ? 'works' : 'does not work'), array_keys($parts),
+            $parts,
+        );
+        $lines[] = 'readers: '.(
+            Cage::holds()
+                ? 'caged (bubblewrap)'
+                : 'without a cage: bubblewrap is not installed or the kernel refuses it'
+        );
+        $lines[] = 'pictures: '.(
+            Sight::isThere()
+                ? 'looked through for names (tesseract)'
+                : 'not looked through for names: tesseract is not installed'
+        );
 
-        return response(($up ? 'up' : 'down')."\n".implode("\n", $lines)."\n", $up ? 200 : 503, ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store']);
+        return response(
+            ($up ? 'up' : 'down')."\n".implode("\n", $lines)."\n", $up ? 200 : 503,
+            ['Content-Type' => 'text/plain; charset=utf-8', 'Cache-Control' => 'no-store'],
+        );
     }
 
     private function tried(callable $check): bool

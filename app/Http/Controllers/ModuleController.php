@@ -31,7 +31,10 @@ final class ModuleController extends Controller
     {
         $person = $this->person($request);
         $modules = Module::query()->withCount('assignments')
-            ->when(! $person->is_admin, fn ($query) => $query->whereHas('memberships', fn ($m) => $m->where('user_id', $person->id)))
+            ->when(
+                ! $person->is_admin,
+                fn ($query) => $query->whereHas('memberships', fn ($m) => $m->where('user_id', $person->id)),
+            )
             ->orderBy('code')->get();
 
         return view('modules.index', ['modules' => $modules, 'person' => $person]);
@@ -46,23 +49,45 @@ final class ModuleController extends Controller
             'coordinator_name' => ['required', 'string', 'max:150'],
             'coordinator_email' => ['required', 'email', 'max:190'],
             'same' => ['nullable', 'in:1'],
-        ], ['code.required' => 'Give the module a code.', 'title.required' => 'Give it a title.', 'coordinator_name.required' => 'Say who coordinates it.', 'coordinator_email.*' => 'Write the coordinator’s e-mail address.']);
+        ], [
+            'code.required' => 'Give the module a code.', 'title.required' => 'Give it a title.',
+            'coordinator_name.required' => 'Say who coordinates it.',
+            'coordinator_email.*' => 'Write the coordinator’s e-mail address.',
+        ]);
         if (! $request->boolean('same') && Module::query()->where('code', $fields['code'])->exists()) {
-            throw ValidationException::withMessages(['code' => "There is a module {$fields['code']} already. If this is another one, of another year perhaps, tick “another module of this code” and make it again."]);
+            throw ValidationException::withMessages(
+                [
+                    'code' => "There is a module {$fields['code']} already. If this is another one, of another year perhaps, tick “another module of this code” and make it again.",
+                ]
+            );
         }
         $known = User::query()->where('email', User::addressKey($fields['coordinator_email']))->first();
         $person = $this->person($request);
         $module = DB::transaction(function () use ($fields, $addPeople, $person, $known, $logbook): Module {
             $module = Module::query()->create(['code' => $fields['code'], 'title' => $fields['title']]);
-            $addPeople($module, Role::Coordinator, [['name' => $fields['coordinator_name'], 'email' => mb_strtolower($fields['coordinator_email']), 'number' => null, 'section' => null]]);
+            $addPeople(
+                $module, Role::Coordinator,
+                [
+                    [
+                        'name' => $fields['coordinator_name'], 'email' => mb_strtolower($fields['coordinator_email']),
+                        'number' => null, 'section' => null,
+                    ],
+                ],
+            );
 
-            $logbook->write(Entry::of(LogEvent::ModuleMade)->on($module)->with(themselves: $known?->is($person) === true)->by($person));
+            $logbook->write(
+                Entry::of(LogEvent::ModuleMade)->on($module)->with(themselves: $known?->is($person) === true)
+                    ->by($person)
+            );
 
             return $module;
         });
-        $kept = $known === null || $known->name === trim($fields['coordinator_name']) ? '' : " That address belongs to {$known->name}, who has an account under that name; it stays as it is.";
+        $kept = $known === null || $known->name === trim($fields['coordinator_name'])
+            ? ''
+            : " That address belongs to {$known->name}, who has an account under that name; it stays as it is.";
 
-        return redirect()->route('modules.show', $module)->with('said', "The module is there, and its coordinator has been written to.{$kept}");
+        return redirect()->route('modules.show', $module)
+            ->with('said', "The module is there, and its coordinator has been written to.{$kept}");
     }
 
     public function show(Request $request, Module $module, AssignmentCounts $counts): View
@@ -72,13 +97,17 @@ final class ModuleController extends Controller
         $isStudent = $person->roleIn($module->id) === Role::Student;
         $assignments = $module->assignments()->orderByDesc('due_at')->get()
             ->filter(fn (Assignment $assignment) => ! $isStudent || $assignment->isOpen());
-        $staff = $module->members()->with('user')->where('role', '!=', Role::Student)->get()->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), InOrder::key($m->user->name)]);
+        $staff = $module->members()->with('user')->where('role', '!=', Role::Student)->get()
+            ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), InOrder::key($m->user->name)]);
 
         return view('modules.show', [
             'module' => $module,
             'assignments' => $assignments,
             // To a student an assignment is due when their own work is.
-            'due' => ! $isStudent ? [] : Script::query()->where('student_id', $person->id)->whereIn('assignment_id', $assignments->pluck('id'))->pluck('due_at', 'assignment_id')->all(),
+            'due' => ! $isStudent
+                ? []
+                : Script::query()->where('student_id', $person->id)->whereIn('assignment_id', $assignments->pluck('id'))
+                    ->pluck('due_at', 'assignment_id')->all(),
             'counts' => $isStudent ? [] : $counts->ofMany($assignments),
             'staff' => $staff,
             'students' => $module->members()->where('role', Role::Student)->count(),

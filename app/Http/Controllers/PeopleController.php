@@ -33,10 +33,22 @@ final class PeopleController extends Controller
             'module' => $module,
             'allowances' => $module->allowances()->whereNull('ended_at')->get()->keyBy('student_id'),
             'staff' => $module->memberships()->where('role', '<>', Role::Student)->with('user')->get()
-                ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), $m->left_at !== null, InOrder::key($m->user->name)])->groupBy(fn (Membership $m) => $m->role->value),
-            'students' => $module->memberships()->where('role', Role::Student)->join('users', 'users.id', '=', 'memberships.user_id')
-                ->when($search !== '', fn ($query) => $query->where(fn ($query) => $query->where('users.name', 'like', $like)->orWhere('users.email', 'like', $like)->orWhere('users.number', 'like', $like)->orWhere('section', 'like', $like)))
-                ->orderByRaw('left_at IS NOT NULL')->orderBy('users.name')->orderBy('memberships.id')->select('memberships.*')->with('user')->paginate(self::PAGE)->withQueryString(),
+                ->sortBy(
+                    fn (Membership $m) => [
+                        array_search($m->role, Role::cases(), true), $m->left_at !== null, InOrder::key($m->user->name),
+                    ]
+                )->groupBy(fn (Membership $m) => $m->role->value),
+            'students' => $module->memberships()->where('role', Role::Student)
+                ->join('users', 'users.id', '=', 'memberships.user_id')
+                ->when(
+                    $search !== '',
+                    fn ($query) => $query->where(
+                        fn ($query) => $query->where('users.name', 'like', $like)->orWhere('users.email', 'like', $like)
+                            ->orWhere('users.number', 'like', $like)->orWhere('section', 'like', $like)
+                    ),
+                )
+                ->orderByRaw('left_at IS NOT NULL')->orderBy('users.name')->orderBy('memberships.id')
+                ->select('memberships.*')->with('user')->paginate(self::PAGE)->withQueryString(),
             'search' => $search,
             'here' => $module->members()->where('role', Role::Student)->count(),
             'left' => $module->memberships()->where('role', Role::Student)->whereNotNull('left_at')->count(),
@@ -54,11 +66,20 @@ final class PeopleController extends Controller
         $done = $add($module, Role::from($fields['role']), $people);
         $said = implode('; ', array_filter([
             $done['added'] === 1 ? '1 person was added' : "{$done['added']} people were added",
-            $done['back'] > 0 ? ($done['back'] === 1 ? '1 who had left is back' : "{$done['back']} who had left are back") : '',
+            $done['back'] > 0
+                ? ($done['back'] === 1 ? '1 who had left is back' : "{$done['back']} who had left are back")
+                : '',
             $done['here'] > 0 ? ($done['here'] === 1 ? '1 was here already' : "{$done['here']} were here already") : '',
         ])).'.';
         $back = redirect()->route('people.index', $module)->with('said', $said);
 
-        return $done['other'] === [] ? $back : $back->withErrors(['lines' => implode(', ', $done['other']).' '.(count($done['other']) === 1 ? 'is' : 'are').' in this module in another role, and stay in it. To change a role, say on their page that they have left, then add them again.']);
+        return $done['other'] === []
+            ? $back
+            : $back->withErrors(
+                [
+                    'lines' => implode(', ', $done['other']).' '.(count($done['other']) === 1 ? 'is' : 'are')
+                        .' in this module in another role, and stay in it. To change a role, say on their page that they have left, then add them again.',
+                ]
+            );
     }
 }

@@ -35,8 +35,12 @@ final class RosterController extends Controller
     public function store(Request $request, Module $module, RosterReading $reading): RedirectResponse
     {
         $this->authorize('addPeople', $module);
-        $request->validate(['roster' => ['required', 'file', 'max:'.(int) config('harbor.upload.max_megabytes') * 1024]], [
-            'roster.required' => 'Choose a CSV file, or a ZIP with OneRoster files.', 'roster.max' => 'The file is larger than '.(int) config('harbor.upload.max_megabytes').' MB.', 'roster.uploaded' => 'The file did not arrive whole. Choose it again.',
+        $request->validate([
+            'roster' => ['required', 'file', 'max:'.(int) config('harbor.upload.max_megabytes') * 1024],
+        ], [
+            'roster.required' => 'Choose a CSV file, or a ZIP with OneRoster files.',
+            'roster.max' => 'The file is larger than '.(int) config('harbor.upload.max_megabytes').' MB.',
+            'roster.uploaded' => 'The file did not arrive whole. Choose it again.',
         ]);
         $file = $request->file('roster');
         assert($file instanceof UploadedFile);
@@ -47,7 +51,12 @@ final class RosterController extends Controller
         }
         $path = 'rosters/'.Str::uuid()->toString();
         Storage::put($path, (string) $file->get());
-        $import = RosterImport::query()->create(['module_id' => $module->id, 'made_by' => $this->person($request)->id, 'file_name' => ReadWork::safeName($file->getClientOriginalName()), 'path' => $path, ...$begun]);
+        $import = RosterImport::query()->create(
+            [
+                'module_id' => $module->id, 'made_by' => $this->person($request)->id,
+                'file_name' => ReadWork::safeName($file->getClientOriginalName()), 'path' => $path, ...$begun,
+            ]
+        );
 
         return redirect()->route('rosters.show', $import);
     }
@@ -56,7 +65,13 @@ final class RosterController extends Controller
     {
         $this->authorize('addPeople', $import->module);
         if ($import->applied_at !== null || ! Storage::exists($import->path)) {
-            return redirect()->route('people.index', $import->module)->with('said', $import->applied_at !== null ? 'This roster has been applied.' : 'This file is no longer kept. Choose it again.');
+            return redirect()->route('people.index', $import->module)
+                ->with(
+                    'said',
+                    $import->applied_at !== null
+                        ? 'This roster has been applied.'
+                        : 'This file is no longer kept. Choose it again.',
+                );
         }
         $comparison = $why = null;
         try {
@@ -67,8 +82,12 @@ final class RosterController extends Controller
 
         return view('modules.roster', [
             'import' => $import, 'module' => $import->module, 'comparison' => $comparison, 'why' => $why,
-            'headings' => $import->kind === 'table' ? $reading->headings($import) : [], 'roles' => $import->kind === 'table' ? $reading->roleWords($import) : [], 'unused' => $import->kind === 'table' ? $reading->unused($import) : [], 'classes' => $import->kind === 'table' ? [] : $reading->classes($import),
-            'assignments' => $import->module->assignments()->whereNotNull('published_at')->where('handin_by', '<>', HandInBy::Each)->get(),
+            'headings' => $import->kind === 'table' ? $reading->headings($import) : [],
+            'roles' => $import->kind === 'table' ? $reading->roleWords($import) : [],
+            'unused' => $import->kind === 'table' ? $reading->unused($import) : [],
+            'classes' => $import->kind === 'table' ? [] : $reading->classes($import),
+            'assignments' => $import->module->assignments()->whereNotNull('published_at')
+                ->where('handin_by', '<>', HandInBy::Each)->get(),
         ]);
     }
 
@@ -77,13 +96,30 @@ final class RosterController extends Controller
     {
         $this->authorize('addPeople', $import->module);
         $fields = $request->validate([
-            'columns' => ['nullable', 'array'], 'columns.*' => ['nullable', 'integer', 'min:0', 'max:500'], 'role' => ['nullable', 'in:student,tutor'], 'roles' => ['nullable', 'array', 'max:40'], 'roles.*' => ['nullable', 'in:coordinator,tutor,examiner,student,skip'],
-            'classes' => ['nullable', 'array', 'max:2000'], 'classes.*' => ['string', 'max:200'], 'complete' => ['nullable', 'in:1'],
-            'groups' => ['bail', 'nullable', 'string', Rule::exists('assignments', 'public_id')->where('module_id', $import->module_id)],
+            'columns' => ['nullable', 'array'], 'columns.*' => ['nullable', 'integer', 'min:0', 'max:500'],
+            'role' => ['nullable', 'in:student,tutor'], 'roles' => ['nullable', 'array', 'max:40'],
+            'roles.*' => ['nullable', 'in:coordinator,tutor,examiner,student,skip'],
+            'classes' => ['nullable', 'array', 'max:2000'], 'classes.*' => ['string', 'max:200'],
+            'complete' => ['nullable', 'in:1'],
+            'groups' => [
+                'bail', 'nullable', 'string',
+                Rule::exists('assignments', 'public_id')->where('module_id', $import->module_id),
+            ],
         ]);
-        $columns = array_map(intval(...), array_filter(array_intersect_key($fields['columns'] ?? [], RosterTable::FIELDS), fn (mixed $column) => $column !== null && $column !== ''));
+        $columns = array_map(
+            intval(...),
+            array_filter(
+                array_intersect_key($fields['columns'] ?? [], RosterTable::FIELDS),
+                fn (mixed $column) => $column !== null && $column !== '',
+            ),
+        );
         $import->update(['choices' => $import->kind === 'table'
-            ? ['columns' => $columns, 'role' => $fields['role'] ?? 'student', 'roles' => array_filter($fields['roles'] ?? [], fn (mixed $role) => is_string($role) && $role !== ''), 'complete' => $request->boolean('complete'), 'groups' => $fields['groups'] ?? null, 'read_as' => $import->choices['read_as'] ?? null]
+            ? [
+                'columns' => $columns, 'role' => $fields['role'] ?? 'student',
+                'roles' => array_filter($fields['roles'] ?? [], fn (mixed $role) => is_string($role) && $role !== ''),
+                'complete' => $request->boolean('complete'), 'groups' => $fields['groups'] ?? null,
+                'read_as' => $import->choices['read_as'] ?? null,
+            ]
             : ['classes' => array_values($fields['classes'] ?? []), 'complete' => $request->boolean('complete')]]);
 
         return redirect()->route('rosters.show', $import);
@@ -99,23 +135,52 @@ final class RosterController extends Controller
             throw ValidationException::withMessages(['roster' => $this->said($e)]);
         }
 
-        return redirect()->route('people.index', $import->module)->with('said', 'The roster is applied: '.count($done->added).' added, '.count($done->changed).' changed, '.count($done->back).' back, '.count($done->left).' left.');
+        return redirect()->route('people.index', $import->module)
+            ->with(
+                'said',
+                'The roster is applied: '.count($done->added).' added, '.count($done->changed).' changed, '
+                    .count($done->back).' back, '.count($done->left).' left.',
+            );
     }
 
     /** Everyone who is here, as a table or as OneRoster files. */
     public function export(Module $module, string $form, RosterReading $reading, Logbook $logbook): Response
     {
         $this->authorize('addPeople', $module);
-        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::ListOfPeopleTaken)->on($module)->with(form: $form)));
+        DB::transaction(
+            fn () => $logbook->write(Entry::of(LogEvent::ListOfPeopleTaken)->on($module)->with(form: $form))
+        );
         $name = Str::slug($module->code).'-people';
 
         return $form === 'csv'
-            ? response($reading->table($module), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}.csv\""])
-            : response($reading->oneRoster($module), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"{$name}-oneroster.zip\""]);
+            ? response(
+                $reading->table($module), 200,
+                [
+                    'Content-Type' => 'text/csv; charset=utf-8',
+                    'Content-Disposition' => "attachment; filename=\"{$name}.csv\"",
+                ],
+            )
+            : response(
+                $reading->oneRoster($module), 200,
+                [
+                    'Content-Type' => 'application/zip',
+                    'Content-Disposition' => "attachment; filename=\"{$name}-oneroster.zip\"",
+                ],
+            );
     }
 
     private function said(InvalidInput $e): string
     {
-        return implode(' ', array_map(fn (Fault $fault) => (in_array($fault->place, ['file', 'columns', 'classes'], true) ? ucfirst($fault->what) : "{$fault->place}: {$fault->what}").'.', $e->faults));
+        return implode(
+            ' ',
+            array_map(
+                fn (Fault $fault) => (
+                    in_array($fault->place, ['file', 'columns', 'classes'], true)
+                        ? ucfirst($fault->what)
+                        : "{$fault->place}: {$fault->what}"
+                ).'.',
+                $e->faults,
+            ),
+        );
     }
 }

@@ -28,10 +28,15 @@ final class SignInController extends Controller
 
     public function store(Request $request, Logbook $logbook): RedirectResponse
     {
-        $fields = $request->validate(['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']], ['email.*' => 'Write the e-mail address of your account.', 'password.*' => 'Write your password.']);
+        $fields = $request->validate(
+            ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
+            ['email.*' => 'Write the e-mail address of your account.', 'password.*' => 'Write your password.'],
+        );
         $user = User::query()->where('email', User::addressKey($fields['email']))->first();
         if (! $this->matches($fields['password'], $user) || $user === null) {
-            throw ValidationException::withMessages(['email' => 'That e-mail address and password do not go together.']);
+            throw ValidationException::withMessages(
+                ['email' => 'That e-mail address and password do not go together.']
+            );
         }
         Auth::login($user);
         $request->session()->regenerate();
@@ -50,7 +55,9 @@ final class SignInController extends Controller
         return redirect()->route('sign-in')->withHeaders(['Clear-Site-Data' => '"cache", "storage"']);
     }
 
-    /** An address that nobody has costs one hash too, so that the time of an answer does not tell who has an account. */
+    /**
+     * An address that nobody has costs one hash too, so that the time of an answer does not tell who has an account.
+     */
     private function matches(#[\SensitiveParameter] string $password, ?User $user): bool
     {
         return $user?->password === null ? Hash::make($password) === '' : Hash::check($password, $user->password);

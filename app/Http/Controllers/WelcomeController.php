@@ -31,7 +31,13 @@ final class WelcomeController extends Controller
         if (! $this->holds($request, $user)) {
             return $this->old($user, $request);
         }
-        $request->validate(['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($user->email, $user->name)]], ['password.required' => 'Choose a password.', 'password.confirmed' => 'The two passwords are not the same.']);
+        $request->validate(
+            ['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($user->email, $user->name)]],
+            [
+                'password.required' => 'Choose a password.',
+                'password.confirmed' => 'The two passwords are not the same.',
+            ],
+        );
         $chosen = DB::transaction(function () use ($user, $request, $change): bool {
             // Opened in two places at once, it works in the first.
             $stored = User::query()->lockForUpdate()->findOrFail($user->id);
@@ -59,6 +65,8 @@ final class WelcomeController extends Controller
     /** Nothing about a person is told to who has no valid link. */
     private function old(User $user, Request $request): Response
     {
-        return response()->view('welcome-old', ['used' => $request->hasValidSignature() && $user->joined_at !== null], 410);
+        return response()->view(
+            'welcome-old', ['used' => $request->hasValidSignature() && $user->joined_at !== null], 410,
+        );
     }
 }

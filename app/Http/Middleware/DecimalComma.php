@@ -15,8 +15,10 @@ final class DecimalComma
 {
     /** Parts of names of fields that hold numbers. */
     private const NUMBERS = [
-        'mark', 'share', 'from', 'value', 'weight', 'min', 'max', 'step', 'points', 'own_points', 'overrides', 'partly', 'tolerance', 'pass_mark', 'cap',
-        'late_amount', 'late_floor', 'over_amount', 'under_amount', 'overlap_look', 'overlap_look_closely', 'writing_alarm',
+        'mark', 'share', 'from', 'value', 'weight', 'min', 'max', 'step', 'points', 'own_points', 'overrides', 'partly',
+        'tolerance', 'pass_mark', 'cap',
+        'late_amount', 'late_floor', 'over_amount', 'under_amount', 'overlap_look', 'overlap_look_closely',
+        'writing_alarm',
     ];
 
     /**
@@ -57,6 +59,8 @@ final class DecimalComma
 
     private static function point(string $value): string
     {
-        return preg_match('/^\s*-?\d{1,3},\d{1,4}(?:\s*[–-]\s*\d{1,3}(?:,\d{1,4})?)?\s*$/u', $value) === 1 ? str_replace(',', '.', $value) : $value;
+        return preg_match('/^\s*-?\d{1,3},\d{1,4}(?:\s*[–-]\s*\d{1,3}(?:,\d{1,4})?)?\s*$/u', $value) === 1
+            ? str_replace(',', '.', $value)
+            : $value;
     }
 }

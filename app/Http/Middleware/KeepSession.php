@@ -9,8 +9,8 @@ use Illuminate\Session\Store;
 
 /**
  * Sessions as the framework keeps them, but that what a page sends by itself does not write them: a save that was under
- * way while someone pressed a button would put the session back as it was before, and the message of what was done with it.
- * Every few minutes it is written all the same, so that nobody is signed out while they mark.
+ * way while someone pressed a button would put the session back as it was before, and the message of what was done with
+ * it. Every few minutes it is written all the same, so that nobody is signed out while they mark.
  */
 final class KeepSession extends StartSession
 {

@@ -27,7 +27,12 @@ final class MendJson
         if ($request->isJson() && $request->getContent() !== '') {
             $sent = self::read($request);
             if ($sent === null) {
-                return response()->json(['message' => 'What was sent cannot be read. Reload the page and try again; what was written is kept in the browser.'], 422);
+                return response()->json(
+                    [
+                        'message' => 'What was sent cannot be read. Reload the page and try again; what was written is kept in the browser.',
+                    ],
+                    422,
+                );
             }
             $request->setJson(new InputBag($sent));
         }

@@ -35,8 +35,18 @@ final class SoundInput
             $at = $field === '' ? (string) $name : $field;
             if (is_array($value)) {
                 $this->refuseBroken($value, $at);
-            } elseif (is_string($value) && (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0") || ! mb_check_encoding((string) $name, 'UTF-8'))) {
-                throw ValidationException::withMessages([mb_scrub($at) => 'Some of this is no text: it holds bytes that are none in UTF-8. Type it again, or paste it as plain text. Nothing was changed.']);
+            } elseif (
+                is_string($value)
+                && (
+                    ! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0")
+                    || ! mb_check_encoding((string) $name, 'UTF-8')
+                )
+            ) {
+                throw ValidationException::withMessages(
+                    [
+                        mb_scrub($at) => 'Some of this is no text: it holds bytes that are none in UTF-8. Type it again, or paste it as plain text. Nothing was changed.',
+                    ]
+                );
             }
         }
     }

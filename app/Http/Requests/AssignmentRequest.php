@@ -44,13 +44,20 @@ final class AssignmentRequest extends FormRequest
     /** What the screening settings tick. */
     /** Fields of the form that are ticked, by what they set of how scripts are screened. */
     private const TICKED = [
-        'quotations' => 'overlap_quotations', 'bibliography' => 'overlap_bibliography', 'module' => 'overlap_module', 'archive' => 'overlap_archive',
-        'web' => 'overlap_web', 'joins_archive' => 'joins_archive', 'students' => 'overlap_students', 'detector' => 'writing_detector',
+        'quotations' => 'overlap_quotations', 'bibliography' => 'overlap_bibliography', 'module' => 'overlap_module',
+        'archive' => 'overlap_archive',
+        'web' => 'overlap_web', 'joins_archive' => 'joins_archive', 'students' => 'overlap_students',
+        'detector' => 'writing_detector',
     ];
 
-    private const LATE = ['take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace', 'floor' => 'late_floor', 'cut_off' => 'late_cut_off'];
+    private const LATE = [
+        'take' => 'late_take', 'amount' => 'late_amount', 'per' => 'late_per', 'grace_minutes' => 'late_grace',
+        'floor' => 'late_floor', 'cut_off' => 'late_cut_off',
+    ];
 
-    private const LENGTH = ['limit' => 'word_limit', 'amount' => 'over_amount', 'step' => 'over_step', 'grace' => 'over_grace'];
+    private const LENGTH = [
+        'limit' => 'word_limit', 'amount' => 'over_amount', 'step' => 'over_step', 'grace' => 'over_grace',
+    ];
 
     public function authorize(): bool
     {
@@ -83,20 +90,38 @@ final class AssignmentRequest extends FormRequest
             'rubric' => ['nullable', 'string'],
             'opens_at' => $time, 'due_at' => $time, 'closes_at' => $time,
             'promised_on' => ['nullable', 'date_format:Y-m-d'],
-            'bands' => ['required', Rule::in([...array_keys(GradeScale::documentsFor($this->module())), ...($kept === null ? [] : ['kept'])])],
+            'bands' => [
+                'required',
+                Rule::in(
+                    [...array_keys(GradeScale::documentsFor($this->module())), ...($kept === null ? [] : ['kept'])]
+                ),
+            ],
             'pass_mark' => ['required', 'string', $number], 'tolerance' => ['required', 'string', $number],
             'second_marking' => ['required', 'in:0,1'],
             'settle_rule' => ['required', Rule::in(array_map(fn (RuleName $rule) => $rule->value, RuleName::ofTwo()))],
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
-            'writing_baseline' => ['nullable', 'string', Rule::exists('writing_baselines', 'public_id')->where('module_id', $this->module()->id)], 'writing_alarm' => ['nullable', 'numeric', 'min:0.005', 'max:0.2'], 'writing_least_words' => ['nullable', 'integer', 'min:200', 'max:5000'],
+            'writing_baseline' => [
+                'nullable', 'string',
+                Rule::exists('writing_baselines', 'public_id')->where('module_id', $this->module()->id),
+            ],
+            'writing_alarm' => ['nullable', 'numeric', 'min:0.005', 'max:0.2'],
+            'writing_least_words' => ['nullable', 'integer', 'min:200', 'max:5000'],
             'overlap_min_words' => ['nullable', 'integer', 'min:8', 'max:40'],
-            'overlap_look' => ['nullable', 'string', $number, 'numeric', 'gt:0', 'max:100'], 'overlap_look_closely' => ['nullable', 'string', $number, 'numeric', 'max:100', 'gte:overlap_look'],
+            'overlap_look' => ['nullable', 'string', $number, 'numeric', 'gt:0', 'max:100'],
+            'overlap_look_closely' => ['nullable', 'string', $number, 'numeric', 'max:100', 'gte:overlap_look'],
             ...array_fill_keys(self::TICKED, ['nullable', 'in:0,1']),
-            'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'], 'late_days' => ['nullable', 'in:all,weekends,closures,both'],
-            'declaration' => ['nullable', 'array', 'max:12'], 'declaration.*' => ['array'], 'declaration.*.kind' => ['nullable', 'in:confirm,words'], 'declaration.*.label' => ['nullable', 'string', 'max:400'], 'declaration.*.id' => ['nullable', 'string', 'max:20'], 'declaration.*.required' => ['nullable', 'in:0,1'],
+            'late_take' => ['nullable', 'in:,points,percent'], 'late_per' => ['nullable', 'in:day,hour'],
+            'late_days' => ['nullable', 'in:all,weekends,closures,both'],
+            'declaration' => ['nullable', 'array', 'max:12'], 'declaration.*' => ['array'],
+            'declaration.*.kind' => ['nullable', 'in:confirm,words'],
+            'declaration.*.label' => ['nullable', 'string', 'max:400'],
+            'declaration.*.id' => ['nullable', 'string', 'max:20'], 'declaration.*.required' => ['nullable', 'in:0,1'],
             'cap' => ['nullable', 'string', $number],
-            'kinds' => ['nullable', 'array'], 'kinds.*' => [Rule::in([...array_column(FileKind::documents(), 'value'), Assignment::TYPED, Assignment::LINK])],
+            'kinds' => ['nullable', 'array'],
+            'kinds.*' => [
+                Rule::in([...array_column(FileKind::documents(), 'value'), Assignment::TYPED, Assignment::LINK]),
+            ],
             'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
             'max_files' => ['nullable', 'integer', 'min:1', 'max:10'],
             'self_checks' => ['nullable', 'integer', 'min:0', 'max:10'],
@@ -111,9 +136,12 @@ final class AssignmentRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'overlap_look.*' => 'The line to look is a percentage above 0, up to 100, with at most two decimals.', 'overlap_look_closely.*' => 'The line to look closely is a percentage, at or above the line to look, up to 100.',
+            'overlap_look.*' => 'The line to look is a percentage above 0, up to 100, with at most two decimals.',
+            'overlap_look_closely.*' => 'The line to look closely is a percentage, at or above the line to look, up to 100.',
             'overlap_min_words.*' => 'The shortest run can be 8 to 40 words: shorter ones are too common to say anything.',
-            'writing_baseline.*' => 'Choose a baseline of this module, or none.', 'writing_alarm.*' => 'The alarm is a share from 0.005 to 0.2, such as 0.05 for one honest text in twenty.', 'writing_least_words.*' => 'Texts of 200 to 5,000 words can be asked for.',
+            'writing_baseline.*' => 'Choose a baseline of this module, or none.',
+            'writing_alarm.*' => 'The alarm is a share from 0.005 to 0.2, such as 0.05 for one honest text in twenty.',
+            'writing_least_words.*' => 'Texts of 200 to 5,000 words can be asked for.',
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
             'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
             'max_files.*' => 'A hand-in can have 1 to 10 files.',
@@ -142,8 +170,14 @@ final class AssignmentRequest extends FormRequest
             if ($this->filled('rubric') && $this->versionId() === null) {
                 $validator->errors()->add('rubric', 'Only a ready rubric can be used.');
             }
-            $this->checkRule($validator, self::LATE, fn () => $this->lateRule() === null ? null : LateRule::fromArray($this->lateRule()));
-            $this->checkRule($validator, self::LENGTH, fn () => $this->lengthRule() === null ? null : LengthRule::fromArray($this->lengthRule()));
+            $this->checkRule(
+                $validator, self::LATE,
+                fn () => $this->lateRule() === null ? null : LateRule::fromArray($this->lateRule()),
+            );
+            $this->checkRule(
+                $validator, self::LENGTH,
+                fn () => $this->lengthRule() === null ? null : LengthRule::fromArray($this->lengthRule()),
+            );
         }];
     }
 
@@ -160,16 +194,25 @@ final class AssignmentRequest extends FormRequest
             'due_at' => Clock::parse($this->input('due_at')),
             'closes_at' => Clock::parse($this->input('closes_at')),
             'promised_on' => $this->input('promised_on'),
-            'bands' => $this->input('bands') === 'kept' ? $this->keptBands() : GradeScale::documentsFor($this->module())[$this->input('bands')],
+            'bands' => $this->input('bands') === 'kept'
+                ? $this->keptBands()
+                : GradeScale::documentsFor($this->module())[$this->input('bands')],
             'scheme' => Scheme::fromArray([
                 // Feedback without a mark has nothing to settle.
-                'second' => ($this->boolean('second_marking') && ! $this->boolean('formative') ? SecondMarks::Every : SecondMarks::None)->value,
-                'rule' => $this->input('settle_rule'), 'tolerance' => $this->input('tolerance'), 'pass_mark' => $this->input('pass_mark'),
+                'second' => (
+                    $this->boolean('second_marking')
+                    && ! $this->boolean('formative') ? SecondMarks::Every : SecondMarks::None
+                )->value,
+                'rule' => $this->input('settle_rule'), 'tolerance' => $this->input('tolerance'),
+                'pass_mark' => $this->input('pass_mark'),
                 'disagreement' => Disagreement::ItsMarkers->value,
             ]),
             'release' => Release::fromArray(['feedback_only' => $this->boolean('formative')]),
             'screening' => $this->screening(),
-            'writing_baseline_id' => $this->filled('writing_baseline') ? WritingBaseline::query()->where('module_id', $this->module()->id)->where('public_id', $this->input('writing_baseline'))->value('id') : null,
+            'writing_baseline_id' => $this->filled('writing_baseline')
+                ? WritingBaseline::query()->where('module_id', $this->module()->id)
+                    ->where('public_id', $this->input('writing_baseline'))->value('id')
+                : null,
             'late_rule' => $this->lateRule(), 'length_rule' => $this->lengthRule(), 'cap' => $this->input('cap'),
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,
@@ -180,7 +223,8 @@ final class AssignmentRequest extends FormRequest
         ];
         // An assignment keeps the version it was given, even when its rubric has a newer one.
         $assignment = $this->route('assignment');
-        $kept = $assignment instanceof Assignment && $assignment->rubricVersion?->rubric->public_id === $this->input('rubric');
+        $kept = $assignment instanceof Assignment
+            && $assignment->rubricVersion?->rubric->public_id === $this->input('rubric');
 
         return $kept && $assignment->isPublished() ? $fields : $fields + ['rubric_version_id' => $this->versionId()];
     }
@@ -220,10 +264,12 @@ final class AssignmentRequest extends FormRequest
         }
 
         return [
-            'take' => $this->input('late_take'), 'amount' => (string) $this->input('late_amount'), 'per' => $this->input('late_per', 'day'),
+            'take' => $this->input('late_take'), 'amount' => (string) $this->input('late_amount'),
+            'per' => $this->input('late_per', 'day'),
             'grace_minutes' => $this->whole('late_grace', 0), 'floor' => (string) ($this->input('late_floor') ?? '0'),
             'cut_off' => $this->whole('late_cut_off', 0),
-            'weekends' => ! in_array($this->input('late_days'), ['weekends', 'both'], true), 'closures' => ! in_array($this->input('late_days'), ['closures', 'both'], true),
+            'weekends' => ! in_array($this->input('late_days'), ['weekends', 'both'], true),
+            'closures' => ! in_array($this->input('late_days'), ['closures', 'both'], true),
         ];
     }
 
@@ -236,7 +282,14 @@ final class AssignmentRequest extends FormRequest
             return null;
         }
 
-        return ['limit' => $this->whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'), 'step' => $this->whole('over_step', 10), 'grace' => $this->whole('over_grace', 10), ...array_fill_keys(array_filter(['quotations', 'bibliography'], fn (string $part) => $this->boolean("length_{$part}")), false)];
+        return [
+            'limit' => $this->whole('word_limit', 0), 'amount' => (string) ($this->input('over_amount') ?? '0'),
+            'step' => $this->whole('over_step', 10), 'grace' => $this->whole('over_grace', 10),
+            ...array_fill_keys(
+                array_filter(['quotations', 'bibliography'], fn (string $part) => $this->boolean("length_{$part}")),
+                false,
+            ),
+        ];
     }
 
     /** A whole number as the core reads it; what is none goes on as it was written, and is refused there. */
@@ -244,7 +297,8 @@ final class AssignmentRequest extends FormRequest
     {
         return match (true) {
             ! $this->filled($field) => $default,
-            ctype_digit((string) $this->input($field)) && strlen((string) $this->input($field)) < 8 => $this->integer($field),
+            ctype_digit((string) $this->input($field))
+                && strlen((string) $this->input($field)) < 8 => $this->integer($field),
             default => $this->input($field),
         };
     }
@@ -261,9 +315,15 @@ final class AssignmentRequest extends FormRequest
         foreach (array_values((array) $this->input('declaration', [])) as $n => $row) {
             $label = trim((string) ($row['label'] ?? ''));
             if ($label !== '') {
-                $id = preg_match('/\A[a-z0-9]{1,20}\z/', (string) ($row['id'] ?? '')) === 1 && ! isset($taken[$row['id']]) ? (string) $row['id'] : 'f'.($n + 1).bin2hex(random_bytes(3));
+                $id = preg_match('/\A[a-z0-9]{1,20}\z/', (string) ($row['id'] ?? '')) === 1
+                    && ! isset($taken[$row['id']])
+                    ? (string) $row['id']
+                    : 'f'.($n + 1).bin2hex(random_bytes(3));
                 $taken[$id] = true;
-                $fields[] = ['id' => $id, 'kind' => (string) ($row['kind'] ?? 'words'), 'label' => $label, 'required' => ($row['required'] ?? '1') === '1'];
+                $fields[] = [
+                    'id' => $id, 'kind' => (string) ($row['kind'] ?? 'words'), 'label' => $label,
+                    'required' => ($row['required'] ?? '1') === '1',
+                ];
             }
         }
 
@@ -279,7 +339,12 @@ final class AssignmentRequest extends FormRequest
         try {
             $make();
         } catch (InvalidInput $e) {
-            array_map(fn (Fault $fault) => $validator->errors()->add($names[$fault->place] ?? 'title', ucfirst($fault->what).'.'), $e->faults);
+            array_map(
+                fn (Fault $fault) => $validator->errors()->add(
+                    $names[$fault->place] ?? 'title', ucfirst($fault->what).'.',
+                ),
+                $e->faults,
+            );
         }
     }
 
@@ -292,7 +357,10 @@ final class AssignmentRequest extends FormRequest
     {
         $assignment = $this->route('assignment');
 
-        return $assignment instanceof Assignment && ! in_array($assignment->bands, GradeScale::documentsFor($assignment->module), true) ? $assignment->bands : null;
+        return $assignment instanceof Assignment
+            && ! in_array($assignment->bands, GradeScale::documentsFor($assignment->module), true)
+            ? $assignment->bands
+            : null;
     }
 
     private function module(): Module
@@ -308,7 +376,10 @@ final class AssignmentRequest extends FormRequest
         $assignment = $this->route('assignment');
         $used = $assignment instanceof Assignment ? $assignment->rubricVersion : null;
         $person = $this->user();
-        $rubric = $person instanceof User ? RubricLibrary::usableIn($this->module(), $person)->where('public_id', (string) $this->input('rubric'))->with('latestVersion')->first() : null;
+        $rubric = $person instanceof User
+            ? RubricLibrary::usableIn($this->module(), $person)->where('public_id', (string) $this->input('rubric'))
+                ->with('latestVersion')->first()
+            : null;
         if ($rubric instanceof Rubric && $rubric->state === RubricState::Ready) {
             return $rubric->latestVersion?->id;
         }

@@ -63,7 +63,9 @@ final class HandInRequest extends FormRequest
         return [
             'file.max' => "This file is larger than {$most} MB. Hand in the text alone; pictures can usually be made smaller in your writing program.",
             'file.uploaded' => "The file did not arrive whole, or is larger than {$most} MB. Choose it again.",
-            'file.required_without_all' => $this->assignment()->takesLinks() ? 'Choose a file, type your text, or give a link.' : 'Choose a file, or type your text.',
+            'file.required_without_all' => $this->assignment()->takesLinks()
+                ? 'Choose a file, type your text, or give a link.'
+                : 'Choose a file, or type your text.',
             'files.*.max' => "One of these files is larger than {$most} MB. Nothing was handed in.",
             'files.*.uploaded' => "One of these files did not arrive whole, or is larger than {$most} MB. Choose them again.",
             'typed_text.max' => 'This text is longer than 400,000 characters; hand it in as a file.',
@@ -74,7 +76,8 @@ final class HandInRequest extends FormRequest
     /** Typed text is kept when the form is refused: it may be hours of work. */
     public function keepTyped(): void
     {
-        $script = Script::query()->where('assignment_id', $this->assignment()->id)->where('student_id', $this->student()->id)->first();
+        $script = Script::query()->where('assignment_id', $this->assignment()->id)
+            ->where('student_id', $this->student()->id)->first();
         $text = $this->input('typed_text');
         if ($script !== null && is_string($text) && $text !== '' && mb_strlen($text) <= 400_000) {
             $kept = TypedText::query()->firstOrNew(['script_id' => $script->id, 'student_id' => $script->student_id]);
@@ -106,7 +109,14 @@ final class HandInRequest extends FormRequest
         $typed = (string) $this->input('typed_text');
         if ($files !== [] && trim($typed) !== '') {
             if (count($files) >= $this->assignment()->max_files) {
-                throw new Refusal('You chose '.(count($files) === 1 ? 'a file' : 'files').' and typed a text; this assignment takes '.($this->assignment()->max_files === 1 ? 'one of them' : "{$this->assignment()->max_files} in all").'. Both are still here: empty the text field to hand in the file, or take the file away to hand in the text.');
+                throw new Refusal(
+                    'You chose '.(
+                        count($files) === 1 ? 'a file' : 'files'
+                    ).' and typed a text; this assignment takes '.(
+                        $this->assignment()->max_files === 1 ? 'one of them' : "{$this->assignment()->max_files} in all"
+                    )
+                        .'. Both are still here: empty the text field to hand in the file, or take the file away to hand in the text.'
+                );
             }
             $files[] = $typed;
         }
@@ -130,7 +140,8 @@ final class HandInRequest extends FormRequest
     public function ahead(): ?Carbon
     {
         $last = $this->uploads()->max('first_at');
-        $withForm = $this->hasFile('file') || $this->hasFile('files') || trim((string) $this->input('typed_text')) !== '' || $this->filled('link');
+        $withForm = $this->hasFile('file') || $this->hasFile('files')
+            || trim((string) $this->input('typed_text')) !== '' || $this->filled('link');
 
         return $last instanceof Carbon && ! $withForm ? $last : null;
     }
@@ -149,7 +160,10 @@ final class HandInRequest extends FormRequest
         try {
             return Declaration::fromArray($fields)->answers((array) $this->input('declare', []));
         } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(collect($e->faults)->mapWithKeys(fn (Fault $fault) => ["declare.{$fault->place}" => $fault->what])->all());
+            throw ValidationException::withMessages(
+                collect($e->faults)->mapWithKeys(fn (Fault $fault) => ["declare.{$fault->place}" => $fault->what])
+                    ->all()
+            );
         }
     }
 
@@ -163,9 +177,15 @@ final class HandInRequest extends FormRequest
     public function uploads(): Collection
     {
         $ids = array_values(array_filter((array) $this->input('uploads', []), is_string(...)));
-        $found = Upload::query()->where('assignment_id', $this->assignment()->id)->where('student_id', $this->student()->id)->whereIn('public_id', $ids)->whereNotNull('whole_at')->get()->keyBy('public_id');
+        $found = Upload::query()->where('assignment_id', $this->assignment()->id)
+            ->where('student_id', $this->student()->id)->whereIn('public_id', $ids)->whereNotNull('whole_at')->get()
+            ->keyBy('public_id');
         if ($found->count() !== count($ids)) {
-            throw ValidationException::withMessages(['file' => 'A file has not arrived whole, or was sent too long ago. Press the button again; what has arrived is not sent twice.']);
+            throw ValidationException::withMessages(
+                [
+                    'file' => 'A file has not arrived whole, or was sent too long ago. Press the button again; what has arrived is not sent twice.',
+                ]
+            );
         }
 
         return collect($ids)->map(fn (string $id) => $found->get($id) ?? throw new LogicException('Each was found.'));
@@ -176,16 +196,21 @@ final class HandInRequest extends FormRequest
      */
     private function authors(): array
     {
-        $script = Script::query()->where('assignment_id', $this->assignment()->id)->where('student_id', $this->student()->id)->first();
+        $script = Script::query()->where('assignment_id', $this->assignment()->id)
+            ->where('student_id', $this->student()->id)->first();
 
-        return $script === null || ! $this->assignment()->handin_by->isGroup() ? [$this->student()] : array_values($script->group()->map(fn (Script $each) => $each->student)->all());
+        return $script === null || ! $this->assignment()->handin_by->isGroup()
+            ? [$this->student()]
+            : array_values($script->group()->map(fn (Script $each) => $each->student)->all());
     }
 
     private function assignment(): Assignment
     {
         $assignment = $this->route('assignment');
 
-        return $assignment instanceof Assignment ? $assignment : throw new LogicException('The form belongs to an assignment.');
+        return $assignment instanceof Assignment
+            ? $assignment
+            : throw new LogicException('The form belongs to an assignment.');
     }
 
     private function student(): User

@@ -34,12 +34,23 @@ final readonly class DetectorAnswer
         if (! is_array($answer) || ! $share($answer['score'] ?? null)) {
             throw new DetectorUnanswered('The detector gave an answer that cannot be read.');
         }
-        if (! is_array($stated) || ! $share($stated['false_alarm_rate'] ?? null) || ! $share($stated['miss_rate'] ?? null)) {
-            throw new DetectorUnanswered('The detector does not state how often it is wrong, so its answer is not shown.');
+        if (
+            ! is_array($stated) || ! $share($stated['false_alarm_rate'] ?? null)
+            || ! $share($stated['miss_rate'] ?? null)
+        ) {
+            throw new DetectorUnanswered(
+                'The detector does not state how often it is wrong, so its answer is not shown.'
+            );
         }
-        $words = fn (mixed $value, string $else): string => is_string($value) && trim($value) !== '' ? mb_substr(trim($value), 0, 200) : $else;
+        $words = fn (mixed $value, string $else): string => is_string($value) && trim($value) !== ''
+            ? mb_substr(trim($value), 0, 200)
+            : $else;
 
-        return new self($words($answer['detector'] ?? null, 'An outside detector'), ($answer['simulated'] ?? false) === true, (float) $answer['score'], (float) $stated['false_alarm_rate'], (float) $stated['miss_rate'], $words($stated['measured_on'] ?? null, 'it does not say what'));
+        return new self(
+            $words($answer['detector'] ?? null, 'An outside detector'), ($answer['simulated'] ?? false) === true,
+            (float) $answer['score'], (float) $stated['false_alarm_rate'], (float) $stated['miss_rate'],
+            $words($stated['measured_on'] ?? null, 'it does not say what'),
+        );
     }
 
     /**
@@ -47,6 +58,9 @@ final readonly class DetectorAnswer
      */
     public function toArray(): array
     {
-        return ['name' => $this->name, 'simulated' => $this->simulated, 'score' => $this->score, 'false_alarms' => $this->falseAlarms, 'misses' => $this->misses, 'measured_on' => $this->measuredOn];
+        return [
+            'name' => $this->name, 'simulated' => $this->simulated, 'score' => $this->score,
+            'false_alarms' => $this->falseAlarms, 'misses' => $this->misses, 'measured_on' => $this->measuredOn,
+        ];
     }
 }

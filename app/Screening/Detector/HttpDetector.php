@@ -23,7 +23,8 @@ final class HttpDetector implements Detector
             throw new DetectorUnanswered('No detector is set up for this installation.');
         }
         try {
-            $answer = Http::timeout((int) config('harbor.detector.seconds'))->connectTimeout(3)->acceptJson()->withOptions(['allow_redirects' => false])
+            $answer = Http::timeout((int) config('harbor.detector.seconds'))->connectTimeout(3)->acceptJson()
+                ->withOptions(['allow_redirects' => false])
                 ->retry(2, 500, throw: false)->post($address, ['text' => $text, 'language' => $language]);
         } catch (ConnectionException|RequestException) {
             throw new DetectorUnanswered('The detector did not answer in time.');

@@ -38,7 +38,8 @@ final class HttpWebSearch implements WebSearch
             throw new WebUnanswered('No search service is set up for this installation.');
         }
         try {
-            $answer = Http::timeout((int) config('harbor.web.seconds'))->connectTimeout(3)->acceptJson()->retry(2, 200, throw: false)->get($service, ['q' => $phrase]);
+            $answer = Http::timeout((int) config('harbor.web.seconds'))->connectTimeout(3)->acceptJson()
+                ->retry(2, 200, throw: false)->get($service, ['q' => $phrase]);
         } catch (ConnectionException|RequestException) {
             throw new WebUnanswered('The search service did not answer in time.');
         }
@@ -49,9 +50,18 @@ final class HttpWebSearch implements WebSearch
         if (! is_array($results)) {
             throw new WebUnanswered('The search service gave an answer that is no list of pages.');
         }
-        $urls = array_map(fn (mixed $result) => is_array($result) && is_string($result['url'] ?? null) ? $result['url'] : '', array_slice(array_values($results), 0, self::RESULTS));
+        $urls = array_map(
+            fn (mixed $result) => is_array($result) && is_string($result['url'] ?? null) ? $result['url'] : '',
+            array_slice(array_values($results), 0, self::RESULTS),
+        );
 
-        return array_values(array_unique(array_filter($urls, fn (string $url) => strlen($url) <= 500 && preg_match('~\Ahttps?://[^\s]+\z~i', $url) === 1)));
+        return array_values(
+            array_unique(
+                array_filter(
+                    $urls, fn (string $url) => strlen($url) <= 500 && preg_match('~\Ahttps?://[^\s]+\z~i', $url) === 1,
+                )
+            )
+        );
     }
 
     public function fetch(string $url): WebPage
@@ -71,14 +81,30 @@ final class HttpWebSearch implements WebSearch
         }
         preg_match('~<title[^>]*>(.*?)</title>~is', $body, $title);
 
-        return new WebPage($url, mb_substr(trim((string) preg_replace('/\s+/u', ' ', html_entity_decode($title[1] ?? '', ENT_QUOTES | ENT_HTML5, 'UTF-8'))), 0, 300), $text);
+        return new WebPage(
+            $url,
+            mb_substr(
+                trim(
+                    (string) preg_replace(
+                        '/\s+/u', ' ', html_entity_decode($title[1] ?? '', ENT_QUOTES | ENT_HTML5, 'UTF-8'),
+                    )
+                ),
+                0, 300,
+            ),
+            $text,
+        );
     }
 
     /** The words of a page, without its navigation. */
     private function words(string $body): string
     {
         try {
-            return $this->tree->read((string) preg_replace(['~<(script|style|nav|head)\b.*?</\1>~is', '~<!doctype[^>]*>|</?(html|body)\b[^>]*>~i'], '', $body), fn (): null => null)->text();
+            return $this->tree->read(
+                (string) preg_replace(
+                    ['~<(script|style|nav|head)\b.*?</\1>~is', '~<!doctype[^>]*>|</?(html|body)\b[^>]*>~i'], '', $body,
+                ),
+                fn (): null => null,
+            )->text();
         } catch (Refusal) {
             throw new WebUnanswered('The page could not be read.');
         }
@@ -87,17 +113,22 @@ final class HttpWebSearch implements WebSearch
     private function followed(string $url, int $redirects): Response
     {
         try {
-            $answer = Http::timeout((int) config('harbor.web.seconds'))->connectTimeout(3)->withOptions(['allow_redirects' => false, 'stream' => true, ...$this->only($url)])->get($url);
+            $answer = Http::timeout((int) config('harbor.web.seconds'))->connectTimeout(3)
+                ->withOptions(['allow_redirects' => false, 'stream' => true, ...$this->only($url)])->get($url);
         } catch (ConnectionException|RequestException) {
             throw new WebUnanswered('The page did not answer in time.');
         }
         if ($answer->redirect()) {
             $next = (string) UriResolver::resolve(Utils::uriFor($url), Utils::uriFor($answer->header('Location')));
 
-            return $redirects > 0 ? $this->followed($next, $redirects - 1) : throw new WebUnanswered('The page leads on and on to others.');
+            return $redirects > 0
+                ? $this->followed($next, $redirects - 1)
+                : throw new WebUnanswered('The page leads on and on to others.');
         }
 
-        return $answer->successful() ? $answer : throw new WebUnanswered("The page answered with an error ({$answer->status()}).");
+        return $answer->successful()
+            ? $answer
+            : throw new WebUnanswered("The page answered with an error ({$answer->status()}).");
     }
 
     private function body(Response $answer): string
@@ -131,8 +162,13 @@ final class HttpWebSearch implements WebSearch
             return [];
         }
         $name = trim($host, '[]');
-        $address = PublicAddress::of($name) ?? throw new WebUnanswered('The address is not a public one, so it was not fetched.');
+        $address = PublicAddress::of($name)
+            ?? throw new WebUnanswered('The address is not a public one, so it was not fetched.');
 
-        return ['curl' => [CURLOPT_RESOLVE => ["{$name}:{$port}:".(str_contains($address, ':') ? "[{$address}]" : $address)]]];
+        return [
+            'curl' => [
+                CURLOPT_RESOLVE => ["{$name}:{$port}:".(str_contains($address, ':') ? "[{$address}]" : $address)],
+            ],
+        ];
     }
 }

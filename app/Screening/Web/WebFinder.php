@@ -38,7 +38,14 @@ final class WebFinder
      */
     public function find(Words $words, array $places, callable $progress): WebOutcome
     {
-        $phrases = Distinctive::phrases($words, [...array_values(array_filter($places, fn (Interval $place) => $place->why !== 'quotation')), ...$this->masked($words)], self::PHRASES);
+        $phrases = Distinctive::phrases(
+            $words,
+            [
+                ...array_values(array_filter($places, fn (Interval $place) => $place->why !== 'quotation')),
+                ...$this->masked($words),
+            ],
+            self::PHRASES,
+        );
         $named = [];
         $asked = $failed = $inARow = 0;
         $why = null;
@@ -80,8 +87,16 @@ final class WebFinder
     {
         $unanswered = $failed + $phrases - $asked;
         $said = array_filter([
-            $unanswered > 0 ? "{$unanswered} of {$phrases} searches had no answer. ".($why ?? 'They were stopped.') : null,
-            $lost > 0 ? ($lost === 1 ? 'One page that was named could not be read.' : "{$lost} pages that were named could not be read.") : null,
+            $unanswered > 0
+                ? "{$unanswered} of {$phrases} searches had no answer. ".($why ?? 'They were stopped.')
+                : null,
+            $lost > 0
+                ? (
+                    $lost === 1
+                        ? 'One page that was named could not be read.'
+                        : "{$lost} pages that were named could not be read."
+                )
+                : null,
         ]);
 
         return new WebOutcome(array_values(array_unique($sources)), match (true) {
@@ -94,7 +109,8 @@ final class WebFinder
     /** The page as a source: as it was kept lately, or fetched now. Each state of a page is kept for itself. */
     private function kept(string $url): OverlapSource
     {
-        $last = OverlapSource::query()->where('kind', SourceKind::Web)->where('url', $url)->orderByDesc('fetched_at')->first();
+        $last = OverlapSource::query()->where('kind', SourceKind::Web)->where('url', $url)->orderByDesc('fetched_at')
+            ->first();
         if ($last !== null && $last->fetched_at?->gt(now()->subDays(self::FRESH_DAYS)) === true) {
             return $last;
         }
@@ -108,7 +124,8 @@ final class WebFinder
         $words = Words::of($page->text)->normalForms();
 
         return OverlapSource::query()->create([
-            'kind' => SourceKind::Web, 'url' => $url, 'title' => $page->title, 'text' => $page->text, 'sha256' => $sum, 'words' => count($words), 'numbers' => OverlapSource::packed($words), 'fetched_at' => now(),
+            'kind' => SourceKind::Web, 'url' => $url, 'title' => $page->title, 'text' => $page->text, 'sha256' => $sum,
+            'words' => count($words), 'numbers' => OverlapSource::packed($words), 'fetched_at' => now(),
         ]);
     }
 
@@ -121,6 +138,8 @@ final class WebFinder
     {
         preg_match_all('/'.preg_quote(Mask::SHOWN, '/').'/u', $words->text, $found, PREG_OFFSET_CAPTURE);
 
-        return Interval::within($words, 'masked', array_map(fn (array $one) => [$one[1], $one[1] + strlen($one[0])], $found[0]));
+        return Interval::within(
+            $words, 'masked', array_map(fn (array $one) => [$one[1], $one[1] + strlen($one[0])], $found[0]),
+        );
     }
 }

@@ -53,7 +53,10 @@ final class Fairway extends Component
     private function numbers(): Counts
     {
         return $this->slim
-            ? Cache::remember("fairway:{$this->assignment->id}", self::SLIM_SECONDS, fn (): Counts => $this->counts->of($this->assignment))
+            ? Cache::remember(
+                "fairway:{$this->assignment->id}", self::SLIM_SECONDS,
+                fn (): Counts => $this->counts->of($this->assignment),
+            )
             : $this->counts->of($this->assignment);
     }
 
@@ -62,12 +65,20 @@ final class Fairway extends Component
     {
         if ($mark->stage === Stage::Mark && $this->role === Role::Tutor) {
             $open = $this->openMarks ?? MarkModel::onDesks()->where('marker_id', Auth::id())->whereNull('done_at')
-                ->whereIn('script_id', fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $this->assignment->id))->count();
+                ->whereIn(
+                    'script_id',
+                    fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $this->assignment->id),
+                )->count();
 
-            return new Mark($mark->stage, $mark->progress, $open === 0 ? 'nothing left for you' : "{$open} still yours", $open > 0);
+            return new Mark(
+                $mark->stage, $mark->progress, $open === 0 ? 'nothing left for you' : "{$open} still yours", $open > 0,
+            );
         }
 
-        return new Mark($mark->stage, $mark->progress, in_array($mark->stage, [Stage::Collect, Stage::Screen, Stage::ShareOut], true) ? '' : $mark->note);
+        return new Mark(
+            $mark->stage, $mark->progress,
+            in_array($mark->stage, [Stage::Collect, Stage::Screen, Stage::ShareOut], true) ? '' : $mark->note,
+        );
     }
 
     private function link(Stage $stage): ?string

@@ -30,15 +30,35 @@ final class DrawnPagesTest extends TestCase
     {
         $person = Plantings::people()[1];
         $line = fn (string $text): string => '('.addcslashes($text, '()\\').') Tj T* ';
-        $pages = array_map(fn (int $n): string => self::HEAD.$line("O'Donnell {$n}").$line("The pans were drawn twice a day; so says P. O'Donnell in his book.").$line($n === 3 ? "Niamh O'Donnell found this in 204113 and at niamh.odonnell@merrow.example" : 'Salt was raked by women.').$line('Tide mills and lighthouse dues.'), range(1, 4));
+        $pages = array_map(
+            fn (int $n): string => self::HEAD.$line("O'Donnell {$n}").$line(
+                "The pans were drawn twice a day; so says P. O'Donnell in his book."
+            ).$line(
+                $n === 3
+                    ? "Niamh O'Donnell found this in 204113 and at niamh.odonnell@merrow.example"
+                    : 'Salt was raked by women.'
+            ).$line('Tide mills and lighthouse dues.'),
+            range(1, 4),
+        );
         [$made, $path] = $this->made(Files::pdfOf(...$pages), $person);
         self::assertSame(4, $made->pages);
         self::assertSame([], $made->unread);
         $inside = IdentityTest::inside((string) file_get_contents($path), \App\Extraction\FileKind::Pdf);
-        self::assertStringContainsString('Salt was raked by women.', (string) preg_replace('/\s+/', ' ', $inside['text']));
-        self::assertStringContainsString('P. O’Donnell in his book', str_replace("'", '’', (string) preg_replace('/\s+/', ' ', $inside['text'])), 'another of the name stays');
+        self::assertStringContainsString(
+            'Salt was raked by women.', (string) preg_replace('/\s+/', ' ', $inside['text']),
+        );
+        self::assertStringContainsString(
+            'P. O’Donnell in his book', str_replace("'", '’', (string) preg_replace('/\s+/', ' ', $inside['text'])),
+            'another of the name stays',
+        );
         foreach ($inside as $where => $text) {
-            self::assertSame([], $person->left(str_replace(["P. O'Donnell", 'P. O’Donnell'], '', (string) preg_replace('/\s+/', ' ', $text))), "{$where}: {$text}");
+            self::assertSame(
+                [],
+                $person->left(
+                    str_replace(["P. O'Donnell", 'P. O’Donnell'], '', (string) preg_replace('/\s+/', ' ', $text))
+                ),
+                "{$where}: {$text}",
+            );
         }
         self::assertDoesNotMatchRegularExpression('/CreationDate|ModDate|Producer|Author/', $inside['bytes']);
         $seen = $this->seen($path, 3);
@@ -49,7 +69,16 @@ final class DrawnPagesTest extends TestCase
     public function test_a_scanned_title_page_hides_nothing(): void
     {
         $person = Plantings::people()[2];
-        [$made, $path] = $this->made($this->scan(['SALT ROADS OF THE ESTUARY', 'Layla Haddad', 'Student number: S1880412', 'Coastal Communities and Change'], 'The second page holds text, and the pans were let by the year.'), $person);
+        [$made, $path] = $this->made(
+            $this->scan(
+                [
+                    'SALT ROADS OF THE ESTUARY', 'Layla Haddad', 'Student number: S1880412',
+                    'Coastal Communities and Change',
+                ],
+                'The second page holds text, and the pans were let by the year.',
+            ),
+            $person,
+        );
         self::assertGreaterThanOrEqual(3, $made->inPictures);
         $seen = $this->seen($path, 1);
         self::assertStringContainsString('SALT ROADS', $seen, 'the page can still be read');
@@ -59,7 +88,16 @@ final class DrawnPagesTest extends TestCase
     public function test_a_word_that_sight_is_not_sure_of_is_covered_too(): void
     {
         $person = Plantings::people()[1];
-        [, $path] = $this->made($this->scan(['TIDE MILLS OF THE ESTUARY', 'Niamh O’Donnell', 'Student number: M204113', 'Coastal Communities and Change'], 'The second page holds text.'), $person);
+        [, $path] = $this->made(
+            $this->scan(
+                [
+                    'TIDE MILLS OF THE ESTUARY', 'Niamh O’Donnell', 'Student number: M204113',
+                    'Coastal Communities and Change',
+                ],
+                'The second page holds text.',
+            ),
+            $person,
+        );
         $seen = $this->seen($path, 1);
         self::assertStringContainsString('TIDE MILLS', $seen);
         self::assertSame([], $person->left($seen), $seen);
@@ -71,16 +109,24 @@ final class DrawnPagesTest extends TestCase
         imagefilledrectangle($scribble, 0, 0, 900, 1200, 0xFFFFFF);
         for ($n = 0; $n < 60; $n++) {
             imagesetthickness($scribble, 5);
-            imagearc($scribble, 100 + ($n * 97) % 700, 100 + ($n * 61) % 1000, 120, 50 + $n, $n * 7, $n * 7 + 220, 0x111111);
+            imagearc(
+                $scribble, 100 + ($n * 97) % 700, 100 + ($n * 61) % 1000, 120, 50 + $n, $n * 7, $n * 7 + 220, 0x111111,
+            );
         }
-        [$made] = $this->made($this->pictured($scribble, 'The second page holds text, and the pans were let by the year.'), Plantings::people()[2]);
+        [$made] = $this->made(
+            $this->pictured($scribble, 'The second page holds text, and the pans were let by the year.'),
+            Plantings::people()[2],
+        );
         self::assertSame([1], $made->unread);
     }
 
     public function test_pages_that_are_turned_or_cut_are_covered_where_they_show_the_name(): void
     {
         $person = Plantings::people()[2];
-        $plain = Files::pdfOf(self::HEAD.'(Salt and those who raked it, a study) Tj T* (as Layla Haddad has it in 1880412 and elsewhere) Tj');
+        $plain = Files::pdfOf(
+            self::HEAD
+                .'(Salt and those who raked it, a study) Tj T* (as Layla Haddad has it in 1880412 and elsewhere) Tj'
+        );
         foreach (['/Rotate 90', '/CropBox [40 400 555 842]', '/Rotate 180 /CropBox [40 400 555 842]'] as $how) {
             $pdf = str_replace('/MediaBox [0 0 595 842]', "/MediaBox [0 0 595 842] {$how}", $plain);
             [$made, $path] = $this->made($pdf, $person);
@@ -95,14 +141,22 @@ final class DrawnPagesTest extends TestCase
     public function test_a_picture_in_a_document_is_looked_through_and_the_page_gets_it_covered(): void
     {
         $this->module(2, 1);
-        $this->students[0]->update(['name' => 'Layla Haddad', 'number' => 'S1880412', 'email' => 'lhaddad2@merrow.example']);
+        $this->students[0]->update(
+            ['name' => 'Layla Haddad', 'number' => 'S1880412', 'email' => 'lhaddad2@merrow.example']
+        );
         $assignment = $this->assignment();
         $folder = sys_get_temp_dir().'/'.uniqid('scan');
         mkdir($folder);
-        imagepng($this->drawn(['SALT ROADS OF THE ESTUARY', 'Layla Haddad', 'Student number: S1880412']), "{$folder}/title.png");
+        imagepng(
+            $this->drawn(['SALT ROADS OF THE ESTUARY', 'Layla Haddad', 'Student number: S1880412']),
+            "{$folder}/title.png",
+        );
         file_put_contents("{$folder}/essay.md", "# The pans\n\n![](title.png)\n\nSalt and coal.\n");
         (new Process(['pandoc', '-o', 'essay.docx', 'essay.md'], $folder))->mustRun();
-        $handin = app(TakeHandIn::class)($assignment, $this->students[0], [Files::upload((string) file_get_contents("{$folder}/essay.docx"), 'essay.docx')]);
+        $handin = app(TakeHandIn::class)(
+            $assignment, $this->students[0],
+            [Files::upload((string) file_get_contents("{$folder}/essay.docx"), 'essay.docx')],
+        );
         self::assertNull($handin->prepared_at);
         app(PrepareForMarkers::class)($handin);
         $handin->refresh();
@@ -122,16 +176,24 @@ final class DrawnPagesTest extends TestCase
     {
         $this->module(2, 2);
         $assignment = $this->assignment();
-        $handin = app(TakeHandIn::class)($assignment, $this->students[0], [Files::upload(Files::pdf('Salt pans of the estuary.', 'Two lines of an essay.'), 'essay.pdf')]);
-        $this->actingAs($this->coordinator)->get(route('share-out.index', $assignment))->assertOk()->assertSee('1 script is still being looked through for names');
+        $handin = app(TakeHandIn::class)(
+            $assignment, $this->students[0],
+            [Files::upload(Files::pdf('Salt pans of the estuary.', 'Two lines of an essay.'), 'essay.pdf')],
+        );
+        $this->actingAs($this->coordinator)->get(route('share-out.index', $assignment))->assertOk()
+            ->assertSee('1 script is still being looked through for names');
         app(PrepareForMarkers::class)($handin);
         $this->get(route('share-out.index', $assignment))->assertOk()->assertDontSee('looked through for names');
         $handin->refresh();
-        self::assertSame(Child::DATED, filemtime(Storage::path((string) $handin->files->first()?->pages_path)), 'nothing tells when it came in');
+        self::assertSame(
+            Child::DATED, filemtime(Storage::path((string) $handin->files->first()?->pages_path)),
+            'nothing tells when it came in',
+        );
         // The worker met a file that it could not draw.
         Storage::put($handin->files->first()->path ?? '', 'no longer a PDF');
         app(PrepareForMarkers::class)($handin);
-        $this->get(route('names.index', $assignment))->assertOk()->assertSee($this->script($assignment)->code)->assertSee('This PDF has no pages that can be drawn.');
+        $this->get(route('names.index', $assignment))->assertOk()->assertSee($this->script($assignment)->code)
+            ->assertSee('This PDF has no pages that can be drawn.');
         $this->post(route('names.again', $assignment))->assertRedirect();
         self::assertNull($handin->refresh()->prepare_failure);
     }
@@ -153,7 +215,9 @@ final class DrawnPagesTest extends TestCase
     private function seen(string $pdf, int $page, string $turn = '0'): string
     {
         $picture = (string) tempnam(sys_get_temp_dir(), 'page');
-        (new Process(['pdftoppm', '-r', '150', '-gray', '-png', '-singlefile', '-f', (string) $page, $pdf, $picture]))->mustRun();
+        (
+            new Process(['pdftoppm', '-r', '150', '-gray', '-png', '-singlefile', '-f', (string) $page, $pdf, $picture])
+        )->mustRun();
         $image = imagecreatefrompng("{$picture}.png");
         self::assertNotFalse($image);
         $turned = $turn === '0' ? $image : imagerotate($image, (float) $turn === 270.0 ? 90.0 : 180.0, 0xFFFFFF);
@@ -168,7 +232,9 @@ final class DrawnPagesTest extends TestCase
      */
     private function words(array $lines): string
     {
-        return implode(' ', array_map(fn (array $line) => implode(' ', array_map(fn ($box) => $box->word, $line)), $lines));
+        return implode(
+            ' ', array_map(fn (array $line) => implode(' ', array_map(fn ($box) => $box->word, $line)), $lines),
+        );
     }
 
     /**
@@ -179,7 +245,10 @@ final class DrawnPagesTest extends TestCase
         $image = imagecreatetruecolor(1000, 1400);
         imagefilledrectangle($image, 0, 0, 1000, 1400, 0xFFFFFF);
         foreach ($lines as $n => $line) {
-            imagettftext($image, 28, 0, 100, 240 + 110 * $n, 0x111111, base_path('vendor/dompdf/dompdf/lib/fonts/DejaVuSans.ttf'), $line);
+            imagettftext(
+                $image, 28, 0, 100, 240 + 110 * $n, 0x111111,
+                base_path('vendor/dompdf/dompdf/lib/fonts/DejaVuSans.ttf'), $line,
+            );
         }
 
         return $image;
@@ -200,7 +269,10 @@ final class DrawnPagesTest extends TestCase
         imagejpeg($image, null, 90);
         $jpeg = (string) ob_get_clean();
         $dompdf = new \Dompdf\Dompdf;
-        $dompdf->loadHtml('<style>@page{margin:0}</style><img src="data:image/jpeg;base64,'.base64_encode($jpeg).'" style="width:560pt;height:780pt"><p style="page-break-before:always;margin:2cm">'.$after.'</p>');
+        $dompdf->loadHtml(
+            '<style>@page{margin:0}</style><img src="data:image/jpeg;base64,'.base64_encode($jpeg)
+                .'" style="width:560pt;height:780pt"><p style="page-break-before:always;margin:2cm">'.$after.'</p>'
+        );
         $dompdf->render();
 
         return (string) $dompdf->output();

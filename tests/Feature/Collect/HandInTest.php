@@ -21,7 +21,9 @@ final class HandInTest extends TestCase
         $assignment = $this->assignment();
         $bytes = Files::document("# Salt\n\nThe pans were drawn twice a day.", 'docx');
 
-        $answer = $this->actingAs($this->students[0])->post(route('hand-in.store', $assignment), ['file' => Files::upload($bytes, 'my essay.docx')]);
+        $answer = $this->actingAs($this->students[0])->post(
+            route('hand-in.store', $assignment), ['file' => Files::upload($bytes, 'my essay.docx')],
+        );
         $handin = Handin::query()->sole();
 
         $answer->assertRedirect(route('receipts.show', $handin));
@@ -41,15 +43,28 @@ final class HandInTest extends TestCase
         $this->module();
         $assignment = $this->assignment(['max_files' => 2]);
         $first = Files::document("# Walls\n\nThe wall was drawn twice.", 'docx');
-        $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('Up to 2 files')->assertSee('multiple', false);
-        $this->post(route('hand-in.store', $assignment), ['files' => [Files::upload($first, 'wall.docx'), Files::upload('A note on tides.', "{$this->students[0]->name}.txt")]])->assertSessionHasNoErrors();
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertSee('Up to 2 files')
+            ->assertSee('multiple', false);
+        $this->post(
+            route('hand-in.store', $assignment),
+            [
+                'files' => [
+                    Files::upload($first, 'wall.docx'),
+                    Files::upload('A note on tides.', "{$this->students[0]->name}.txt"),
+                ],
+            ],
+        )->assertSessionHasNoErrors();
         $handin = Handin::query()->sole();
-        self::assertSame([10, 2, "The wall was drawn twice.\n\nA note on tides."], [$handin->words, $handin->files->count(), substr($handin->text, strpos($handin->text, 'The wall') ?: 0)]);
+        self::assertSame(
+            [10, 2, "The wall was drawn twice.\n\nA note on tides."],
+            [$handin->words, $handin->files->count(), substr($handin->text, strpos($handin->text, 'The wall') ?: 0)],
+        );
         self::assertStringContainsString('<h2>File 2</h2>', $handin->html);
         self::assertStringNotContainsString($this->students[0]->name, $handin->html);
         $sums = [hash('sha256', $first), hash('sha256', 'A note on tides.')];
         self::assertSame(hash('sha256', "{$sums[0]}\n{$sums[1]}\n"), $handin->sha256);
-        $this->get(route('receipts.show', $handin))->assertSee($sums[0])->assertSee($sums[1])->assertSee($handin->sha256)->assertSee('wall.docx');
+        $this->get(route('receipts.show', $handin))->assertSee($sums[0])->assertSee($sums[1])
+            ->assertSee($handin->sha256)->assertSee('wall.docx');
         self::assertSame('A note on tides.', $this->get(route('receipts.file', [$handin, 2]))->streamedContent());
         $this->get(route('receipts.file', [$handin, 3]))->assertNotFound();
         $this->actingAs($this->students[1])->get(route('receipts.file', [$handin, 2]))->assertForbidden();
@@ -60,9 +75,17 @@ final class HandInTest extends TestCase
         $this->module();
         $assignment = $this->assignment(['max_files' => 2]);
         $kept = Storage::files('handins');
-        $this->actingAs($this->students[0])->post(route('hand-in.store', $assignment), ['files' => [Files::upload('Good words.', 'good.txt'), Files::upload('', 'empty.txt')]])->assertSessionHasErrors('file');
+        $this->actingAs($this->students[0])
+            ->post(
+                route('hand-in.store', $assignment),
+                ['files' => [Files::upload('Good words.', 'good.txt'), Files::upload('', 'empty.txt')]],
+            )
+            ->assertSessionHasErrors('file');
         self::assertStringContainsString('empty.txt: This file is empty', session('errors')->first('file'));
-        $this->post(route('hand-in.store', $assignment), ['files' => [Files::upload('a', 'a.txt'), Files::upload('b', 'b.txt'), Files::upload('c', 'c.txt')]])->assertSessionHasErrors('file');
+        $this->post(
+            route('hand-in.store', $assignment),
+            ['files' => [Files::upload('a', 'a.txt'), Files::upload('b', 'b.txt'), Files::upload('c', 'c.txt')]],
+        )->assertSessionHasErrors('file');
         self::assertStringContainsString('2 files at most; you chose 3', session('errors')->first('file'));
         self::assertSame([0, $kept], [Handin::query()->count(), Storage::files('handins')]);
     }
@@ -82,7 +105,12 @@ final class HandInTest extends TestCase
     {
         Carbon::setTestNow(Carbon::parse('2026-10-20 09:00:00', 'UTC'));
         $this->module();
-        $assignment = $this->assignment(['due_at' => Carbon::parse('2026-10-25 01:30:00', 'UTC'), 'closes_at' => Carbon::parse('2026-10-28 12:00:00', 'UTC')]);
+        $assignment = $this->assignment(
+            [
+                'due_at' => Carbon::parse('2026-10-25 01:30:00', 'UTC'),
+                'closes_at' => Carbon::parse('2026-10-28 12:00:00', 'UTC'),
+            ]
+        );
         Carbon::setTestNow(Carbon::parse('2026-10-25 01:30:00', 'UTC'));
         self::assertFalse(app(TakeHandIn::class)($assignment, $this->students[0], 'On the second.')->late);
         Carbon::setTestNow(Carbon::parse('2026-10-25 01:30:01', 'UTC'));
@@ -105,14 +133,21 @@ final class HandInTest extends TestCase
         $assignment = $this->assignment();
         app(TakeHandIn::class)($assignment, $this->students[0], 'A good one.');
 
-        $this->actingAs($this->students[0])->from(route('hand-in.show', $assignment))->post(route('hand-in.store', $assignment), ['file' => Files::upload("PK\x03\x04broken", 'essay.docx')])
+        $this->actingAs($this->students[0])->from(route('hand-in.show', $assignment))
+            ->post(route('hand-in.store', $assignment), ['file' => Files::upload("PK\x03\x04broken", 'essay.docx')])
             ->assertRedirect(route('hand-in.show', $assignment))
-            ->assertSessionHasErrors(['file' => 'This file is damaged: it begins like a document but cannot be opened. Open it in your writing program, save it again and choose the new copy. What you handed in before, if anything, still counts.']);
+            ->assertSessionHasErrors(
+                [
+                    'file' => 'This file is damaged: it begins like a document but cannot be opened. Open it in your writing program, save it again and choose the new copy. What you handed in before, if anything, still counts.',
+                ]
+            );
         $this->postJson(route('hand-in.store', $assignment), ['file' => Files::upload('', 'essay.docx')])
             ->assertStatus(422)
             ->assertJsonPath('errors.file.0', fn (string $says) => str_starts_with($says, 'This file is empty'));
         $this->post(route('hand-in.store', $assignment), [])->assertSessionHasErrors('file');
-        $this->post(route('hand-in.store', $assignment), ['file' => Files::upload(str_repeat('a', 21 * 1048576), 'big.txt')])
+        $this->post(
+            route('hand-in.store', $assignment), ['file' => Files::upload(str_repeat('a', 21 * 1048576), 'big.txt')],
+        )
             ->assertSessionHasErrors('file');
         self::assertSame(1, Handin::query()->count());
     }
@@ -122,7 +157,13 @@ final class HandInTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         $student = $this->students[0];
-        $handin = app(TakeHandIn::class)($assignment, $student, Files::upload(Files::document("By **{$student->name}**, {$student->number}, {$student->email}\n\nSalt.", 'docx'), "{$student->name}.docx"));
+        $handin = app(TakeHandIn::class)(
+            $assignment, $student,
+            Files::upload(
+                Files::document("By **{$student->name}**, {$student->number}, {$student->email}\n\nSalt.", 'docx'),
+                "{$student->name}.docx",
+            ),
+        );
 
         foreach ([$student->name, (string) $student->number, $student->email] as $sign) {
             self::assertStringNotContainsString($sign, $handin->text);
@@ -160,7 +201,10 @@ final class HandInTest extends TestCase
         // The first student replaces the text by one of their own: the second's report forgets the old attempt.
         app(TakeHandIn::class)($assignment, $this->students[0], $this->prose(60, 2));
         self::assertSame(0, OverlapReport::query()->where('handin_id', $two->id)->sole()->matched);
-        self::assertSame(0, OverlapReport::query()->where('handin_id', $one->id)->count(), 'an attempt that no longer counts has no report');
+        self::assertSame(
+            0, OverlapReport::query()->where('handin_id', $one->id)->count(),
+            'an attempt that no longer counts has no report',
+        );
     }
 
     public function test_the_collect_page_shows_names_without_codes(): void

@@ -25,15 +25,22 @@ use Tests\TestCase;
 use ZipArchive;
 
 /**
- * Whatever a file says of its author is gone from all that staff get: in every format, wherever writing programs put it,
- * however the name is written. The files are made up, and written part by part.
+ * Whatever a file says of its author is gone from all that staff get: in every format, wherever writing programs put
+ * it, however the name is written. The files are made up, and written part by part.
  */
 final class IdentityTest extends TestCase
 {
     /** Places of each format that hold a text of their own. The same spelling stands in all of them. */
     private const PLACES = [
-        'docx' => ['text', 'title', 'creator', 'last modified by', 'company', 'manager', 'custom', 'header', 'footer', 'comment', 'comment author', 'people', 'inserted', 'deleted', 'runs', 'picture', 'table', 'footnote', 'field', 'bookmark', 'alt', 'style name', 'settings', 'template path', 'author style', 'macro', 'embedded'],
-        'odt' => ['text', 'creator', 'initial creator', 'printed by', 'user defined', 'header', 'annotation', 'changed by', 'footnote', 'author field', 'table', 'bookmark', 'alt'],
+        'docx' => [
+            'text', 'title', 'creator', 'last modified by', 'company', 'manager', 'custom', 'header', 'footer',
+            'comment', 'comment author', 'people', 'inserted', 'deleted', 'runs', 'picture', 'table', 'footnote',
+            'field', 'bookmark', 'alt', 'style name', 'settings', 'template path', 'author style', 'macro', 'embedded',
+        ],
+        'odt' => [
+            'text', 'creator', 'initial creator', 'printed by', 'user defined', 'header', 'annotation', 'changed by',
+            'footnote', 'author field', 'table', 'bookmark', 'alt',
+        ],
         'rtf' => ['text', 'author', 'operator', 'company', 'revisers', 'note by', 'header', 'font'],
         'html' => ['text', 'meta', 'title', 'comment', 'alt', 'marked up'],
         'md' => ['text', 'front', 'comment'],
@@ -53,10 +60,17 @@ final class IdentityTest extends TestCase
             if ($format === 'pdf' && preg_match('/[^\x20-\x7E\x{A0}-\x{FF}]/u', $spelling) === 1) {
                 continue;
             }
-            $work = $this->handedIn($format, $person, array_fill_keys(self::PLACES[$format], $spelling), "{$spelling} essay.{$format}");
+            $work = $this->handedIn(
+                $format, $person, array_fill_keys(self::PLACES[$format], $spelling), "{$spelling} essay.{$format}",
+            );
             self::$planted += count(self::PLACES[$format]) + 1;
             self::assertNotSame([], $person->left($spelling), 'what is looked for is in it');
-            foreach (['as markers read it' => $work->html, 'as screening reads it' => $work->text, 'what is told of hidden words' => (string) json_encode($work->hidden, JSON_UNESCAPED_UNICODE)] as $where => $text) {
+            foreach (
+                [
+                    'as markers read it' => $work->html, 'as screening reads it' => $work->text,
+                    'what is told of hidden words' => (string) json_encode($work->hidden, JSON_UNESCAPED_UNICODE),
+                ] as $where => $text
+            ) {
                 self::assertSame([], $person->left($text), "{$format}, “{$spelling}”, {$where}: {$text}");
             }
             self::assertStringContainsString('women who raked', $work->text, 'and the work itself is there');
@@ -69,7 +83,9 @@ final class IdentityTest extends TestCase
                 }
                 self::$planted++;
                 $work = $this->handedIn($format, $person, [$place => $line], "essay.{$format}");
-                self::assertSame([], $person->left($work->html.$work->text), "{$format}, {$place}: “{$line}”: {$work->text}");
+                self::assertSame(
+                    [], $person->left($work->html.$work->text), "{$format}, {$place}: “{$line}”: {$work->text}",
+                );
             }
         }
     }
@@ -95,17 +111,25 @@ final class IdentityTest extends TestCase
     {
         foreach (Plantings::people() as $n => $person) {
             foreach ([['docx', 'html'], ['odt', 'rtf']][$n % 2] as $format) {
-                $work = $this->handedIn($format, $person, array_fill_keys(self::PLACES[$format], $person->spelling($n)), "essay.{$format}");
+                $work = $this->handedIn(
+                    $format, $person, array_fill_keys(self::PLACES[$format], $person->spelling($n)), "essay.{$format}",
+                );
                 $document = (new HtmlTree)->ofOurs($work->html);
                 // Each format is written once a person; a file depends on the text alone.
                 $kind = CopyKind::cases()[$n % 4];
                 $copy = app(CopyWriter::class)->write($document, $kind);
                 $inside = self::inside($copy, FileKind::from($kind->value));
-                self::assertStringContainsString('women who raked', (string) preg_replace('/\s+/', ' ', implode("\n", $inside)));
+                self::assertStringContainsString(
+                    'women who raked', (string) preg_replace('/\s+/', ' ', implode("\n", $inside)),
+                );
                 foreach ($inside as $where => $text) {
-                    self::assertSame([], $person->left("{$where} {$text}"), "{$format} taken away as {$kind->value}: {$where}");
+                    self::assertSame(
+                        [], $person->left("{$where} {$text}"), "{$format} taken away as {$kind->value}: {$where}",
+                    );
                 }
-                self::assertSame($copy, app(CopyWriter::class)->write($document, $kind), 'nothing in it tells when it was made');
+                self::assertSame(
+                    $copy, app(CopyWriter::class)->write($document, $kind), 'nothing in it tells when it was made',
+                );
             }
         }
     }
@@ -120,7 +144,10 @@ final class IdentityTest extends TestCase
             $copy = app(CopyWriter::class)->write((new HtmlTree)->ofOurs($work->html), $kind);
             // Pandoc knows quotations in OpenDocument files from version 3 on.
             $same = fn (string $text): string => $kind === CopyKind::Odt ? str_replace('> ', '', $text) : $text;
-            self::assertSame($same($work->text), $same($this->read(Files::upload($copy, "again.{$kind->value}"), null)->text), $kind->value);
+            self::assertSame(
+                $same($work->text), $same($this->read(Files::upload($copy, "again.{$kind->value}"), null)->text),
+                $kind->value,
+            );
         }
     }
 
@@ -128,10 +155,21 @@ final class IdentityTest extends TestCase
     {
         $read = 0;
         foreach (Plantings::people() as $person) {
-            $body = ['On salt and those who raked it.', ...array_map(fn (string $other) => "It was said of {$other} that the pans were let by the year, and of the women who raked them nothing.", $person->others), 'The author of the lease is not known. By hand, by night, by boat.', 'Name: the Rose. Company: of salters. Author unknown.', 'Student number 12 of the school sat by the door.'];
+            $body = [
+                'On salt and those who raked it.',
+                ...array_map(
+                    fn (string $other) => "It was said of {$other} that the pans were let by the year, and of the women who raked them nothing.",
+                    $person->others,
+                ),
+                'The author of the lease is not known. By hand, by night, by boat.',
+                'Name: the Rose. Company: of salters. Author unknown.',
+                'Student number 12 of the school sat by the door.',
+            ];
             foreach (['docx', 'odt', 'rtf', 'html', 'md', 'txt', 'typed'] as $format) {
                 $bytes = match ($format) {
-                    'docx' => PlantedFiles::docx([], $body), 'odt' => PlantedFiles::odt([], $body), 'rtf' => Files::document(implode("\n\n", $body), 'rtf'), 'html' => Files::document(implode("\n\n", $body), 'html'), default => implode("\n\n", $body),
+                    'docx' => PlantedFiles::docx([], $body), 'odt' => PlantedFiles::odt([], $body),
+                    'rtf' => Files::document(implode("\n\n", $body), 'rtf'),
+                    'html' => Files::document(implode("\n\n", $body), 'html'), default => implode("\n\n", $body),
                 };
                 $work = $this->read($format === 'typed' ? $bytes : Files::upload($bytes, "essay.{$format}"), $person);
                 $without = $this->read($format === 'typed' ? $bytes : Files::upload($bytes, "essay.{$format}"), null);
@@ -140,11 +178,28 @@ final class IdentityTest extends TestCase
                 $read++;
             }
         }
-        foreach ([['Will Salt', '2041', 'w.salt@x.example'], ['Rose Marsh', '1848', 'rm@x.example'], ['Bo Li', 'M7', 'bo@x.example'], ['Grace Young', '99', 'grace@x.example'], ['E Stone', '12', 'e@x.example'], ['Faith Wells', '1666', 'f@x.example'], ['May Day', '314', 'may@x.example'], ['Ann Sand', '57', 'ann@x.example'], ['Ana Smith', '88', 'asmith@x.example']] as [$name, $number, $mail]) {
+        foreach (
+            [
+                ['Will Salt', '2041', 'w.salt@x.example'], ['Rose Marsh', '1848', 'rm@x.example'],
+                ['Bo Li', 'M7', 'bo@x.example'], ['Grace Young', '99', 'grace@x.example'],
+                ['E Stone', '12', 'e@x.example'], ['Faith Wells', '1666', 'f@x.example'],
+                ['May Day', '314', 'may@x.example'], ['Ann Sand', '57', 'ann@x.example'],
+                ['Ana Smith', '88', 'asmith@x.example'],
+            ] as [$name, $number, $mail]
+        ) {
             $author = new Plantings($name, $number, $mail, [], [], [], []);
             foreach ([
-                ['Brine will salt preserve as well as smoke.', 'In 2041 the wall will stand or fall; in 1848 the marsh rose again.', 'The young had grace, and faith in wells.', 'A stone, e. g. of the pier, may one day be sand.', 'See Young, T. R., and Marsh, P. (1901), p. 57. Diana Smith and Ana Smithson kept the forge.'],
-                ['Student number 13 sat by the door; number 2 and M77 and M2041110 too.', 'The author of the lease is not known. By hand, by night, by boat.', 'Name: the Rose. Company: of salters. Author unknown.'],
+                [
+                    'Brine will salt preserve as well as smoke.',
+                    'In 2041 the wall will stand or fall; in 1848 the marsh rose again.',
+                    'The young had grace, and faith in wells.', 'A stone, e. g. of the pier, may one day be sand.',
+                    'See Young, T. R., and Marsh, P. (1901), p. 57. Diana Smith and Ana Smithson kept the forge.',
+                ],
+                [
+                    'Student number 13 sat by the door; number 2 and M77 and M2041110 too.',
+                    'The author of the lease is not known. By hand, by night, by boat.',
+                    'Name: the Rose. Company: of salters. Author unknown.',
+                ],
             ] as $body) {
                 $text = implode("\n\n", $body);
                 self::assertSame($this->read($text, null)->html, $this->read($text, $author)->html, $name);
@@ -187,8 +242,16 @@ final class IdentityTest extends TestCase
         $page = '<html><body onload="steal()"><p>Salt <script>steal()</script>and fire.</p><svg onload="steal()"><text>drawn</text></svg><iframe src="https://evil.example"></iframe><a href="javascript:steal()">on</a></body></html>';
         $work = $this->read(Files::upload($page, 'essay.html'), null);
         self::assertDoesNotMatchRegularExpression('/steal|svg|iframe|javascript|onload/i', $work->html);
-        $this->expectExceptionMessage('This is not a document that can be read here (it holds image/svg+xml, though it is named .txt)');
-        $this->read(Files::upload('<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" onload="steal()"><text>Salt</text></svg>', 'essay.txt'), null);
+        $this->expectExceptionMessage(
+            'This is not a document that can be read here (it holds image/svg+xml, though it is named .txt)'
+        );
+        $this->read(
+            Files::upload(
+                '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg" onload="steal()"><text>Salt</text></svg>',
+                'essay.txt',
+            ),
+            null,
+        );
     }
 
     /**
@@ -197,7 +260,9 @@ final class IdentityTest extends TestCase
     private function handedIn(string $format, Plantings $person, array $at, string $fileName): WorkRead
     {
         $bytes = match ($format) {
-            'docx' => PlantedFiles::docx($at), 'odt' => PlantedFiles::odt($at), 'pdf' => PlantedFiles::pdf($at), 'rtf' => PlantedFiles::rtf($at), 'html' => PlantedFiles::html($at), 'md' => PlantedFiles::markdown($at), default => PlantedFiles::text($at),
+            'docx' => PlantedFiles::docx($at), 'odt' => PlantedFiles::odt($at), 'pdf' => PlantedFiles::pdf($at),
+            'rtf' => PlantedFiles::rtf($at), 'html' => PlantedFiles::html($at), 'md' => PlantedFiles::markdown($at),
+            default => PlantedFiles::text($at),
         };
 
         return $this->read($format === 'typed' ? $bytes : Files::upload($bytes, $fileName), $person);
@@ -208,7 +273,10 @@ final class IdentityTest extends TestCase
         $assignment = new Assignment(['max_files' => 1, 'max_megabytes' => 20]);
 
         $reading = app(ReadWork::class);
-        $kept = array_map(fn (PieceTaken $piece) => new PieceKept($piece->name, $piece->kind, Storage::path($piece->store('drafts'))), $reading->take($assignment, [$work]));
+        $kept = array_map(
+            fn (PieceTaken $piece) => new PieceKept($piece->name, $piece->kind, Storage::path($piece->store('drafts'))),
+            $reading->take($assignment, [$work]),
+        );
 
         try {
             return $reading->read($person === null ? [] : [$person->user()], $kept, function (): void {
@@ -230,17 +298,33 @@ final class IdentityTest extends TestCase
         if ($kind === FileKind::Pdf) {
             $run = fn (string ...$command): string => (new Process($command))->mustRun()->getOutput();
 
-            return ['bytes' => mb_scrub($bytes), 'text' => $run('pdftotext', $path, '-'), 'info' => $run('pdfinfo', $path), 'XMP' => $run('pdfinfo', '-meta', $path), 'objects' => (string) json_encode(json_decode($run('qpdf', '--json=2', '--json-stream-data=none', '--warning-exit-0', $path)), JSON_UNESCAPED_UNICODE), 'streams' => mb_scrub($run('qpdf', '--qdf', '--object-streams=disable', '--warning-exit-0', $path, '-'))];
+            return [
+                'bytes' => mb_scrub($bytes), 'text' => $run('pdftotext', $path, '-'), 'info' => $run('pdfinfo', $path),
+                'XMP' => $run('pdfinfo', '-meta', $path),
+                'objects' => (string) json_encode(
+                    json_decode($run('qpdf', '--json=2', '--json-stream-data=none', '--warning-exit-0', $path)),
+                    JSON_UNESCAPED_UNICODE,
+                ),
+                'streams' => mb_scrub(
+                    $run('qpdf', '--qdf', '--object-streams=disable', '--warning-exit-0', $path, '-')
+                ),
+            ];
         }
         if (! in_array($kind, [FileKind::Docx, FileKind::Odt], true)) {
             // Letters of RTF that stand as numbers are made letters.
-            return ['bytes' => preg_replace_callback('/\{?\\\\uc?\d*\\\\?u?(-?\d+) ?\??\}?/', fn (array $m) => mb_chr((int) $m[1]) ?: '', $bytes).html_entity_decode($bytes)];
+            return [
+                'bytes' => preg_replace_callback(
+                    '/\{?\\\\uc?\d*\\\\?u?(-?\d+) ?\??\}?/', fn (array $m) => mb_chr((int) $m[1]) ?: '', $bytes,
+                ).html_entity_decode($bytes),
+            ];
         }
         $zip = new ZipArchive;
         $zip->open($path, ZipArchive::RDONLY);
         $parts = [];
         for ($n = 0; $n < $zip->count(); $n++) {
-            $parts[(string) $zip->getNameIndex($n)] = html_entity_decode(mb_scrub(str_replace("\0", '', (string) $zip->getFromIndex($n))), ENT_QUOTES | ENT_XML1);
+            $parts[(string) $zip->getNameIndex($n)] = html_entity_decode(
+                mb_scrub(str_replace("\0", '', (string) $zip->getFromIndex($n))), ENT_QUOTES | ENT_XML1,
+            );
         }
 
         return $parts;

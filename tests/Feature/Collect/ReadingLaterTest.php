@@ -34,15 +34,26 @@ final class ReadingLaterTest extends TestCase
         Queue::fake();
         $this->module();
         $assignment = $this->assignment(['max_files' => 3]);
-        $page = $this->actingAs($this->students[0])->post(route('hand-in.store', $assignment), ['files' => [Files::upload('One two three.', 'one.txt'), Files::upload('Four five.', 'two.txt'), Files::upload('Six.', 'three.txt')]]);
+        $page = $this->actingAs($this->students[0])->post(
+            route('hand-in.store', $assignment),
+            [
+                'files' => [
+                    Files::upload('One two three.', 'one.txt'), Files::upload('Four five.', 'two.txt'),
+                    Files::upload('Six.', 'three.txt'),
+                ],
+            ],
+        );
         $handin = Handin::query()->sole();
         $page->assertRedirect(route('receipts.show', $handin));
         self::assertNull($handin->read_at);
         self::assertSame(hash('sha256', 'One two three.'), $handin->files[0]->sha256);
         $handin->update(['files_read' => 2]);
-        $this->get(route('receipts.show', $handin))->assertSee('Read: 2 of 3 files')->assertSee('Handed in')->assertSee($handin->files[2]->sha256)->assertDontSee('0 words');
-        $this->get(route('hand-in.show', $assignment))->assertSee('read: 2 of 3 files')->assertDontSee('0 words')->assertDontSee('could not be read');
-        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('One hand-in is')->assertSee('1 of 3 in');
+        $this->get(route('receipts.show', $handin))->assertSee('Read: 2 of 3 files')->assertSee('Handed in')
+            ->assertSee($handin->files[2]->sha256)->assertDontSee('0 words');
+        $this->get(route('hand-in.show', $assignment))->assertSee('read: 2 of 3 files')->assertDontSee('0 words')
+            ->assertDontSee('could not be read');
+        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('One hand-in is')
+            ->assertSee('1 of 3 in');
         $this->get(route('screen.index', $assignment))->assertSee('waiting');
         self::assertCount(0, app(Planning::class)->scripts($assignment), 'nobody is given what is not read');
 
@@ -51,9 +62,17 @@ final class ReadingLaterTest extends TestCase
 
             return true;
         });
-        self::assertSame([6, 3, "One two three.\n\nFour five.\n\nSix."], [$handin->refresh()->words, $handin->files_read, str_replace(["\n\nFile 2", "\n\nFile 3"], '', $handin->text)]);
-        $this->actingAs($this->students[0])->get(route('receipts.show', $handin), ['HX-Request' => 'true'])->assertSee('6 words')->assertDontSee('hx-get', false);
-        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertDontSee('still being read');
+        self::assertSame(
+            [6, 3, "One two three.\n\nFour five.\n\nSix."],
+            [
+                $handin->refresh()->words, $handin->files_read,
+                str_replace(["\n\nFile 2", "\n\nFile 3"], '', $handin->text),
+            ],
+        );
+        $this->actingAs($this->students[0])->get(route('receipts.show', $handin), ['HX-Request' => 'true'])
+            ->assertSee('6 words')->assertDontSee('hx-get', false);
+        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))
+            ->assertDontSee('still being read');
         self::assertCount(1, app(Planning::class)->scripts($assignment));
     }
 
@@ -67,19 +86,31 @@ final class ReadingLaterTest extends TestCase
         self::assertStringStartsWith('The pages of this PDF hold no text', (string) $bad->unreadable);
         self::assertSame($good->id, $this->script($assignment)->current_handin_id, 'the attempt before counts again');
         self::assertSame([$good->id], OverlapReport::query()->pluck('handin_id')->all());
-        Mail::assertQueued(CouldNotBeRead::class, fn (CouldNotBeRead $mail) => $mail->hasTo($this->students[0]->email) && str_contains($mail->render(), 'The pages of this PDF hold no text') && str_contains($mail->render(), 'Attempt 1, of'));
-        $this->actingAs($this->students[0])->get(route('receipts.show', $bad))->assertSee('It could not be read, so it does not count.')->assertSee('Attempt 1 counts in its place.');
-        $this->get(route('hand-in.show', $assignment))->assertSee('Attempt 2 could not be read')->assertDontSee(route('receipts.choose', $bad), false);
-        $this->post(route('receipts.choose', $bad))->assertSessionHasErrors(['attempt' => 'That attempt could not be read, so it cannot count.']);
+        Mail::assertQueued(
+            CouldNotBeRead::class,
+            fn (CouldNotBeRead $mail) => $mail->hasTo($this->students[0]->email)
+                && str_contains($mail->render(), 'The pages of this PDF hold no text')
+                && str_contains($mail->render(), 'Attempt 1, of'),
+        );
+        $this->actingAs($this->students[0])->get(route('receipts.show', $bad))
+            ->assertSee('It could not be read, so it does not count.')->assertSee('Attempt 1 counts in its place.');
+        $this->get(route('hand-in.show', $assignment))->assertSee('Attempt 2 could not be read')
+            ->assertDontSee(route('receipts.choose', $bad), false);
+        $this->post(route('receipts.choose', $bad))->assertSessionHasErrors(
+            ['attempt' => 'That attempt could not be read, so it cannot count.']
+        );
         self::assertTrue(Storage::exists($bad->files[0]->path), 'the file is kept as it came');
 
         $only = app(TakeHandIn::class)($assignment, $this->students[1], Files::upload(Files::pdf(), 'scan.pdf'));
         $script = $this->script($assignment, 1);
         self::assertSame([null, null], [$script->current_handin_id, $script->received_at]);
         self::assertStringContainsString('Nothing of yours counts', (new CouldNotBeRead($only))->render());
-        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('The last attempts of 2 students could not be read')->assertSee($this->students[1]->name.', attempt 1')->assertSee('1 of 3 in');
+        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))
+            ->assertSee('The last attempts of 2 students could not be read')
+            ->assertSee($this->students[1]->name.', attempt 1')->assertSee('1 of 3 in');
         app(TakeHandIn::class)($assignment, $this->students[1], 'Now as text.');
-        $this->get(route('collect.index', $assignment))->assertSee('One student’s last attempt could not be read')->assertSee('2 of 3 in');
+        $this->get(route('collect.index', $assignment))->assertSee('One student’s last attempt could not be read')
+            ->assertSee('2 of 3 in');
     }
 
     public function test_a_late_attempt_counts_where_the_one_in_time_turns_out_unreadable(): void
@@ -127,8 +158,12 @@ final class ReadingLaterTest extends TestCase
         app(TakeHandIn::class)($assignment, $this->students[0], 'Lost.');
         Queue::fake();
         self::assertSame(0, FinishHandIn::again(), 'it may still be waiting');
-        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('still being read')->assertDontSee('may stand still');
-        self::assertStringContainsString($this->script($assignment)->code.',still being read', $this->get(route('collect.zip', $assignment))->streamedContent(), 'a ZIP leaves nothing out in silence');
+        $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('still being read')
+            ->assertDontSee('may stand still');
+        self::assertStringContainsString(
+            $this->script($assignment)->code.',still being read',
+            $this->get(route('collect.zip', $assignment))->streamedContent(), 'a ZIP leaves nothing out in silence',
+        );
         Carbon::setTestNow(now()->addMinutes(16));
         $this->get(route('collect.index', $assignment))->assertSee('may stand still');
         self::assertSame(1, FinishHandIn::again());
@@ -139,9 +174,12 @@ final class ReadingLaterTest extends TestCase
     {
         $this->module();
         $assignment = $this->assignment(['self_checks' => 1]);
-        $this->actingAs($this->students[0])->post(route('drafts.store', $assignment), ['draft' => [Files::upload(Files::pdf(), 'scan.pdf')]])->assertSessionHasNoErrors();
+        $this->actingAs($this->students[0])
+            ->post(route('drafts.store', $assignment), ['draft' => [Files::upload(Files::pdf(), 'scan.pdf')]])
+            ->assertSessionHasNoErrors();
         $draft = DraftCheck::query()->sole();
-        $this->get(route('drafts.show', $draft))->assertSee('This draft could not be read.')->assertSee('The pages of this PDF hold no text')->assertSee('one check left');
+        $this->get(route('drafts.show', $draft))->assertSee('This draft could not be read.')
+            ->assertSee('The pages of this PDF hold no text')->assertSee('one check left');
         self::assertSame([null, []], [$draft->files, Storage::files('drafts')]);
     }
 
@@ -151,7 +189,12 @@ final class ReadingLaterTest extends TestCase
         $assignment = $this->assignment();
         $due = $assignment->due_at ?? self::fail();
         Carbon::setTestNow($due->copy()->addSeconds(40));
-        $send = fn (int $student, array $server): Handin => tap(Handin::query()->make(), fn () => $this->actingAs($this->students[$student])->call('POST', route('hand-in.store', $assignment), ['typed_text' => 'Pressed in time.'], [], [], $server))->newQuery()->latest('id')->firstOrFail();
+        $send = fn (int $student, array $server): Handin => tap(
+            Handin::query()->make(),
+            fn () => $this->actingAs($this->students[$student])->call(
+                'POST', route('hand-in.store', $assignment), ['typed_text' => 'Pressed in time.'], [], [], $server,
+            ),
+        )->newQuery()->latest('id')->firstOrFail();
         $at = fn (int $seconds): string => sprintf('%.3f', $due->getTimestamp() + $seconds);
 
         $told = $send(0, ['HTTP_X_REQUEST_ARRIVED' => $at(-1)]);
@@ -166,7 +209,9 @@ final class ReadingLaterTest extends TestCase
             self::assertTrue($send(1, ['HTTP_X_REQUEST_ARRIVED' => $nonsense])->late);
         }
         self::assertFalse($send(1, ['REQUEST_ARRIVED' => $at(-1)])->late, 'as FastCGI hands it over');
-        self::assertFalse($send(1, ['REQUEST_TIME_FLOAT' => (float) $due->getTimestamp()])->late, 'as PHP’s own server does');
+        self::assertFalse(
+            $send(1, ['REQUEST_TIME_FLOAT' => (float) $due->getTimestamp()])->late, 'as PHP’s own server does',
+        );
         self::assertSame(0, Mark::query()->count());
     }
 }

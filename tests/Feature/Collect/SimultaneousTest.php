@@ -91,10 +91,13 @@ final class SimultaneousTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         foreach ([
-            '../../etc/passwd.txt' => 'passwd.txt', "evil\u{202e}txt.exe.txt" => 'eviltxt.exe.txt', 'C:\\Users\\x\\essay.txt' => 'essay.txt',
+            '../../etc/passwd.txt' => 'passwd.txt', "evil\u{202e}txt.exe.txt" => 'eviltxt.exe.txt',
+            'C:\\Users\\x\\essay.txt' => 'essay.txt',
             str_repeat('a', 250).'.txt' => str_repeat('a', 196).'.txt',
         ] as $sent => $kept) {
-            $handin = app(TakeHandIn::class)($assignment, $this->students[0], \Tests\Files::upload('Some words.', (string) $sent));
+            $handin = app(TakeHandIn::class)(
+                $assignment, $this->students[0], \Tests\Files::upload('Some words.', (string) $sent),
+            );
             self::assertSame($kept, $handin->files[0]->original_name);
             self::assertMatchesRegularExpression('~\Ahandins/[0-9a-f-]{36}\z~', $handin->files[0]->path);
         }

@@ -28,10 +28,13 @@ final class UploadTest extends TestCase
         $begun = $this->begin($assignment, $this->students[0], $text);
         $begun->assertOk()->assertJson(['arrived' => 0]);
         $this->piece($begun, 0, substr($text, 0, 100))->assertOk()->assertJson(['arrived' => 100]);
-        $this->piece($begun, 0, substr($text, 0, 100))->assertStatus(409)->assertJson(['arrived' => 100]); // its answer was lost
-        $again = $this->begin($assignment, $this->students[0], $text)->assertJson(['arrived' => 100]); // the page was loaded again
+        // its answer was lost
+        $this->piece($begun, 0, substr($text, 0, 100))->assertStatus(409)->assertJson(['arrived' => 100]);
+        // the page was loaded again
+        $again = $this->begin($assignment, $this->students[0], $text)->assertJson(['arrived' => 100]);
         self::assertSame($begun->json('id'), $again->json('id'));
-        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertStatus(422)->assertJsonValidationErrors('file');
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertStatus(422)
+            ->assertJsonValidationErrors('file');
         $this->piece($begun, 300, 'x')->assertStatus(409);
         $this->piece($begun, 100, substr($text, 100, 400))->assertOk();
 
@@ -39,12 +42,15 @@ final class UploadTest extends TestCase
         Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(2));
         $this->piece($begun, 500, substr($text, 500))->assertOk()->assertJson(['arrived' => strlen($text)]);
         Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(15));
-        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertOk()->assertJsonStructure(['to']);
+        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')]])->assertOk()
+            ->assertJsonStructure(['to']);
         $handin = Handin::query()->sole();
         self::assertFalse($handin->late, 'its first piece had come before the due time, and named the whole of it');
         $this->get(route('receipts.show', $handin))->assertSee('once others before it were');
         self::assertSame(hash('sha256', $text), $handin->sha256);
-        self::assertSame([0, []], [Upload::query()->count(), Storage::files('uploads')], 'what is handed in is not kept twice');
+        self::assertSame(
+            [0, []], [Upload::query()->count(), Storage::files('uploads')], 'what is handed in is not kept twice',
+        );
     }
 
     public function test_a_file_that_was_sent_ahead_counts_from_the_form_when_that_comes_much_later(): void
@@ -63,10 +69,20 @@ final class UploadTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         $text = 'A short one.';
-        $send = fn (string $piece, int $bytes) => $this->actingAs($this->students[0])->post(route('uploads.store', $assignment), ['name' => 'a.txt', 'bytes' => (string) $bytes, 'sha256' => hash('sha256', $text), 'piece' => Files::upload($piece, 'piece')], ['Accept' => 'application/json']);
+        $send = fn (string $piece, int $bytes) => $this->actingAs($this->students[0])->post(
+            route('uploads.store', $assignment),
+            [
+                'name' => 'a.txt', 'bytes' => (string) $bytes, 'sha256' => hash('sha256', $text),
+                'piece' => Files::upload($piece, 'piece'),
+            ],
+            ['Accept' => 'application/json'],
+        );
         $send('Changed one.', 12)->assertStatus(422);
         $whole = $send($text, 12)->assertOk()->assertJson(['arrived' => 12]);
-        self::assertSame($whole->json('id'), $send($text, 12)->assertOk()->assertJson(['arrived' => 12])->json('id'), 'its answer was lost');
+        self::assertSame(
+            $whole->json('id'), $send($text, 12)->assertOk()->assertJson(['arrived' => 12])->json('id'),
+            'its answer was lost',
+        );
         Carbon::setTestNow($assignment->due_at?->copy()->addMinutes(10));
         $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$whole->json('id')]])->assertOk();
         self::assertFalse(Handin::query()->sole()->late);
@@ -79,7 +95,10 @@ final class UploadTest extends TestCase
         $begun = $this->begin($assignment, $this->students[0], 'Sent in time.');
         $this->piece($begun, 0, 'Sent in time.')->assertOk();
         Carbon::setTestNow($assignment->due_at?->copy()->addMinute());
-        $this->postJson(route('hand-in.store', $assignment), ['uploads' => [$begun->json('id')], 'typed_text' => 'Typed after the due time.'])->assertOk();
+        $this->postJson(
+            route('hand-in.store', $assignment),
+            ['uploads' => [$begun->json('id')], 'typed_text' => 'Typed after the due time.'],
+        )->assertOk();
         self::assertTrue(Handin::query()->sole()->late, 'nobody knows when it was typed');
     }
 
@@ -88,7 +107,8 @@ final class UploadTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         $begun = $this->begin($assignment, $this->students[0], 'As it was when it was chosen.');
-        $this->piece($begun, 0, 'As it was when it was chosen?')->assertStatus(422)->assertJsonPath('message', fn (string $said) => str_contains($said, 'changed while it was being sent'));
+        $this->piece($begun, 0, 'As it was when it was chosen?')->assertStatus(422)
+            ->assertJsonPath('message', fn (string $said) => str_contains($said, 'changed while it was being sent'));
         self::assertSame([0, []], [Upload::query()->count(), Storage::files('uploads')]);
     }
 
@@ -98,7 +118,10 @@ final class UploadTest extends TestCase
         $assignment = $this->assignment(['max_megabytes' => 1]);
         $this->actingAs($this->students[0]);
         foreach ([['bytes' => 1_048_577], ['bytes' => 0], ['sha256' => 'x'], ['name' => '']] as $bad) {
-            $this->postJson(route('uploads.store', $assignment), $bad + ['name' => 'a.txt', 'bytes' => 5, 'sha256' => str_repeat('0', 64)])->assertStatus(422);
+            $this->postJson(
+                route('uploads.store', $assignment),
+                $bad + ['name' => 'a.txt', 'bytes' => 5, 'sha256' => str_repeat('0', 64)],
+            )->assertStatus(422);
         }
         $begun = $this->begin($assignment, $this->students[0], 'Mine.');
         $this->piece($begun, 0, str_repeat('x', 1_048_577))->assertStatus(422);
@@ -114,10 +137,15 @@ final class UploadTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         $once = '6f9619ff-8b86-4011-b42d-00cf4fc964ff';
-        $first = $this->actingAs($this->students[0])->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Handed in once.', 'once' => $once])->assertOk();
-        $this->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Handed in once.', 'once' => $once])->assertOk()->assertJson(['to' => $first->json('to')]);
+        $first = $this->actingAs($this->students[0])
+            ->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Handed in once.', 'once' => $once])
+            ->assertOk();
+        $this->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Handed in once.', 'once' => $once])
+            ->assertOk()->assertJson(['to' => $first->json('to')]);
         self::assertSame(1, Handin::query()->count());
-        $this->actingAs($this->students[1])->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Another student.', 'once' => $once])->assertOk();
+        $this->actingAs($this->students[1])
+            ->postJson(route('hand-in.store', $assignment), ['typed_text' => 'Another student.', 'once' => $once])
+            ->assertOk();
         self::assertSame(2, Handin::query()->count());
     }
 
@@ -138,7 +166,10 @@ final class UploadTest extends TestCase
      */
     private function begin(Assignment $assignment, User $student, string $text): TestResponse
     {
-        return $this->actingAs($student)->postJson(route('uploads.store', $assignment), ['name' => 'C:\\essays\\essay.txt', 'bytes' => strlen($text), 'sha256' => hash('sha256', $text)]);
+        return $this->actingAs($student)->postJson(
+            route('uploads.store', $assignment),
+            ['name' => 'C:\\essays\\essay.txt', 'bytes' => strlen($text), 'sha256' => hash('sha256', $text)],
+        );
     }
 
     /**
@@ -147,6 +178,9 @@ final class UploadTest extends TestCase
      */
     private function piece(TestResponse $begun, int $from, string $bytes): TestResponse
     {
-        return $this->call('PUT', $begun->json('to')."?from={$from}", [], [], [], ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes);
+        return $this->call(
+            'PUT', $begun->json('to')."?from={$from}", [], [], [],
+            ['CONTENT_TYPE' => 'application/octet-stream', 'HTTP_ACCEPT' => 'application/json'], $bytes,
+        );
     }
 }

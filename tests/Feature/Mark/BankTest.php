@@ -31,7 +31,14 @@ final class BankTest extends TestCase
      */
     private function keep(array $more = []): BankComment
     {
-        $this->postJson(route('bank.comments.store'), ['set' => 'team', 'module' => $this->module->public_id, 'label' => 'Whose account', 'text' => 'Whose account is this? Name who made it, and for whom.', 'kind' => 'question', 'criterion' => 'Evidence', ...$more])->assertOk();
+        $this->postJson(
+            route('bank.comments.store'),
+            [
+                'set' => 'team', 'module' => $this->module->public_id, 'label' => 'Whose account',
+                'text' => 'Whose account is this? Name who made it, and for whom.', 'kind' => 'question',
+                'criterion' => 'Evidence', ...$more,
+            ],
+        )->assertOk();
 
         return BankComment::query()->latest('id')->firstOrFail();
     }
@@ -41,7 +48,8 @@ final class BankTest extends TestCase
         $kept = $this->keep();
         self::assertSame([$this->module->id, 'Comments of the team'], [$kept->set->module_id, $kept->set->title]);
         $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
-        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('Name who made it, and for whom.');
+        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()
+            ->assertSee('Name who made it, and for whom.');
         $this->keep();
         self::assertSame(1, BankComment::query()->count(), 'the same words are kept once');
     }
@@ -52,17 +60,32 @@ final class BankTest extends TestCase
         $set = BankSet::query()->sole();
         $this->actingAs($this->tutors[1])->get(route('bank.index'))->assertOk()->assertDontSee('Mine alone');
         $this->get(route('bank.export', [$set, 'csv']))->assertForbidden();
-        $this->postJson(route('bank.comments.store'), ['set' => $set->public_id, 'label' => 'x', 'text' => 'y'])->assertStatus(409);
+        $this->postJson(
+            route('bank.comments.store'), ['set' => $set->public_id, 'label' => 'x', 'text' => 'y'],
+        )->assertStatus(409);
         $outsider = $this->member(Role::Tutor, Module::factory()->create());
-        $this->actingAs($outsider)->postJson(route('bank.comments.store'), ['set' => 'team', 'module' => $this->module->public_id, 'label' => 'x', 'text' => 'y'])->assertStatus(409);
+        $this->actingAs($outsider)
+            ->postJson(
+                route('bank.comments.store'),
+                ['set' => 'team', 'module' => $this->module->public_id, 'label' => 'x', 'text' => 'y'],
+            )
+            ->assertStatus(409);
         $this->actingAs($this->students[0])->get(route('bank.index'))->assertForbidden();
     }
 
     public function test_two_who_change_one_comment_both_keep_their_words(): void
     {
         $kept = $this->keep();
-        $this->put(route('bank.comments.update', $kept), ['label' => 'Whose', 'text' => 'Whose?', 'seen' => 1])->assertSessionHasNoErrors();
-        $this->put(route('bank.comments.update', $kept), ['label' => 'Who', 'text' => 'Who?', 'seen' => 1])->assertSessionHasErrors(['text' => 'Someone changed “Whose” while you were at it. It now reads: “Whose?”. Your words are still in the field; save again to put them in its place.']);
+        $this->put(
+            route('bank.comments.update', $kept), ['label' => 'Whose', 'text' => 'Whose?', 'seen' => 1],
+        )->assertSessionHasNoErrors();
+        $this->put(
+            route('bank.comments.update', $kept), ['label' => 'Who', 'text' => 'Who?', 'seen' => 1],
+        )->assertSessionHasErrors(
+            [
+                'text' => 'Someone changed “Whose” while you were at it. It now reads: “Whose?”. Your words are still in the field; save again to put them in its place.',
+            ]
+        );
         self::assertSame('Whose?', $kept->refresh()->text);
         $this->delete(route('bank.comments.destroy', $kept))->assertRedirect(route('bank.index'));
         self::assertSame(0, BankComment::query()->count());
@@ -72,7 +95,22 @@ final class BankTest extends TestCase
     {
         $kept = $this->keep();
         $mark = $this->markOf($this->script($this->sharedOut($this->assignment())), Seat::First);
-        $this->actingAs($mark->marker)->patchJson(route('mark.sync', $mark), ['changes' => [['key' => 'note:'.Str::uuid()->toString(), 'was' => null, 'now' => ['body' => $kept->text, 'bank' => $kept->public_id, 'anchor' => ['exact' => 'Essay', 'start' => 0, 'end' => 5]]]]])->assertOk();
+        $this->actingAs($mark->marker)
+            ->patchJson(
+                route('mark.sync', $mark),
+                [
+                    'changes' => [
+                        [
+                            'key' => 'note:'.Str::uuid()->toString(), 'was' => null,
+                            'now' => [
+                                'body' => $kept->text, 'bank' => $kept->public_id,
+                                'anchor' => ['exact' => 'Essay', 'start' => 0, 'end' => 5],
+                            ],
+                        ],
+                    ],
+                ],
+            )
+            ->assertOk();
         $this->post(route('bank.comments.used', $kept))->assertNoContent();
         self::assertSame(2, $kept->refresh()->used);
         $this->delete(route('bank.comments.destroy', $kept));
@@ -88,10 +126,15 @@ final class BankTest extends TestCase
             $file = (string) $this->get(route('bank.export', [$set, $form]))->assertOk()->getContent();
             $this->post(route('bank.make'), ['title' => "Again {$form}"]);
             $again = BankSet::query()->where('title', "Again {$form}")->sole();
-            $this->post(route('bank.import', $again), ['file' => UploadedFile::fake()->createWithContent("set.{$form}", $file)])->assertSessionHas('said', '2 added.');
-            $content = fn (BankSet $one): array => $one->comments()->orderBy('label')->get(['label', 'text', 'kind', 'criterion'])->toArray();
+            $this->post(
+                route('bank.import', $again), ['file' => UploadedFile::fake()->createWithContent("set.{$form}", $file)],
+            )->assertSessionHas('said', '2 added.');
+            $content = fn (BankSet $one): array => $one->comments()->orderBy('label')
+                ->get(['label', 'text', 'kind', 'criterion'])->toArray();
             self::assertSame($content($set), $content($again));
-            $this->post(route('bank.import', $again), ['file' => UploadedFile::fake()->createWithContent("set.{$form}", $file)])->assertSessionHas('said', '0 added, 2 were there already.');
+            $this->post(
+                route('bank.import', $again), ['file' => UploadedFile::fake()->createWithContent("set.{$form}", $file)],
+            )->assertSessionHas('said', '0 added, 2 were there already.');
         }
     }
 
@@ -100,10 +143,15 @@ final class BankTest extends TestCase
         $this->post(route('bank.make'), ['title' => 'Set', 'module' => $this->module->public_id]);
         $set = BankSet::query()->sole();
         foreach ([
-            "Label,Text\nx,y\n" => 'has no column “Comment”', '{"comments":[{"text":""}]}' => 'Comments[0]: is missing', '{broken' => 'is not JSON',
-            "Label,Comment,Kind\nx,Good.,wonderful\n" => 'Line 2: has the kind “wonderful”; there are remark, praise, fix, question', "Label,Comment\n" => 'There is no comment in this file',
+            "Label,Text\nx,y\n" => 'has no column “Comment”', '{"comments":[{"text":""}]}' => 'Comments[0]: is missing',
+            '{broken' => 'is not JSON',
+            "Label,Comment,Kind\nx,Good.,wonderful\n" => 'Line 2: has the kind “wonderful”; there are remark, praise, fix, question',
+            "Label,Comment\n" => 'There is no comment in this file',
         ] as $file => $why) {
-            $this->post(route('bank.import', $set), ['file' => UploadedFile::fake()->createWithContent('a.csv', (string) $file)])->assertSessionHasErrors('file');
+            $this->post(
+                route('bank.import', $set),
+                ['file' => UploadedFile::fake()->createWithContent('a.csv', (string) $file)],
+            )->assertSessionHasErrors('file');
             self::assertStringContainsStringIgnoringCase($why, session('errors')->first('file'));
         }
         self::assertSame(0, BankComment::query()->count());

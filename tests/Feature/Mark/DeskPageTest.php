@@ -43,11 +43,27 @@ final class DeskPageTest extends TestCase
         foreach (['الملاحة', 'שתי', 'Then more'] as $words) {
             $start = (int) mb_strpos($text, $words);
             $id = Str::uuid()->toString();
-            $this->actingAs($mark->marker)->patchJson(route('mark.sync', $mark), ['changes' => [['key' => "note:{$id}", 'was' => null, 'now' => ['body' => 'תודה', 'anchor' => ['exact' => $words, 'start' => $start, 'end' => $start + mb_strlen($words)]]]]])
+            $this->actingAs($mark->marker)->patchJson(
+                route('mark.sync', $mark),
+                [
+                    'changes' => [
+                        [
+                            'key' => "note:{$id}", 'was' => null,
+                            'now' => [
+                                'body' => 'תודה',
+                                'anchor' => ['exact' => $words, 'start' => $start, 'end' => $start + mb_strlen($words)],
+                            ],
+                        ],
+                    ],
+                ],
+            )
                 ->assertJsonPath("outcomes.note:{$id}.state", 'saved');
-            $this->getJson(route('mark.news', [$mark, 'version' => 0]))->assertJsonPath("notes.{$id}.place", [$start, $start + mb_strlen($words)]);
+            $this->getJson(route('mark.news', [$mark, 'version' => 0]))->assertJsonPath(
+                "notes.{$id}.place", [$start, $start + mb_strlen($words)],
+            );
         }
-        $this->get(route('mark.desk', $mark))->assertOk()->assertSee('<article class="text" dir="auto">', false)->assertSee('الملاحة');
+        $this->get(route('mark.desk', $mark))->assertOk()->assertSee('<article class="text" dir="auto">', false)
+            ->assertSee('الملاحة');
     }
 
     public function test_what_screening_found_is_at_hand_only_when_the_assignment_lets_markers_see_it(): void
@@ -65,11 +81,24 @@ final class DeskPageTest extends TestCase
     public function test_brief_agreed_levels_and_the_marks_of_nobody_else_are_at_hand(): void
     {
         $mark = $this->deskOf('An essay.', ['brief' => 'Write about salt, and about who carried it.']);
-        LevelNote::query()->create(['assignment_id' => $mark->assignment_id, 'criterion' => 'c1', 'text' => 'High: an objection is met.', 'saved_by' => $this->coordinator->id]);
+        LevelNote::query()->create(
+            [
+                'assignment_id' => $mark->assignment_id, 'criterion' => 'c1', 'text' => 'High: an objection is met.',
+                'saved_by' => $this->coordinator->id,
+            ]
+        );
         $second = $this->markOf($mark->script, Seat::Second);
-        MarkComment::query()->create(['mark_id' => $second->id, 'kind' => 'fix', 'body' => 'Of the second marker alone.', 'anchor' => ['exact' => 'essay', 'prefix' => '', 'suffix' => '', 'start' => 3, 'end' => 8, 'version' => '']]);
+        MarkComment::query()->create(
+            [
+                'mark_id' => $second->id, 'kind' => 'fix', 'body' => 'Of the second marker alone.',
+                'anchor' => [
+                    'exact' => 'essay', 'prefix' => '', 'suffix' => '', 'start' => 3, 'end' => 8, 'version' => '',
+                ],
+            ]
+        );
         $page = $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk();
-        $page->assertSee('who carried it')->assertSee('High: an objection is met.')->assertSee('2 words')->assertDontSee('Of the second marker alone.');
+        $page->assertSee('who carried it')->assertSee('High: an objection is met.')->assertSee('2 words')
+            ->assertDontSee('Of the second marker alone.');
         $this->getJson(route('mark.news', [$mark, 'version' => 0]))->assertJsonPath('notes', []);
         $this->get(route('mark.annotations', $second))->assertForbidden();
         $this->get(route('mark.rubric', $mark))->assertOk()->assertSee('Strong.')->assertDontSee('reached');
@@ -80,11 +109,24 @@ final class DeskPageTest extends TestCase
     public function test_points_by_hand_work_without_a_page_script_and_need_their_reason(): void
     {
         $mark = $this->deskOf('An essay.');
-        $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['own_points' => '6.5', 'own_reason' => ''])->assertSessionHasErrors('refused');
+        $this->actingAs($mark->marker)
+            ->put(route('mark.choose', [$mark, 'c1']), ['own_points' => '6.5', 'own_reason' => ''])
+            ->assertSessionHasErrors('refused');
         self::assertSame([], $mark->refresh()->choices->toArray());
-        $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l2', 'own_points' => '6.5', 'own_reason' => 'Between, nearer to the middle.', 'comment' => 'Good.'])->assertSessionHasNoErrors();
-        self::assertSame(['points' => '6.5', 'reason' => 'Between, nearer to the middle.', 'comment' => 'Good.'], $mark->refresh()->choices->on('c1')->toArray());
-        $this->put(route('mark.choose', [$mark, 'c1']), ['own_points' => '10.5', 'own_reason' => 'Too good.'])->assertSessionHasErrors('refused');
+        $this->put(
+            route('mark.choose', [$mark, 'c1']),
+            [
+                'stop' => 'l2', 'own_points' => '6.5', 'own_reason' => 'Between, nearer to the middle.',
+                'comment' => 'Good.',
+            ],
+        )->assertSessionHasNoErrors();
+        self::assertSame(
+            ['points' => '6.5', 'reason' => 'Between, nearer to the middle.', 'comment' => 'Good.'],
+            $mark->refresh()->choices->on('c1')->toArray(),
+        );
+        $this->put(
+            route('mark.choose', [$mark, 'c1']), ['own_points' => '10.5', 'own_reason' => 'Too good.'],
+        )->assertSessionHasErrors('refused');
         $this->get(route('mark.desk', $mark))->assertSee('6.5 points, set by hand')->assertSee('6.5 of 10 × 60 %');
     }
 }

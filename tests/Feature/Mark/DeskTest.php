@@ -37,7 +37,9 @@ final class DeskTest extends TestCase
         $this->put(route('mark.comment', $mark), ['general_comment' => "Two\nlines."], $htmx)->assertOk();
 
         $mark->refresh();
-        self::assertSame(['between' => ['l2', 'l3'], 'points' => '7.5', 'comment' => 'Nearly.'], $mark->choices->on('c1')->toArray());
+        self::assertSame(
+            ['between' => ['l2', 'l3'], 'points' => '7.5', 'comment' => 'Nearly.'], $mark->choices->on('c1')->toArray(),
+        );
         self::assertSame("Two\nlines.", $mark->general_comment);
         $this->get(route('mark.desk', $mark))->assertSee('7.5 of 10 × 60 %')->assertSee('Nearly.');
         $this->put(route('mark.choose', [$mark, 'c1']), ['stop' => '', 'comment' => ''], $htmx)
@@ -57,7 +59,9 @@ final class DeskTest extends TestCase
         $mark = $this->desk();
         $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l3']);
         $this->post(route('mark.done', $mark))
-            ->assertSessionHasErrors(['refused' => 'Not done yet: Evidence has no mark. Everything you chose and wrote is kept.']);
+            ->assertSessionHasErrors(
+                ['refused' => 'Not done yet: Evidence has no mark. Everything you chose and wrote is kept.']
+            );
         self::assertNull($mark->refresh()->done_at);
     }
 
@@ -66,7 +70,9 @@ final class DeskTest extends TestCase
         $mark = $this->desk();
         $script = $mark->script;
         $this->finish($mark, 'l2', 'l2');
-        $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l3'], ['HX-Request' => 'true'])
+        $this->actingAs($mark->marker)->put(
+            route('mark.choose', [$mark, 'c1']), ['stop' => 'l3'], ['HX-Request' => 'true'],
+        )
             ->assertStatus(422)
             ->assertSee('This mark is done');
         $this->post(route('mark.reopen', $mark))->assertRedirect(route('mark.desk', $mark));
@@ -76,8 +82,13 @@ final class DeskTest extends TestCase
 
         $this->finish($this->markOf($script, Seat::Second), 'l2', 'l2');
         $this->post(route('mark.reopen', $mark))
-            ->assertSessionHasErrors(['refused' => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.']);
-        $this->get(route('mark.desk', $mark))->assertOk()->assertDontSee('Open it again')->assertSee('moderation has begun');
+            ->assertSessionHasErrors(
+                [
+                    'refused' => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
+                ]
+            );
+        $this->get(route('mark.desk', $mark))->assertOk()->assertDontSee('Open it again')
+            ->assertSee('moderation has begun');
         self::assertSame('50', Settlement::query()->sole()->mark);
     }
 
@@ -102,7 +113,12 @@ final class DeskTest extends TestCase
         $this->actingAs($second->marker)->get(route('moderate.show', $mark->script))
             ->assertForbidden()
             ->assertSee('You will see both marks when both are done');
-        foreach ([route('mark.desk', $second), route('moderate.index', $mark->script->assignment), route('mark.index', $mark->script->assignment), route('today')] as $page) {
+        foreach (
+            [
+                route('mark.desk', $second), route('moderate.index', $mark->script->assignment),
+                route('mark.index', $mark->script->assignment), route('today'),
+            ] as $page
+        ) {
             $this->get($page)->assertOk()->assertDontSee('Comment of the first marker')->assertDontSee('100.0');
         }
         $this->finish($second, 'l3', 'l3');
@@ -128,7 +144,9 @@ final class DeskTest extends TestCase
     {
         $this->module();
         $mark = $this->markOf($this->script($this->released()), Seat::First);
-        $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, 'c1']), ['stop' => 'l1'], ['HX-Request' => 'true'])
+        $this->actingAs($mark->marker)->put(
+            route('mark.choose', [$mark, 'c1']), ['stop' => 'l1'], ['HX-Request' => 'true'],
+        )
             ->assertStatus(422)
             ->assertSee('has been released; its marks no longer change');
         $this->post(route('mark.reopen', $mark))->assertSessionHasErrors('refused');
@@ -139,7 +157,9 @@ final class DeskTest extends TestCase
     {
         $mark = $this->desk();
         $this->expectException(\Illuminate\Database\UniqueConstraintViolationException::class);
-        DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(['script_id', 'assignment_id', 'seat', 'counts', 'rubric_version_id', 'work_id'])->map(fn (object $row) => (array) $row)->sole(),
+        DB::table('marks')->insert([...DB::table('marks')->where('id', $mark->id)->get(
+            ['script_id', 'assignment_id', 'seat', 'counts', 'rubric_version_id', 'work_id']
+        )->map(fn (object $row) => (array) $row)->sole(),
             'public_id' => (new Mark)->newUniqueId(), 'marker_id' => $this->coordinator->id, 'choices' => '{}', 'general_comment' => '', 'queue_place' => 1]);
     }
 }

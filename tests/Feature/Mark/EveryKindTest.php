@@ -38,18 +38,26 @@ final class EveryKindTest extends TestCase
     /** @param  array<string, mixed>  $form */
     private function choose(Mark $mark, string $criterion, array $form): void
     {
-        $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, $criterion]), $form)->assertSessionHasNoErrors();
+        $this->actingAs($mark->marker)->put(route('mark.choose', [$mark, $criterion]), $form)
+            ->assertSessionHasNoErrors();
     }
 
     public function test_each_kind_is_marked_settled_and_shown(): void
     {
         $mark = $this->mark((require database_path('demo/rubrics.php'))['walk']);
-        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('does not apply')->assertSee('in steps of 0.5')->assertSee('Noted tide and time');
+        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()->assertSee('does not apply')
+            ->assertSee('in steps of 0.5')->assertSee('Noted tide and time');
         $this->choose($mark, 'c1', ['stop' => 'l4']);
         $this->choose($mark, 'c2', ['stop' => 'l3', 'points' => '']);
-        $this->get(route('mark.desk', $mark))->assertSee('value="7"', false)->assertSee('<span class="middle" >the middle</span>', false)->assertSee('<span class="name" aria-hidden="true">', false);
-        $this->choose($mark, 'c3', ['done' => ['s1' => '1'], 'partly' => ['s2' => '1,5'], 'comment' => 'The tide was guessed.']);
-        $this->post(route('mark.done', $mark))->assertSessionHasErrors(['refused' => 'Not done yet: Photographs has no mark. Everything you chose and wrote is kept.']);
+        $this->get(route('mark.desk', $mark))->assertSee('value="7"', false)
+            ->assertSee('<span class="middle" >the middle</span>', false)
+            ->assertSee('<span class="name" aria-hidden="true">', false);
+        $this->choose(
+            $mark, 'c3', ['done' => ['s1' => '1'], 'partly' => ['s2' => '1,5'], 'comment' => 'The tide was guessed.'],
+        );
+        $this->post(route('mark.done', $mark))->assertSessionHasErrors(
+            ['refused' => 'Not done yet: Photographs has no mark. Everything you chose and wrote is kept.']
+        );
         $this->put(route('mark.choose', [$mark, 'c3']), ['partly' => ['s2' => '2']])->assertSessionHasErrors('refused');
         $this->choose($mark, 'c2', ['stop' => 'l3', 'points' => '7']);
         $this->choose($mark, 'c4', ['na' => '1']);
@@ -59,12 +67,15 @@ final class EveryKindTest extends TestCase
         self::assertSame('74.4', $mark->refresh()->shownTotal());
 
         $assignment = $mark->script->assignment;
-        $this->actingAs($this->coordinator)->get(route('moderate.show', $mark->script))->assertOk()->assertSee('1 of 3 items done, 1 partly')->assertSee('does not apply')
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $mark->script))->assertOk()
+            ->assertSee('1 of 3 items done, 1 partly')->assertSee('does not apply')
             ->assertSee('Who dug it?')->assertDontSee('>0 %<', false)->assertDontSee('of 0')
             ->assertSee('from 74.375');
         app(ReleaseResults::class)($assignment, null, $this->coordinator);
         $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertOk()
-            ->assertSee('74.4')->assertSee('partly done, 1.5')->assertSee('not done')->assertSee('does not apply to your work')->assertSee('The tide was guessed.')->assertSee('Who dug it?')->assertSee('6 to 8');
+            ->assertSee('74.4')->assertSee('partly done, 1.5')->assertSee('not done')
+            ->assertSee('does not apply to your work')->assertSee('The tide was guessed.')->assertSee('Who dug it?')
+            ->assertSee('6 to 8');
     }
 
     public function test_points_alone_come_out_of_100_and_the_working_says_so(): void
@@ -79,17 +90,21 @@ final class EveryKindTest extends TestCase
         // 11 + 10 + 0 + 10 of 50.
         self::assertSame('62.0', $mark->refresh()->shownTotal());
         app(ReleaseResults::class)($mark->script->assignment, null, $this->coordinator);
-        $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertSee('62.0')->assertSee('the exact sum × 100 ÷ 50')->assertSee('Upper second');
+        $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertSee('62.0')
+            ->assertSee('the exact sum × 100 ÷ 50')->assertSee('Upper second');
     }
 
     public function test_hidden_points_stay_hidden_with_the_result(): void
     {
         $mark = $this->mark((require database_path('starter/rubrics.php'))[7]);
-        $this->actingAs($this->students[0])->get(route('hand-in.show', $mark->script->assignment))->assertSee('Transforms')->assertDontSee('70 to 100');
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $mark->script->assignment))
+            ->assertSee('Transforms')->assertDontSee('70 to 100');
         $this->choose($mark, 'c1', ['stop' => 'l4', 'points' => '64']);
         $this->post(route('mark.done', $mark))->assertSessionHasNoErrors();
         app(ReleaseResults::class)($mark->script->assignment, null, $this->coordinator);
-        $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertSee('64.0')->assertSee('Reflects')->assertDontSee('Reflects ·')->assertDontSee('of 100')->assertDontSee('criterion by criterion')
+        $this->actingAs($this->students[0])->get(route('results.show', Result::query()->sole()))->assertSee('64.0')
+            ->assertSee('Reflects')->assertDontSee('Reflects ·')->assertDontSee('of 100')
+            ->assertDontSee('criterion by criterion')
             ->assertSee('Say what you now doubt that you did not doubt before.');
     }
 }

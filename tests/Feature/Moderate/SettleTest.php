@@ -18,7 +18,9 @@ final class SettleTest extends TestCase
     private function marked(string $first, string $second, string $tolerance = '5'): Script
     {
         $this->module();
-        $script = $this->script($this->sharedOut($this->assignment(['scheme' => $this->scheme(['tolerance' => $tolerance])])));
+        $script = $this->script(
+            $this->sharedOut($this->assignment(['scheme' => $this->scheme(['tolerance' => $tolerance])]))
+        );
         $this->finish($this->markOf($script, Seat::First), $first, 'l2');
         $this->finish($this->markOf($script, Seat::Second), $second, 'l2');
 
@@ -28,7 +30,10 @@ final class SettleTest extends TestCase
     public function test_equal_marks_settle_by_the_rule(): void
     {
         $script = $this->marked('l2', 'l2');
-        self::assertSame([Standing::Agreed, SettledBy::Rule, '50'], [$script->standing, $script->settlement?->settled_by, $script->settlement?->mark]);
+        self::assertSame(
+            [Standing::Agreed, SettledBy::Rule, '50'],
+            [$script->standing, $script->settlement?->settled_by, $script->settlement?->mark],
+        );
     }
 
     public function test_marks_too_far_apart_wait_for_their_markers_who_propose_and_accept(): void
@@ -46,20 +51,31 @@ final class SettleTest extends TestCase
             ->assertSee('The script')->assertSee(substr((string) $script->currentHandin?->html, 0, 60), false)
             ->assertSee(route('mark.desk', $this->markOf($script, Seat::First)));
 
-        $this->post(route('moderate.propose', $script), ['mark' => '62,55', 'reason' => 'A reason that is long enough.'])
+        $this->post(
+            route('moderate.propose', $script), ['mark' => '62,55', 'reason' => 'A reason that is long enough.'],
+        )
             ->assertSessionHasErrors('mark');
         $this->post(route('moderate.propose', $script), ['mark' => '62.5', 'reason' => 'short'])
             ->assertSessionHasErrors('reason');
-        $this->post(route('moderate.propose', $script), ['mark' => '62,5', 'reason' => 'We read the third section differently.'])
+        $this->post(
+            route('moderate.propose', $script),
+            ['mark' => '62,5', 'reason' => 'We read the third section differently.'],
+        )
             ->assertRedirect();
         $proposal = Proposal::query()->sole();
         $this->post(route('moderate.accept', $script), ['proposal' => $proposal->id])
-            ->assertSessionHasErrors(['refused' => 'You proposed this mark yourself; the other marker has to accept it.']);
+            ->assertSessionHasErrors(
+                ['refused' => 'You proposed this mark yourself; the other marker has to accept it.']
+            );
 
-        $this->actingAs($second)->post(route('moderate.propose', $script), ['mark' => '66', 'reason' => 'Closer to your mark, I think.']);
+        $this->actingAs($second)->post(
+            route('moderate.propose', $script), ['mark' => '66', 'reason' => 'Closer to your mark, I think.'],
+        );
         $this->post(route('moderate.accept', $script), ['proposal' => $proposal->id])
             ->assertSessionHasErrors('refused');
-        $this->actingAs($first)->post(route('moderate.accept', $script), ['proposal' => Proposal::query()->latest('id')->firstOrFail()->id])
+        $this->actingAs($first)->post(
+            route('moderate.accept', $script), ['proposal' => Proposal::query()->latest('id')->firstOrFail()->id],
+        )
             ->assertSessionHas('said');
 
         $settlement = Settlement::query()->sole();
@@ -83,7 +99,9 @@ final class SettleTest extends TestCase
     {
         $script = $this->marked('l3', 'l2');
         $this->actingAs($this->students[0])->get(route('moderate.show', $script))->assertForbidden();
-        $this->actingAs($this->coordinator)->post(route('moderate.propose', $script), ['mark' => '60', 'reason' => 'I am not a marker here.'])
+        $this->actingAs($this->coordinator)->post(
+            route('moderate.propose', $script), ['mark' => '60', 'reason' => 'I am not a marker here.'],
+        )
             ->assertForbidden();
     }
 
@@ -92,19 +110,26 @@ final class SettleTest extends TestCase
         $this->module();
         $script = $this->script($this->sharedOut($this->assignment(['scheme' => $this->oneMark()])));
         $this->finish($this->markOf($script, Seat::First), 'l3', 'l1');
-        self::assertSame([SettledBy::OnlyMark, '60'], [$script->refresh()->settlement?->settled_by, $script->settlement?->mark]);
+        self::assertSame(
+            [SettledBy::OnlyMark, '60'], [$script->refresh()->settlement?->settled_by, $script->settlement?->mark],
+        );
     }
 
     public function test_a_look_at_a_name_before_release_is_shown_where_the_script_is_moderated(): void
     {
         $this->module();
         $script = $this->script($this->sharedOut($this->assignment()));
-        $this->actingAs($this->coordinator)->post(route('scripts.name', $script), ['reason' => 'The registry asks who this is.'])->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator)
+            ->post(route('scripts.name', $script), ['reason' => 'The registry asks who this is.'])
+            ->assertSessionHasNoErrors();
         $this->finishBoth($script);
         $examiner = $this->member(\App\Enums\Role::Examiner);
-        $this->actingAs($examiner)->get(route('moderate.show', $script))->assertOk()->assertSee("looked at before release: {$this->coordinator->name}")->assertSee('The registry asks who this is.');
+        $this->actingAs($examiner)->get(route('moderate.show', $script))->assertOk()
+            ->assertSee("looked at before release: {$this->coordinator->name}")
+            ->assertSee('The registry asks who this is.');
         // To its markers the reason might tell whose it is.
-        $this->actingAs($this->tutors[0])->get(route('moderate.show', $script))->assertOk()->assertSee('looked at before release')->assertDontSee('The registry asks who this is.');
+        $this->actingAs($this->tutors[0])->get(route('moderate.show', $script))->assertOk()
+            ->assertSee('looked at before release')->assertDontSee('The registry asks who this is.');
     }
 
     public function test_comments_on_the_script_stand_beside_each_other_once_both_are_done(): void
@@ -114,14 +139,25 @@ final class SettleTest extends TestCase
         foreach ([Seat::First, Seat::Second] as $part) {
             if ($script->mark($part) !== null) {
                 $mark = $this->markOf($script, $part);
-                MarkComment::query()->create(['mark_id' => $mark->id, 'kind' => 'question', 'criterion' => 'c2', 'body' => "Asked by the {$part->value}.", 'anchor' => ['exact' => 'Essay', 'prefix' => '', 'suffix' => '', 'start' => 0, 'end' => 5, 'version' => '']]);
+                MarkComment::query()->create(
+                    [
+                        'mark_id' => $mark->id, 'kind' => 'question', 'criterion' => 'c2',
+                        'body' => "Asked by the {$part->value}.",
+                        'anchor' => [
+                            'exact' => 'Essay', 'prefix' => '', 'suffix' => '', 'start' => 0, 'end' => 5,
+                            'version' => '',
+                        ],
+                    ]
+                );
             }
         }
         $this->finish($this->markOf($script, Seat::First), 'l3', 'l3');
-        $this->actingAs($this->coordinator)->get(route('moderate.show', $script))->assertOk()->assertSee('Asked by the first.')->assertDontSee('Asked by the second.');
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $script))->assertOk()
+            ->assertSee('Asked by the first.')->assertDontSee('Asked by the second.');
         $second = $this->markOf($script, Seat::Second);
         $this->actingAs($second->marker)->get(route('moderate.show', $script))->assertForbidden();
         $this->finish($second, 'l1', 'l1');
-        $this->get(route('moderate.show', $script))->assertOk()->assertSeeInOrder(['Asked by the first.', 'Asked by the second.']);
+        $this->get(route('moderate.show', $script))->assertOk()
+            ->assertSeeInOrder(['Asked by the first.', 'Asked by the second.']);
     }
 }

@@ -32,7 +32,9 @@ final class AssignmentTest extends TestCase
             ->assertSessionHasErrors(['refused' => 'Before students can see it, the assignment needs a ready rubric.']);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))->assertForbidden();
 
-        $this->actingAs($this->coordinator)->put(route('plan.update', $assignment), $this->form(['rubric' => $rubric->public_id, 'lock_version' => 1]));
+        $this->actingAs($this->coordinator)->put(
+            route('plan.update', $assignment), $this->form(['rubric' => $rubric->public_id, 'lock_version' => 1]),
+        );
         $this->post(route('plan.open', $assignment))->assertRedirect(route('collect.index', $assignment));
         $this->actingAs($this->students[0])->get(route('hand-in.show', $assignment))
             ->assertOk()
@@ -43,18 +45,29 @@ final class AssignmentTest extends TestCase
     public function test_times_are_the_institutions_with_daylight_saving(): void
     {
         $this->module();
-        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), $this->form(['due_at' => '2026-07-01T12:00', 'closes_at' => '2026-12-01T12:00']));
+        $this->actingAs($this->coordinator)->post(
+            route('plan.store', $this->module),
+            $this->form(['due_at' => '2026-07-01T12:00', 'closes_at' => '2026-12-01T12:00']),
+        );
         $assignment = Assignment::query()->sole();
-        self::assertSame(['2026-07-01 11:00', '2026-12-01 12:00'], [$assignment->due_at?->format('Y-m-d H:i'), $assignment->closes_at?->format('Y-m-d H:i')]);
+        self::assertSame(
+            ['2026-07-01 11:00', '2026-12-01 12:00'],
+            [$assignment->due_at?->format('Y-m-d H:i'), $assignment->closes_at?->format('Y-m-d H:i')],
+        );
         $this->post(route('plan.store', $this->module), $this->form(['due_at' => '2026-03-29T01:30']))
-            ->assertSessionHasErrors(['due_at' => 'Write a day and time; that time does not exist; the clocks skip it.']);
+            ->assertSessionHasErrors(
+                ['due_at' => 'Write a day and time; that time does not exist; the clocks skip it.']
+            );
     }
 
     public function test_bad_input_is_named_and_kept(): void
     {
         $this->module();
         $working = $this->workingCopy();
-        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), $this->form(['title' => '', 'tolerance' => '5,5,5', 'pass_mark' => '140']))
+        $this->actingAs($this->coordinator)->post(
+            route('plan.store', $this->module),
+            $this->form(['title' => '', 'tolerance' => '5,5,5', 'pass_mark' => '140']),
+        )
             ->assertSessionHasErrors(['title', 'tolerance', 'pass_mark'])
             ->assertSessionHasInput('tolerance', '5,5,5');
         $this->post(route('plan.store', $this->module), $this->form(['closes_at' => '2026-12-01T12:00']))
@@ -68,10 +81,19 @@ final class AssignmentTest extends TestCase
     {
         Carbon::setTestNow('2026-11-23 10:00:00');
         $this->module();
-        $assignment = $this->assignment(['due_at' => Carbon::parse('2026-12-04 12:00'), 'closes_at' => Carbon::parse('2026-12-07 12:00')]);
+        $assignment = $this->assignment(
+            ['due_at' => Carbon::parse('2026-12-04 12:00'), 'closes_at' => Carbon::parse('2026-12-07 12:00')]
+        );
         $other = $this->readyRubric()->rubric;
-        $form = fn (array $fields): array => $this->form(['lock_version' => $assignment->refresh()->lock_version, 'rubric' => $assignment->rubricVersion?->rubric->public_id, ...$fields]);
-        $this->actingAs($this->coordinator)->put(route('plan.update', $assignment), $form(['due_at' => '2026-12-03T12:00']))
+        $form = fn (array $fields): array => $this->form(
+            [
+                'lock_version' => $assignment->refresh()->lock_version,
+                'rubric' => $assignment->rubricVersion?->rubric->public_id, ...$fields,
+            ]
+        );
+        $this->actingAs($this->coordinator)->put(
+            route('plan.update', $assignment), $form(['due_at' => '2026-12-03T12:00']),
+        )
             ->assertSessionHasErrors('due_at');
         $this->put(route('plan.update', $assignment), $form(['rubric' => $other->public_id]))
             ->assertSessionHasErrors('rubric');
@@ -86,7 +108,20 @@ final class AssignmentTest extends TestCase
     {
         $this->module();
         $assignment = $this->sharedOut($this->assignment());
-        $this->actingAs($this->coordinator)->put(route('plan.update', $assignment), $this->form(['lock_version' => $assignment->lock_version, 'rubric' => $assignment->rubricVersion?->rubric->public_id, 'tolerance' => '20', 'due_at' => '2036-12-04T12:00', 'closes_at' => '2036-12-05T12:00']))
-            ->assertSessionHasErrors(['settle_rule' => 'Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.']);
+        $this->actingAs($this->coordinator)->put(
+            route('plan.update', $assignment),
+            $this->form(
+                [
+                    'lock_version' => $assignment->lock_version,
+                    'rubric' => $assignment->rubricVersion?->rubric->public_id, 'tolerance' => '20',
+                    'due_at' => '2036-12-04T12:00', 'closes_at' => '2036-12-05T12:00',
+                ]
+            ),
+        )
+            ->assertSessionHasErrors(
+                [
+                    'settle_rule' => 'Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.',
+                ]
+            );
     }
 }

@@ -27,10 +27,15 @@ final class LibraryTest extends TestCase
     {
         $this->module();
         $this->starter();
-        self::assertSame(8, Rubric::query()->where('scope', RubricScope::Institution)->where('state', 'ready')->count());
+        self::assertSame(
+            8, Rubric::query()->where('scope', RubricScope::Institution)->where('state', 'ready')->count(),
+        );
         $this->artisan('rubric:starter-set', ['mail' => 'nobody@merrow.example'])->assertFailed();
-        $this->artisan('rubric:starter-set', ['mail' => User::query()->where('is_admin', true)->value('email')])->expectsOutputToContain('0 rubrics were added')->assertSuccessful();
-        $this->actingAs($this->tutors[0])->get(route('rubrics.show', Rubric::query()->where('title', 'Portfolio')->sole()))->assertOk()->assertDontSee('Open it for changes');
+        $this->artisan('rubric:starter-set', ['mail' => User::query()->where('is_admin', true)->value('email')])
+            ->expectsOutputToContain('0 rubrics were added')->assertSuccessful();
+        $this->actingAs($this->tutors[0])
+            ->get(route('rubrics.show', Rubric::query()->where('title', 'Portfolio')->sole()))->assertOk()
+            ->assertDontSee('Open it for changes');
     }
 
     public function test_it_is_searched_by_words_kind_number_and_shelf(): void
@@ -39,7 +44,8 @@ final class LibraryTest extends TestCase
         $this->starter();
         $this->workingCopy();
         app(AddRubric::class)(Draft::blank('Órgano’s 100%_rubric'), $this->member(Role::Coordinator), null);
-        $find = fn (array $wanted) => $this->actingAs($this->coordinator)->get(route('rubrics.index', $wanted))->assertOk();
+        $find = fn (array $wanted) => $this->actingAs($this->coordinator)->get(route('rubrics.index', $wanted))
+            ->assertOk();
         $find(['q' => 'sharps waste'])->assertSee('Observed procedure')->assertDontSee('Portfolio');
         $find(['kind' => 'holistic'])->assertSee('Reflection, as a whole')->assertDontSee('Argued essay');
         $find(['kind' => 'scale'])->assertSee('Lab notebook')->assertDontSee('Argued essay');
@@ -60,7 +66,8 @@ final class LibraryTest extends TestCase
         self::assertStringContainsString('copied from “Argued essay”, version 1', $copy->provenance);
         $this->actingAs($this->member(Role::Coordinator))->get(route('rubrics.show', $copy))->assertForbidden();
         $elsewhere = Module::factory()->create();
-        $this->actingAs($this->coordinator)->post(route('rubrics.copy', $essay), ['to' => $elsewhere->public_id])->assertSessionHasErrors('to');
+        $this->actingAs($this->coordinator)->post(route('rubrics.copy', $essay), ['to' => $elsewhere->public_id])
+            ->assertSessionHasErrors('to');
         $this->actingAs($this->tutors[0])->post(route('rubrics.copy', $essay), ['to' => 'own'])->assertForbidden();
     }
 
@@ -69,9 +76,16 @@ final class LibraryTest extends TestCase
         $this->module();
         $rubric = $this->workingCopy();
         $this->actingAs($this->coordinator);
-        foreach (['json' => 'two-criteria.json', 'case' => 'two-criteria.case.json', 'csv' => 'two-criteria.csv'] as $form => $name) {
+        foreach (
+            [
+                'json' => 'two-criteria.json', 'case' => 'two-criteria.case.json', 'csv' => 'two-criteria.csv',
+            ] as $form => $name
+        ) {
             $answer = $this->get(route('rubrics.file', [$rubric, $form]))->assertOk()->assertDownload($name);
-            $this->post(route('rubrics.import'), ['file' => Files::upload((string) $answer->getContent(), $name), 'to' => $this->module->public_id])->assertSessionHasNoErrors();
+            $this->post(
+                route('rubrics.import'),
+                ['file' => Files::upload((string) $answer->getContent(), $name), 'to' => $this->module->public_id],
+            )->assertSessionHasNoErrors();
             $back = Rubric::query()->latest('id')->firstOrFail();
             self::assertNotSame($rubric->id, $back->id);
             self::assertSame("imported from {$name}", $back->provenance);
@@ -84,12 +98,15 @@ final class LibraryTest extends TestCase
         $path = (string) tempnam(sys_get_temp_dir(), 'pdf');
         file_put_contents($path, $pdf);
         $text = (string) shell_exec('pdftotext -layout '.escapeshellarg($path).' -');
-        self::assertMatchesRegularExpression('/Argument\s+60 % of the mark, out of 10 points.*Strong\.\s.*Evidence/s', $text);
+        self::assertMatchesRegularExpression(
+            '/Argument\s+60 % of the mark, out of 10 points.*Strong\.\s.*Evidence/s', $text,
+        );
         $half = $this->workingCopy('39');
         $this->get(route('rubrics.file', [$half, 'pdf']))->assertSessionHasErrors('refused');
         $this->get(route('rubrics.file', [$half, 'case']))->assertSessionHasErrors('refused');
         $this->get(route('rubrics.file', [$half, 'json']))->assertOk();
-        $this->get(route('rubrics.files', $half))->assertSee('When nothing is left to mend')->assertDontSee('Download the CASE file');
+        $this->get(route('rubrics.files', $half))->assertSee('When nothing is left to mend')
+            ->assertDontSee('Download the CASE file');
         $this->get(route('rubrics.files', $rubric))->assertSee('guidance to the next level: “Argument”');
     }
 
@@ -97,14 +114,42 @@ final class LibraryTest extends TestCase
     {
         $this->module();
         $this->actingAs($this->coordinator);
-        $package = json_encode(['CFRubrics' => [['identifier' => 'r', 'title' => 'Good', 'CFRubricCriteria' => []], ['identifier' => '', 'title' => 'Bad', 'CFRubricCriteria' => [['identifier' => 'k', 'rubricId' => 'other', 'weight' => -1, 'CFRubricCriterionLevels' => []]]]]], JSON_THROW_ON_ERROR);
-        $this->post(route('rubrics.import'), ['file' => Files::upload($package, 'two.json'), 'to' => 'own'])->assertSessionHasErrors('file');
+        $package = json_encode(
+            [
+                'CFRubrics' => [
+                    ['identifier' => 'r', 'title' => 'Good', 'CFRubricCriteria' => []],
+                    [
+                        'identifier' => '', 'title' => 'Bad',
+                        'CFRubricCriteria' => [
+                            [
+                                'identifier' => 'k', 'rubricId' => 'other', 'weight' => -1,
+                                'CFRubricCriterionLevels' => [],
+                            ],
+                        ],
+                    ],
+                ],
+            ],
+            JSON_THROW_ON_ERROR,
+        );
+        $this->post(
+            route('rubrics.import'), ['file' => Files::upload($package, 'two.json'), 'to' => 'own'],
+        )->assertSessionHasErrors('file');
         $said = implode("\n", session('errors')->get('file'));
-        foreach (['Nothing was taken from two.json', 'CFRubrics[1].identifier: is missing', 'CFRubricCriteria[0].rubricId', 'weight: must be a number'] as $part) {
+        foreach (
+            [
+                'Nothing was taken from two.json', 'CFRubrics[1].identifier: is missing',
+                'CFRubricCriteria[0].rubricId', 'weight: must be a number',
+            ] as $part
+        ) {
             self::assertStringContainsString($part, $said);
         }
-        $this->post(route('rubrics.import'), ['file' => Files::upload(str_repeat(' ', RubricJson::MOST_BYTES).'{}', 'big.json'), 'to' => 'own'])->assertSessionHasErrors('file');
-        $this->post(route('rubrics.import'), ['file' => Files::upload("PK\x03\x04\xff", 'rubric.xlsx'), 'to' => 'own'])->assertSessionHasErrors('file');
+        $this->post(
+            route('rubrics.import'),
+            ['file' => Files::upload(str_repeat(' ', RubricJson::MOST_BYTES).'{}', 'big.json'), 'to' => 'own'],
+        )->assertSessionHasErrors('file');
+        $this->post(
+            route('rubrics.import'), ['file' => Files::upload("PK\x03\x04\xff", 'rubric.xlsx'), 'to' => 'own'],
+        )->assertSessionHasErrors('file');
         $this->post(route('rubrics.import'), ['to' => 'own'])->assertSessionHasErrors(['file' => 'Choose a file.']);
         self::assertSame(0, Rubric::query()->count());
     }
@@ -113,7 +158,8 @@ final class LibraryTest extends TestCase
     {
         $this->module();
         $this->starter();
-        $this->actingAs($this->coordinator)->get(route('plan.create', $this->module))->assertSee('Argued essay, version 1');
+        $this->actingAs($this->coordinator)->get(route('plan.create', $this->module))
+            ->assertSee('Argued essay, version 1');
         $mine = app(AddRubric::class)(Draft::holistic('Mine'), $this->coordinator, null);
         $this->get(route('plan.create', $this->module))->assertDontSee('Mine, version');
         $this->post(route('rubrics.ready', $mine), ['seen' => 1])->assertSessionHas('said');

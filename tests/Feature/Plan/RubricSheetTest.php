@@ -23,10 +23,22 @@ final class RubricSheetTest extends TestCase
     public function test_a_rubric_is_begun_saved_and_made_ready(): void
     {
         $this->module();
-        $this->actingAs($this->coordinator)->post(route('rubrics.store'), ['title' => 'Essay', 'to' => $this->module->public_id]);
+        $this->actingAs($this->coordinator)->post(
+            route('rubrics.store'), ['title' => 'Essay', 'to' => $this->module->public_id],
+        );
         $rubric = Rubric::query()->sole();
         $this->get(route('rubrics.show', $rubric))->assertOk()->assertSee('0 of 100');
-        $this->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Argument', 'weight' => '100', 'descriptors' => ['l1' => 'None.']]]]))
+        $this->put(
+            route('rubrics.update', $rubric),
+            $this->sent(
+                $rubric,
+                [
+                    'criteria' => [
+                        'c1' => ['title' => 'Argument', 'weight' => '100', 'descriptors' => ['l1' => 'None.']],
+                    ],
+                ],
+            ),
+        )
             ->assertRedirect();
         $rubric->refresh();
         $this->post(route('rubrics.ready', $rubric), ['seen' => $rubric->lock_version])
@@ -43,7 +55,9 @@ final class RubricSheetTest extends TestCase
         $rubric = $this->workingCopy('39.5');
         $this->actingAs($this->coordinator)->post(route('rubrics.ready', $rubric), ['seen' => 1])
             ->assertSessionHasErrors(['ready' => 'The weights total 99.5 %, 0.5 short of 100']);
-        self::assertSame(['working-copy', '39.5'], [$rubric->refresh()->state->value, $rubric->document['criteria'][1]['weight']]);
+        self::assertSame(
+            ['working-copy', '39.5'], [$rubric->refresh()->state->value, $rubric->document['criteria'][1]['weight']],
+        );
         $this->get(route('rubrics.show', $rubric))->assertSee('99.5 of 100')->assertSee('0.5 to place');
         $this->put(route('rubrics.update', $rubric), $this->sent($rubric, ['do' => 'spread']));
         self::assertSame(['60.25', '39.75'], array_column($rubric->refresh()->document['criteria'], 'weight'));
@@ -53,9 +67,14 @@ final class RubricSheetTest extends TestCase
     {
         $this->module();
         $rubric = $this->workingCopy();
-        $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c2' => ['weight' => '33,33,3']]]));
+        $this->actingAs($this->coordinator)->put(
+            route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c2' => ['weight' => '33,33,3']]]),
+        );
         $this->post(route('rubrics.ready', $rubric), ['seen' => 2])->assertSessionHasErrors('ready');
-        self::assertStringContainsString('Criterion “Evidence”, weight: must be a number such as "12.5"', implode(' ', session('errors')->get('ready')));
+        self::assertStringContainsString(
+            'Criterion “Evidence”, weight: must be a number such as "12.5"',
+            implode(' ', session('errors')->get('ready')),
+        );
         $this->get(route('rubrics.show', $rubric))->assertSee('33,33,3');
     }
 
@@ -64,19 +83,28 @@ final class RubricSheetTest extends TestCase
         $this->module();
         $other = $this->member(Role::Coordinator);
         $rubric = $this->workingCopy();
-        $this->actingAs($other)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Theirs']]]))
+        $this->actingAs($other)->put(
+            route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Theirs']]]),
+        )
             ->assertRedirect();
 
         // Without a page script the whole sheet is sent: both versions are shown, place by place.
-        $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Mine']]]))
+        $this->actingAs($this->coordinator)->put(
+            route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Mine']]]),
+        )
             ->assertStatus(409)
             ->assertSee("{$other->name} saved this rubric")
             ->assertSee('criterion “Mine”, title')
             ->assertSee('Theirs');
         self::assertSame('Theirs', $rubric->refresh()->document['criteria'][0]['title'], 'nothing was overwritten');
 
-        $this->put(route('rubrics.update', $rubric), ['seen' => 2] + $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Mine']]]))->assertRedirect();
-        self::assertSame('Mine', $rubric->refresh()->document['criteria'][0]['title'], 'and one can say whose words stand');
+        $this->put(
+            route('rubrics.update', $rubric),
+            ['seen' => 2] + $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Mine']]]),
+        )->assertRedirect();
+        self::assertSame(
+            'Mine', $rubric->refresh()->document['criteria'][0]['title'], 'and one can say whose words stand',
+        );
     }
 
     public function test_what_was_cut_off_on_its_way_is_not_saved(): void
@@ -94,10 +122,15 @@ final class RubricSheetTest extends TestCase
         $assignment = $this->assignment();
         $rubric = $assignment->rubricVersion?->rubric;
         self::assertNotNull($rubric);
-        $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Changed']]]))
+        $this->actingAs($this->coordinator)->put(
+            route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => 'Changed']]]),
+        )
             ->assertSessionHasErrors('refused');
         $this->post(route('rubrics.state', $rubric), ['state' => 'working-copy']);
-        $this->put(route('rubrics.update', $rubric), $this->sent($rubric->refresh(), ['criteria' => ['c1' => ['title' => 'Changed']]]));
+        $this->put(
+            route('rubrics.update', $rubric),
+            $this->sent($rubric->refresh(), ['criteria' => ['c1' => ['title' => 'Changed']]]),
+        );
         $this->post(route('rubrics.ready', $rubric), ['seen' => $rubric->refresh()->lock_version]);
 
         self::assertSame(2, $rubric->versions()->count());
@@ -108,7 +141,20 @@ final class RubricSheetTest extends TestCase
     {
         $this->module();
         $rubric = $this->workingCopy();
-        $this->actingAs($this->coordinator)->put(route('rubrics.update', $rubric), $this->sent($rubric, ['criteria' => ['c1' => ['title' => '<script>alert(1)</script>', 'descriptors' => ['l1' => '"><img src=x onerror=alert(1)>']]]]));
+        $this->actingAs($this->coordinator)->put(
+            route('rubrics.update', $rubric),
+            $this->sent(
+                $rubric,
+                [
+                    'criteria' => [
+                        'c1' => [
+                            'title' => '<script>alert(1)</script>',
+                            'descriptors' => ['l1' => '"><img src=x onerror=alert(1)>'],
+                        ],
+                    ],
+                ],
+            ),
+        );
         $page = (string) $this->get(route('rubrics.show', $rubric))->getContent();
         self::assertStringNotContainsString('<script>alert', $page);
         self::assertStringNotContainsString('<img', $page);

@@ -36,8 +36,13 @@ final class LogbookTest extends TestCase
         $this->module();
         $this->released();
         self::assertSame(
-            ['made a rubric ready', 'made an assignment', 'opened an assignment to students', 'handed in', 'shared out scripts', 'finished a first mark', 'finished a second mark', 'settled by the rule', 'released a result'],
-            LogbookLine::query()->orderBy('number')->get()->map(fn (LogbookLine $line) => Reading::of([$line])->what($line))->unique()->values()->all(),
+            [
+                'made a rubric ready', 'made an assignment', 'opened an assignment to students', 'handed in',
+                'shared out scripts', 'finished a first mark', 'finished a second mark', 'settled by the rule',
+                'released a result',
+            ],
+            LogbookLine::query()->orderBy('number')->get()
+                ->map(fn (LogbookLine $line) => Reading::of([$line])->what($line))->unique()->values()->all(),
         );
         self::assertSame(0, $this->verify());
         $this->actingAs($this->coordinator)->get(route('logbook', $this->module))
@@ -52,9 +57,12 @@ final class LogbookTest extends TestCase
         self::assertSame(3, LogbookLine::query()->count());
 
         foreach ([
-            'altered' => fn () => DB::table('logbook_lines')->where('number', 2)->update(['subject' => $this->module->public_id]),
-            'altered details' => fn () => DB::table('logbook_lines')->where('number', 1)->update(['details' => '{"version":2}']),
-            'another person' => fn () => DB::table('logbook_lines')->where('number', 2)->update(['actor' => $this->students[0]->public_id]),
+            'altered' => fn () => DB::table('logbook_lines')->where('number', 2)
+                ->update(['subject' => $this->module->public_id]),
+            'altered details' => fn () => DB::table('logbook_lines')->where('number', 1)
+                ->update(['details' => '{"version":2}']),
+            'another person' => fn () => DB::table('logbook_lines')->where('number', 2)
+                ->update(['actor' => $this->students[0]->public_id]),
             'removed' => fn () => DB::table('logbook_lines')->where('number', 2)->delete(),
             'the last removed' => fn () => DB::table('logbook_lines')->where('number', 3)->delete(),
             'the last removed, and the count in the database with it' => function (): void {
@@ -99,7 +107,10 @@ final class LogbookTest extends TestCase
         $this->post(route('scripts.name', $script), ['reason' => 'A talk has to be arranged.'])
             ->assertSessionHas('said', "{$script->code} is {$this->students[0]->name}. This look is in the logbook.");
         $line = LogbookLine::query()->orderByDesc('number')->firstOrFail();
-        self::assertSame([LogEvent::NameLookedAt, $script->code, 'A talk has to be arranged.', $this->coordinator->public_id], [$line->event, $line->subject, $line->text('reason'), $line->actor]);
+        self::assertSame(
+            [LogEvent::NameLookedAt, $script->code, 'A talk has to be arranged.', $this->coordinator->public_id],
+            [$line->event, $line->subject, $line->text('reason'), $line->actor],
+        );
     }
 
     public function test_no_line_carries_a_name_and_a_code_together(): void
@@ -108,7 +119,9 @@ final class LogbookTest extends TestCase
         $assignment = $this->released();
         foreach (LogbookLine::query()->with('words', 'person')->get() as $line) {
             $reading = Reading::of([$line]);
-            $text = json_encode([$line->subject, $line->details, $reading->on($line), $reading->with($line)], JSON_THROW_ON_ERROR);
+            $text = json_encode(
+                [$line->subject, $line->details, $reading->on($line), $reading->with($line)], JSON_THROW_ON_ERROR,
+            );
             foreach ($assignment->scripts()->with('student')->get() as $script) {
                 self::assertStringNotContainsString($script->student->name, $text);
                 if ($line->person?->is($script->student)) {
@@ -124,12 +137,15 @@ final class LogbookTest extends TestCase
         $this->assignment();
         $cut = function (): void {
             DB::table('logbook_lines')->where('number', 3)->delete();
-            DB::table('logbook_head')->update(['count' => 2, 'hash' => DB::table('logbook_lines')->where('number', 2)->value('hash')]);
+            DB::table('logbook_head')->update(
+                ['count' => 2, 'hash' => DB::table('logbook_lines')->where('number', 2)->value('hash')]
+            );
         };
         DB::beginTransaction();
         $cut();
         Log::spy();
-        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), ['title' => 'x'])->assertStatus(302);
+        $this->actingAs($this->coordinator)->post(route('plan.store', $this->module), ['title' => 'x'])
+            ->assertStatus(302);
         $before = DB::table('rubrics')->count();
         $this->post(route('rubrics.store'), ['title' => 'Another', 'where' => $this->module->public_id]);
         try {
@@ -188,9 +204,13 @@ final class LogbookTest extends TestCase
         $this->module();
         $this->assignment();
         DB::table('logbook_lines')->where('number', 3)->delete();
-        DB::table('logbook_head')->update(['count' => 2, 'hash' => DB::table('logbook_lines')->where('number', 2)->value('hash')]);
+        DB::table('logbook_head')->update(
+            ['count' => 2, 'hash' => DB::table('logbook_lines')->where('number', 2)->value('hash')]
+        );
         $this->artisan('logbook:seal')->assertFailed();
-        $this->artisan('logbook:seal', ['--reason' => 'The disk of the database failed on Tuesday; restored from Monday.'])->assertSuccessful();
+        $this->artisan(
+            'logbook:seal', ['--reason' => 'The disk of the database failed on Tuesday; restored from Monday.'],
+        )->assertSuccessful();
         self::assertSame(0, $this->verify());
         $line = LogbookLine::query()->orderByDesc('number')->firstOrFail();
         self::assertSame([LogEvent::SealedAnew, 3], [$line->event, $line->details['lines_told']]);
@@ -201,7 +221,9 @@ final class LogbookTest extends TestCase
         config(['database.connections.other' => config('database.connections.'.DB::getDefaultConnection())]);
         $own = DB::getDefaultConnection();
         try {
-            self::assertSame(0, LogbookLine::query()->count(), 'from here on this transaction sees the database as it is now');
+            self::assertSame(
+                0, LogbookLine::query()->count(), 'from here on this transaction sees the database as it is now',
+            );
             DB::setDefaultConnection('other');
             DB::transaction(fn () => app(Logbook::class)->write(Entry::of(LogEvent::NamesRevealed)));
             DB::setDefaultConnection($own);
@@ -223,9 +245,14 @@ final class LogbookTest extends TestCase
     {
         $this->module(3);
         $script = $this->script($this->sharedOut($this->assignment()));
-        $this->actingAs($this->coordinator)->post(route('scripts.name', $script), ['reason' => 'A talk about her illness.']);
-        app(ChangeConflict::class)->record($this->module, $this->tutors[2], $this->students[0], 'Her sister.', $this->coordinator);
-        $this->get(route('logbook', $this->module))->assertSee($this->tutors[2]->name)->assertSee('Her sister.')->assertSee('A talk about her illness.');
+        $this->actingAs($this->coordinator)->post(
+            route('scripts.name', $script), ['reason' => 'A talk about her illness.'],
+        );
+        app(ChangeConflict::class)->record(
+            $this->module, $this->tutors[2], $this->students[0], 'Her sister.', $this->coordinator,
+        );
+        $this->get(route('logbook', $this->module))->assertSee($this->tutors[2]->name)->assertSee('Her sister.')
+            ->assertSee('A talk about her illness.');
         self::assertSame(0, $this->verify());
 
         LogbookText::query()->where('text', 'like', '%illness%')->sole()->erase();
@@ -236,7 +263,8 @@ final class LogbookTest extends TestCase
         $this->tutors[2]->delete();
 
         self::assertSame(0, $this->verify(), 'what was erased breaks nothing');
-        $this->get(route('logbook', $this->module))->assertOk()->assertSee('someone who was erased')->assertDontSee($this->tutors[2]->name)
+        $this->get(route('logbook', $this->module))->assertOk()->assertSee('someone who was erased')
+            ->assertDontSee($this->tutors[2]->name)
             ->assertSee('reason: [erased]')->assertDontSee('illness')->assertSee('Her sister.');
         // A text that is put in another's place is found, and so is one that comes back.
         foreach ([['text' => 'Her brother.'], ['salt' => str_repeat('a', 32)]] as $other) {
@@ -269,16 +297,29 @@ final class LogbookTest extends TestCase
         self::assertSame(0, $check($kept, $key), 'without the database');
         self::assertSame(1, $check($kept, (new HeadKey(str_repeat('x', 32)))->publicKey()), 'another key');
         self::assertSame(1, $check(str_replace('"mark":"50', '"mark":"70', $kept), $key), 'another mark');
-        self::assertSame(1, $check(implode("\n", array_slice(explode("\n", $kept), 0, -2))."\n", $key), 'the last line gone');
+        self::assertSame(
+            1, $check(implode("\n", array_slice(explode("\n", $kept), 0, -2))."\n", $key), 'the last line gone',
+        );
         self::assertSame(1, $check('not an excerpt', $key));
-        self::assertSame(1, $this->artisan('logbook:verify', ['file' => $file])->run(), 'a key in the file proves nothing');
+        self::assertSame(
+            1, $this->artisan('logbook:verify', ['file' => $file])->run(), 'a key in the file proves nothing',
+        );
         self::assertSame(1, $this->artisan('logbook:excerpt', ['of' => 'NOBODY-000', 'file' => $file])->run());
         unlink($file);
     }
 
     public function test_every_event_detail_and_text_has_its_words(): void
     {
-        foreach ([...array_map(fn (LogEvent $one) => "events.{$one->value}", LogEvent::cases()), ...array_map(fn (LogDetail $one) => "details.{$one->value}", LogDetail::cases()), ...array_map(fn (LogText $one) => "texts.{$one->value}", LogText::cases()), ...array_map(fn (Seat $one) => "seats.{$one->value}", Seat::cases()), ...array_map(fn (WhyOpen $one) => "why_open.{$one->value}", WhyOpen::cases()), ...array_map(fn (WhyBroken $one) => "faults.{$one->value}", WhyBroken::cases())] as $key) {
+        foreach (
+            [
+                ...array_map(fn (LogEvent $one) => "events.{$one->value}", LogEvent::cases()),
+                ...array_map(fn (LogDetail $one) => "details.{$one->value}", LogDetail::cases()),
+                ...array_map(fn (LogText $one) => "texts.{$one->value}", LogText::cases()),
+                ...array_map(fn (Seat $one) => "seats.{$one->value}", Seat::cases()),
+                ...array_map(fn (WhyOpen $one) => "why_open.{$one->value}", WhyOpen::cases()),
+                ...array_map(fn (WhyBroken $one) => "faults.{$one->value}", WhyBroken::cases()),
+            ] as $key
+        ) {
             self::assertTrue(Lang::has("logbook.{$key}"), $key);
         }
     }

@@ -27,16 +27,30 @@ final class ReleaseTest extends TestCase
             ->assertSee('1 script has no finished second mark')
             ->assertSee('1 result is ready');
 
-        $this->post(route('release.store', $assignment), ['which' => 'some', 'scripts' => [$ready->code, $waiting->code]])
-            ->assertSessionHasErrors(['refused' => "Nothing was released, because not all you chose are ready: {$waiting->code} (marked once)."]);
+        $this->post(
+            route('release.store', $assignment), ['which' => 'some', 'scripts' => [$ready->code, $waiting->code]],
+        )
+            ->assertSessionHasErrors(
+                [
+                    'refused' => "Nothing was released, because not all you chose are ready: {$waiting->code} (marked once).",
+                ]
+            );
         self::assertSame(0, Result::query()->count());
         $this->post(route('release.store', $assignment), ['which' => 'some'])->assertSessionHasErrors('scripts');
         $this->post(route('release.store', $assignment), ['which' => 'all', 'expected' => 2])
-            ->assertSessionHasErrors(['refused' => '1 result is ready now, not 2 as when you opened the page. Nothing was released: look at the list, then release again.']);
+            ->assertSessionHasErrors(
+                [
+                    'refused' => '1 result is ready now, not 2 as when you opened the page. Nothing was released: look at the list, then release again.',
+                ]
+            );
         $this->post(route('release.store', $assignment), ['which' => 'some', 'scripts' => [$ready->code]])
             ->assertSessionHas('said');
         self::assertSame([$ready->id], Result::query()->pluck('script_id')->all());
-        Mail::assertQueued(ResultReleased::class, fn (ResultReleased $mail) => $mail->hasTo($this->students[0]->email) && preg_match('/\b50(\.0)?\b/', $mail->render()) === 0);
+        Mail::assertQueued(
+            ResultReleased::class,
+            fn (ResultReleased $mail) => $mail->hasTo($this->students[0]->email)
+                && preg_match('/\b50(\.0)?\b/', $mail->render()) === 0,
+        );
         self::assertCount(1, Mail::queued(ResultReleased::class));
         $this->post(route('release.reveal', $assignment), ['sure' => '1'])->assertSessionHasErrors('refused');
     }
@@ -85,7 +99,9 @@ final class ReleaseTest extends TestCase
         self::assertSame(30, $result->refresh()->seconds_open);
         $this->travel(3)->hours();
         $this->post(route('results.reading', $result));
-        self::assertSame(70, $result->refresh()->seconds_open, 'a page left open all night is not three hours of reading');
+        self::assertSame(
+            70, $result->refresh()->seconds_open, 'a page left open all night is not three hours of reading',
+        );
 
         $this->actingAs($this->coordinator)->get(route('results.show', $result))->assertOk();
         self::assertSame(1, $result->refresh()->openings, 'a look by staff is not an opening');
@@ -137,7 +153,10 @@ final class ReleaseTest extends TestCase
         $this->post(route('release.store', $assignment), ['which' => 'all']);
         $this->get(route('grade-book.show', $this->module))->assertSee('50.0')->assertSee('not opened yet');
         $csv = $this->get(route('grade-book.csv', $this->module))->streamedContent();
-        self::assertStringContainsString("\"'=HYPERLINK(\"\"x\"\")\",{$this->students[0]->number},{$this->students[0]->email},,50.0,Lower second,released\r\n", $csv);
+        self::assertStringContainsString(
+            "\"'=HYPERLINK(\"\"x\"\")\",{$this->students[0]->number},{$this->students[0]->email},,50.0,Lower second,released\r\n",
+            $csv,
+        );
         self::assertSame(4, substr_count($csv, "\r\n"));
     }
 }

@@ -36,13 +36,17 @@ final class ResultDocumentTest extends TestCase
 
         // 60 × 7.5/10 + 40 × 10/10 = 85: a First.
         self::assertSame(['85.0', '100', 'First', '70 to 100', true, false], [
-            $document['mark'], $document['out_of'], $document['band'], $document['band_span'], $document['two_marks'], $document['late'],
+            $document['mark'], $document['out_of'], $document['band'], $document['band_span'], $document['two_marks'],
+            $document['late'],
         ]);
         [$argument, $evidence] = $document['criteria'];
         self::assertSame(['Argument', '60', '7.5', '10', true], [
             $argument['title'], $argument['weight'], $argument['points'], $argument['max'], $argument['between'],
         ]);
-        self::assertSame([false, true, false], array_column($argument['levels'], 'reached'), 'a point between two levels has reached the lower');
+        self::assertSame(
+            [false, true, false], array_column($argument['levels'], 'reached'),
+            'a point between two levels has reached the lower',
+        );
         self::assertSame([false, false, true], array_column($evidence['levels'], 'reached'));
         self::assertSame('Well chosen.', $evidence['comment']);
         self::assertSame(['45', '40', '85.0 of 100'], array_column($document['first_working'], 'result'));

@@ -23,7 +23,10 @@ final class KilledWorkerTest extends TestCase
 {
     private function work(): void
     {
-        $this->artisan('queue:work', ['connection' => 'database', '--once' => true, '--queue' => 'default', '--sleep' => 0, '--tries' => 3])->run();
+        $this->artisan(
+            'queue:work',
+            ['connection' => 'database', '--once' => true, '--queue' => 'default', '--sleep' => 0, '--tries' => 3],
+        )->run();
     }
 
     public function test_a_job_whose_worker_died_is_done_by_the_next_one(): void

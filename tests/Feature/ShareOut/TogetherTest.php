@@ -34,7 +34,9 @@ final class TogetherTest extends TestCase
         $this->module(2, 3);
         $this->work = $this->sharedOut($this->assignment());
         $this->script = $this->script($this->work);
-        $this->actingAs($this->coordinator)->post(route('together.store', $this->work), ['scripts' => [$this->script->code]])->assertSessionHas('said', 'Each of the 2 markers finds them first in their queue.');
+        $this->actingAs($this->coordinator)
+            ->post(route('together.store', $this->work), ['scripts' => [$this->script->code]])
+            ->assertSessionHas('said', 'Each of the 2 markers finds them first in their queue.');
     }
 
     private function together(User $marker): Mark
@@ -44,7 +46,9 @@ final class TogetherTest extends TestCase
 
     private function done(User $marker, string $level): void
     {
-        app(SaveChoice::class)($this->together($marker), 'c1', ['level' => $level, 'comment' => "As {$marker->name} reads it."]);
+        app(SaveChoice::class)(
+            $this->together($marker), 'c1', ['level' => $level, 'comment' => "As {$marker->name} reads it."],
+        );
         app(SaveChoice::class)($this->together($marker), 'c2', ['level' => $level]);
         app(FinishMark::class)($this->together($marker));
     }
@@ -52,10 +56,14 @@ final class TogetherTest extends TestCase
     public function test_why_nothing_can_be_chosen_yet_is_said_before_anyone_chooses(): void
     {
         $early = $this->assignment(['title' => 'Still open']);
-        $this->actingAs($this->coordinator)->get(route('together.index', $early))->assertSee('Scripts can still change until the due time')->assertSee('disabled', false);
+        $this->actingAs($this->coordinator)->get(route('together.index', $early))
+            ->assertSee('Scripts can still change until the due time')->assertSee('disabled', false);
         $this->get(route('together.index', $this->work))->assertDontSee('Scripts can still change');
-        AssignmentMarker::query()->where('assignment_id', $this->work->id)->where('user_id', '<>', $this->tutors[0]->id)->delete();
-        $this->get(route('together.index', $this->work))->assertSee('Marking together needs two markers at least; one is agreed');
+        AssignmentMarker::query()->where('assignment_id', $this->work->id)->where('user_id', '<>', $this->tutors[0]->id)
+            ->delete();
+        $this->get(route('together.index', $this->work))->assertSee(
+            'Marking together needs two markers at least; one is agreed'
+        );
     }
 
     public function test_marks_made_together_count_for_nothing(): void
@@ -66,18 +74,23 @@ final class TogetherTest extends TestCase
         $this->finishBoth($this->script);
         self::assertSame('50', Settlement::query()->sole()->mark);
         self::assertCount(2, $this->script->refresh()->marks);
-        $this->actingAs($this->tutors[0])->post(route('mark.reopen', $this->together($this->tutors[0])))->assertSessionHasNoErrors();
+        $this->actingAs($this->tutors[0])->post(route('mark.reopen', $this->together($this->tutors[0])))
+            ->assertSessionHasNoErrors();
         self::assertSame(1, Settlement::query()->count(), 'opening it again undoes no settlement');
-        $this->actingAs($this->coordinator)->get(route('moderate.show', $this->script))->assertOk()->assertDontSee('As ');
+        $this->actingAs($this->coordinator)->get(route('moderate.show', $this->script))->assertOk()
+            ->assertDontSee('As ');
     }
 
     public function test_nobody_sees_the_others_before_their_own_are_done(): void
     {
         $this->done($this->tutors[0], 'l3');
-        $this->actingAs($this->tutors[1])->get(route('together.index', $this->work))->assertOk()->assertSee('The others’ marks open when yours are done')->assertDontSee('As ');
-        $this->actingAs($this->tutors[0])->get(route('together.index', $this->work))->assertOk()->assertSee("As {$this->tutors[0]->name} reads it.")->assertSee('100.0');
+        $this->actingAs($this->tutors[1])->get(route('together.index', $this->work))->assertOk()
+            ->assertSee('The others’ marks open when yours are done')->assertDontSee('As ');
+        $this->actingAs($this->tutors[0])->get(route('together.index', $this->work))->assertOk()
+            ->assertSee("As {$this->tutors[0]->name} reads it.")->assertSee('100.0');
         $this->done($this->tutors[1], 'l1');
-        $this->actingAs($this->tutors[1])->get(route('together.index', $this->work))->assertSee("As {$this->tutors[0]->name} reads it.");
+        $this->actingAs($this->tutors[1])->get(route('together.index', $this->work))
+            ->assertSee("As {$this->tutors[0]->name} reads it.");
         $this->actingAs($this->students[0])->get(route('together.index', $this->work))->assertForbidden();
     }
 
@@ -85,10 +98,18 @@ final class TogetherTest extends TestCase
     {
         app(SaveChoice::class)($this->together($this->tutors[0]), 'c1', ['level' => 'l2']);
         $this->actingAs($this->coordinator)->post(route('together.store', $this->work), ['scripts' => []])
-            ->assertSessionHasErrors(['refused' => "{$this->script->code} cannot be taken out: someone has begun on it. Nothing was changed."]);
-        $this->post(route('together.store', $this->work), ['scripts' => ['GULL-001', 'b', 'c', 'd', 'e', 'f', 'g']])->assertSessionHasErrors('refused');
+            ->assertSessionHasErrors(
+                [
+                    'refused' => "{$this->script->code} cannot be taken out: someone has begun on it. Nothing was changed.",
+                ]
+            );
+        $this->post(
+            route('together.store', $this->work), ['scripts' => ['GULL-001', 'b', 'c', 'd', 'e', 'f', 'g']],
+        )->assertSessionHasErrors('refused');
         $other = $this->script($this->work, 1)->code;
-        $this->post(route('together.store', $this->work), ['scripts' => [$this->script->code, $other]])->assertSessionHasNoErrors();
+        $this->post(
+            route('together.store', $this->work), ['scripts' => [$this->script->code, $other]],
+        )->assertSessionHasNoErrors();
         self::assertSame(4, Mark::query()->where('seat', Seat::Together)->count());
         $this->post(route('together.store', $this->work), ['scripts' => [$this->script->code]]);
         self::assertSame(2, Mark::query()->where('seat', Seat::Together)->count());
@@ -96,11 +117,32 @@ final class TogetherTest extends TestCase
 
     public function test_what_the_levels_mean_is_kept_for_all_and_two_writers_lose_nothing(): void
     {
-        $this->actingAs($this->coordinator)->put(route('together.levels', $this->work), ['note' => ['c1' => "High: an objection is met,\nnot only named.", 'c2' => '', 'zz' => 'x'], 'seen' => ['c1' => '']])->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator)
+            ->put(
+                route('together.levels', $this->work),
+                [
+                    'note' => ['c1' => "High: an objection is met,\nnot only named.", 'c2' => '', 'zz' => 'x'],
+                    'seen' => ['c1' => ''],
+                ],
+            )
+            ->assertSessionHasNoErrors();
         self::assertSame(["High: an objection is met,\nnot only named."], LevelNote::query()->pluck('text')->all());
-        $this->actingAs($this->tutors[0])->put(route('together.levels', $this->work), ['note' => ['c1' => 'Written at the same time.', 'c2' => 'Two sources at least.'], 'seen' => ['c1' => '', 'c2' => '']])
-            ->assertSessionHasErrors(['note' => 'Someone wrote meanwhile on: Argument. Their words are beside the fields, yours are still in them: bring them together and keep it again.']);
-        self::assertSame(["High: an objection is met,\nnot only named.", 'Two sources at least.'], LevelNote::query()->orderBy('criterion')->pluck('text')->all());
+        $this->actingAs($this->tutors[0])->put(
+            route('together.levels', $this->work),
+            [
+                'note' => ['c1' => 'Written at the same time.', 'c2' => 'Two sources at least.'],
+                'seen' => ['c1' => '', 'c2' => ''],
+            ],
+        )
+            ->assertSessionHasErrors(
+                [
+                    'note' => 'Someone wrote meanwhile on: Argument. Their words are beside the fields, yours are still in them: bring them together and keep it again.',
+                ]
+            );
+        self::assertSame(
+            ["High: an objection is met,\nnot only named.", 'Two sources at least.'],
+            LevelNote::query()->orderBy('criterion')->pluck('text')->all(),
+        );
     }
 
     public function test_a_marker_begins_from_the_mark_they_made_together_and_types_nothing_twice(): void
@@ -109,7 +151,12 @@ final class TogetherTest extends TestCase
         $marker = $own->marker;
         $this->done($marker, 'l3');
         $together = $this->together($marker);
-        MarkComment::query()->create(['mark_id' => $together->id, 'kind' => 'praise', 'criterion' => 'c1', 'body' => 'Here it turns.', 'anchor' => TextAnchor::at(ScriptText::of($together->handin), 0, 5)->toArray()]);
+        MarkComment::query()->create(
+            [
+                'mark_id' => $together->id, 'kind' => 'praise', 'criterion' => 'c1', 'body' => 'Here it turns.',
+                'anchor' => TextAnchor::at(ScriptText::of($together->handin), 0, 5)->toArray(),
+            ]
+        );
         $this->actingAs($marker)->get(route('mark.desk', $own))->assertOk()->assertSee('Begin from that mark');
         $this->post(route('mark.together', $own))->assertSessionHas('said');
         $own->refresh();
@@ -142,7 +189,9 @@ final class TogetherTest extends TestCase
         $own = $this->markOf($this->script, Seat::First);
         $this->finishBoth($this->script);
         Mark::counting()->where('marker_id', $marker->id)->update(['done_at' => now(), 'total' => '50']);
-        self::assertStringContainsString('1 script to mark', (string) $this->actingAs($marker)->get(route('today'))->getContent());
+        self::assertStringContainsString(
+            '1 script to mark', (string) $this->actingAs($marker)->get(route('today'))->getContent(),
+        );
         app(ReleaseResults::class)($this->work, [$this->script->code], $this->coordinator);
         $this->get(route('today'))->assertOk()->assertDontSee('1 script to mark');
         self::assertNull(app(DeskQueue::class)->resume($this->work, $marker));

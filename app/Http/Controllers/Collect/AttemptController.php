@@ -24,7 +24,13 @@ final class AttemptController extends Controller
     {
         $this->authorize('view', $handin);
 
-        return view($request->header('HX-Request') === null ? 'collect.receipt' : 'collect.reading', ['handin' => $handin->load('files', 'script.assignment', 'script.currentHandin'), 'assignment' => $handin->script->assignment]);
+        return view(
+            $request->header('HX-Request') === null ? 'collect.receipt' : 'collect.reading',
+            [
+                'handin' => $handin->load('files', 'script.assignment', 'script.currentHandin'),
+                'assignment' => $handin->script->assignment,
+            ],
+        );
     }
 
     /** The receipt as a text, which `php artisan receipt:verify` reads. */
@@ -32,7 +38,13 @@ final class AttemptController extends Controller
     {
         $this->authorize('view', $handin);
 
-        return response($receipts->text($handin), 200, ['Content-Type' => 'text/plain; charset=utf-8', 'Content-Disposition' => 'attachment; filename="receipt.txt"']);
+        return response(
+            $receipts->text($handin), 200,
+            [
+                'Content-Type' => 'text/plain; charset=utf-8',
+                'Content-Disposition' => 'attachment; filename="receipt.txt"',
+            ],
+        );
     }
 
     public function file(Handin $handin, int $number = 1): StreamedResponse
@@ -40,7 +52,10 @@ final class AttemptController extends Controller
         $this->authorize('view', $handin);
         $file = $handin->files->firstWhere('position', $number) ?? abort(404);
 
-        return Storage::download($file->path, $file->link === null ? $file->original_name : 'link.txt', ['Content-Type' => 'application/octet-stream']);
+        return Storage::download(
+            $file->path, $file->link === null ? $file->original_name : 'link.txt',
+            ['Content-Type' => 'application/octet-stream'],
+        );
     }
 
     public function choose(Request $request, Handin $handin, ChooseAttempt $choose): RedirectResponse
@@ -48,6 +63,7 @@ final class AttemptController extends Controller
         $this->authorize('view', $handin);
         $choose($handin, $this->person($request));
 
-        return redirect()->route('hand-in.show', $handin->script->assignment)->with('said', "Attempt {$handin->attempt} counts now.");
+        return redirect()->route('hand-in.show', $handin->script->assignment)
+            ->with('said', "Attempt {$handin->attempt} counts now.");
     }
 }

@@ -39,7 +39,10 @@ final class CollectController extends Controller
         return view('collect.index', [
             'assignment' => $assignment, 'cohort' => $cohort, 'counts' => $counts,
             'rows' => $cohort->page($counts, $request->integer('page', 1)),
-            'beingRead' => $this->of($assignment)->whereNull('read_at')->count(), 'unreadSince' => $this->of($assignment)->whereNull('read_at')->where('created_at', '<', now()->subMinutes(10))->oldest()->value('created_at'), 'unreadable' => $this->unreadable($assignment),
+            'beingRead' => $this->of($assignment)->whereNull('read_at')->count(),
+            'unreadSince' => $this->of($assignment)->whereNull('read_at')
+                ->where('created_at', '<', now()->subMinutes(10))->oldest()->value('created_at'),
+            'unreadable' => $this->unreadable($assignment),
         ]);
     }
 
@@ -48,7 +51,9 @@ final class CollectController extends Controller
      */
     private function of(Assignment $assignment): Builder
     {
-        return Handin::query()->whereIn('script_id', Script::query()->where('assignment_id', $assignment->id)->select('id'));
+        return Handin::query()->whereIn(
+            'script_id', Script::query()->where('assignment_id', $assignment->id)->select('id'),
+        );
     }
 
     /**
@@ -58,8 +63,13 @@ final class CollectController extends Controller
      */
     private function unreadable(Assignment $assignment): Collection
     {
-        return $this->of($assignment)->whereNotNull('unreadable')->whereNotExists(fn ($newer) => $newer->from('handins as newer')->whereColumn('newer.script_id', 'handins.script_id')->whereColumn('newer.attempt', '>', 'handins.attempt'))
-            ->with('script.student')->orderBy('received_at')->get(['id', 'script_id', 'attempt', 'unreadable', 'received_at', 'late']);
+        return $this->of($assignment)->whereNotNull('unreadable')
+            ->whereNotExists(
+                fn ($newer) => $newer->from('handins as newer')->whereColumn('newer.script_id', 'handins.script_id')
+                    ->whereColumn('newer.attempt', '>', 'handins.attempt')
+            )
+            ->with('script.student')->orderBy('received_at')
+            ->get(['id', 'script_id', 'attempt', 'unreadable', 'received_at', 'late']);
     }
 
     /** When work came in, as a picture of its own that the page fetches. */
@@ -74,20 +84,34 @@ final class CollectController extends Controller
     public function csv(Request $request, Assignment $assignment, Logbook $logbook): StreamedResponse
     {
         $this->authorize('coordinate', $assignment);
-        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::CohortListTaken)->on($assignment)->by($this->person($request))));
+        DB::transaction(
+            fn () => $logbook->write(Entry::of(LogEvent::CohortListTaken)->on($assignment)->by($this->person($request)))
+        );
         $cohort = Cohort::of($assignment, $request->query());
         $time = fn (?string $at): ?string => $at === null ? null : Clock::plain(Carbon::parse($at, 'UTC'));
 
         return response()->streamDownload(function () use ($cohort, $time): void {
-            echo "\u{FEFF}".Csv::line(['Name', 'Number', 'Mail', 'Section', 'Group', 'Brief opened', 'Template taken', 'Drafts checked', 'Due', 'More time', 'Handed in', 'Attempt', 'Late', 'Waived', 'Result', 'Result first opened', 'Seconds read', 'Left']);
+            echo "\u{FEFF}".Csv::line(
+                [
+                    'Name', 'Number', 'Mail', 'Section', 'Group', 'Brief opened', 'Template taken', 'Drafts checked',
+                    'Due', 'More time', 'Handed in', 'Attempt', 'Late', 'Waived', 'Result', 'Result first opened',
+                    'Seconds read', 'Left',
+                ]
+            );
             foreach ($cohort->rows() as $row) {
                 echo Csv::line([
-                    $row->name, $row->number, $row->email, $row->section, $row->group_name, $time($row->brief_opened_at), $time($row->template_taken_at), (int) $row->drafts, $time($row->due_at), $row->more_time ? 'yes' : 'no',
-                    $time($row->received_at), $row->attempt === null ? null : (int) $row->attempt, $row->late ? 'yes' : 'no', $row->waived_at === null ? 'no' : 'yes',
-                    $row->result_id === null ? null : 'out', $time($row->first_opened_at), $row->seconds_open === null ? null : (int) $row->seconds_open, $time($row->left_at),
+                    $row->name, $row->number, $row->email, $row->section, $row->group_name,
+                    $time($row->brief_opened_at), $time($row->template_taken_at), (int) $row->drafts,
+                    $time($row->due_at), $row->more_time ? 'yes' : 'no',
+                    $time($row->received_at), $row->attempt === null ? null : (int) $row->attempt,
+                    $row->late ? 'yes' : 'no', $row->waived_at === null ? 'no' : 'yes',
+                    $row->result_id === null ? null : 'out', $time($row->first_opened_at),
+                    $row->seconds_open === null ? null : (int) $row->seconds_open, $time($row->left_at),
                 ]);
             }
-        }, Str::slug("{$assignment->module->code} {$assignment->title}").'-cohort.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        }, Str::slug(
+            "{$assignment->module->code} {$assignment->title}"
+        ).'-cohort.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
     public function zip(Request $request, Assignment $assignment, TakeAway $takeAway): StreamedResponse

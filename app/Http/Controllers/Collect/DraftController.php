@@ -27,11 +27,18 @@ final class DraftController extends Controller
         $this->authorize('handIn', $assignment);
         $most = (int) config('harbor.upload.max_megabytes');
         $request->validate([
-            'draft' => ['nullable', 'array', 'required_without:draft_text'], 'draft.*' => ['file', 'max:'.$most * 1024], 'draft_text' => ['nullable', 'string', 'max:400000'],
-        ], ['draft.required_without' => 'Choose a draft, or paste its text.', 'draft.*.max' => "A file is larger than {$most} MB.", 'draft.*.uploaded' => 'The file did not arrive whole. Choose it again.']);
+            'draft' => ['nullable', 'array', 'required_without:draft_text'], 'draft.*' => ['file', 'max:'.$most * 1024],
+            'draft_text' => ['nullable', 'string', 'max:400000'],
+        ], [
+            'draft.required_without' => 'Choose a draft, or paste its text.',
+            'draft.*.max' => "A file is larger than {$most} MB.",
+            'draft.*.uploaded' => 'The file did not arrive whole. Choose it again.',
+        ]);
         $files = array_values(Arr::wrap($request->file('draft')));
         try {
-            $draft = $check($assignment, $this->person($request), $files === [] ? [(string) $request->input('draft_text')] : $files);
+            $draft = $check(
+                $assignment, $this->person($request), $files === [] ? [(string) $request->input('draft_text')] : $files,
+            );
         } catch (Refusal $e) {
             throw ValidationException::withMessages(['draft' => $e->getMessage().' No check was used up.']);
         }
@@ -44,8 +51,16 @@ final class DraftController extends Controller
         $this->authorize('view', $draft);
 
         return view($request->header('HX-Request') === null ? 'collect.draft' : 'collect.draft-found', [
-            'draft' => $draft, 'assignment' => $draft->script->assignment, 'left' => CheckDraft::left($draft->script->assignment, $this->person($request)), 'reading' => $draft->state === ReportState::Ready ? $reading->ofDraft($draft, $request->query()) : null,
-            'asked' => array_filter(['run' => $request->query('run'), 'whole' => $request->query('whole'), 'hide' => $request->query('hide')], fn (mixed $value) => $value !== null && $value !== ''),
+            'draft' => $draft, 'assignment' => $draft->script->assignment,
+            'left' => CheckDraft::left($draft->script->assignment, $this->person($request)),
+            'reading' => $draft->state === ReportState::Ready ? $reading->ofDraft($draft, $request->query()) : null,
+            'asked' => array_filter(
+                [
+                    'run' => $request->query('run'), 'whole' => $request->query('whole'),
+                    'hide' => $request->query('hide'),
+                ],
+                fn (mixed $value) => $value !== null && $value !== '',
+            ),
         ]);
     }
 }

@@ -24,11 +24,19 @@ final class GroupsController extends Controller
     public function index(Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()->with('student:id,name,number,email')->get()->sortBy(fn (Script $script) => [$script->group_name === null, InOrder::key($script->group_name), InOrder::key($script->student->name)]);
+        $scripts = $assignment->scripts()->with('student:id,name,number,email')->get()
+            ->sortBy(
+                fn (Script $script) => [
+                    $script->group_name === null, InOrder::key($script->group_name),
+                    InOrder::key($script->student->name),
+                ]
+            );
 
         return view('collect.groups', [
             'assignment' => $assignment, 'scripts' => $scripts,
-            'lines' => $scripts->map(fn (Script $script) => "{$script->student->email}, {$script->group_name}")->implode("\n"),
+            'lines' => $scripts->map(
+                fn (Script $script) => "{$script->student->email}, {$script->group_name}"
+            )->implode("\n"),
         ]);
     }
 
@@ -36,11 +44,16 @@ final class GroupsController extends Controller
     public function store(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $request->validate(['lines' => ['required', 'string', 'max:200000']], ['lines.required' => 'Write a line for each student: e-mail address or number, comma, group.']);
+        $request->validate(
+            ['lines' => ['required', 'string', 'max:200000']],
+            ['lines.required' => 'Write a line for each student: e-mail address or number, comma, group.'],
+        );
         $scripts = $assignment->scripts()->with('student:id,name,number,email')->get();
         $byName = [];
         foreach ($scripts as $script) {
-            $byName[mb_strtolower($script->student->email)] = $byName[mb_strtolower((string) $script->student->number)] = $script->student_id;
+            $byName[mb_strtolower($script->student->email)] = $byName[
+                mb_strtolower((string) $script->student->number)
+            ] = $script->student_id;
         }
         $groups = [];
         $faults = [];
@@ -48,14 +61,17 @@ final class GroupsController extends Controller
             $who = mb_strtolower(trim($cells[0]));
             $group = trim($cells[1] ?? '');
             match (true) {
-                ! isset($byName[$who]) || $who === '' => $faults[] = 'Line '.($n + 1).": nobody here has the e-mail address or number “{$cells[0]}”.",
+                ! isset($byName[$who])
+                    || $who === '' => $faults[] = 'Line '.($n + 1)
+                        .": nobody here has the e-mail address or number “{$cells[0]}”.",
                 isset($groups[$byName[$who]]) => $faults[] = 'Line '.($n + 1).": “{$cells[0]}” stands twice.",
                 mb_strlen($group) > 60 => $faults[] = 'Line '.($n + 1).': a group’s name has 60 characters at most.',
                 default => $groups[$byName[$who]] = $group,
             };
         }
         if ($faults !== []) {
-            return back()->withInput()->withErrors(['lines' => ['Nothing was changed.', ...array_slice($faults, 0, 20)]]);
+            return back()->withInput()
+                ->withErrors(['lines' => ['Nothing was changed.', ...array_slice($faults, 0, 20)]]);
         }
         $set($assignment, array_filter($groups, fn (string $group) => $group !== ''), 'list');
 
@@ -65,7 +81,9 @@ final class GroupsController extends Controller
     public function draw(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(['size' => ['required', 'integer'], 'seed' => ['required', 'integer', 'min:0', 'max:2147483647']]);
+        $fields = $request->validate(
+            ['size' => ['required', 'integer'], 'seed' => ['required', 'integer', 'min:0', 'max:2147483647']]
+        );
         try {
             $students = $assignment->scripts()->pluck('student_id')->map(fn (mixed $id) => (int) $id)->values()->all();
             $drawn = RandomGroups::of(array_values($students), (int) $fields['size'], (int) $fields['seed']);
@@ -78,6 +96,7 @@ final class GroupsController extends Controller
         }
         $set($assignment, $groups, 'random', (int) $fields['seed'], (int) $fields['size']);
 
-        return redirect()->route('groups.index', $assignment)->with('said', count($drawn).' groups are drawn with the seed '.$fields['seed'].'.');
+        return redirect()->route('groups.index', $assignment)
+            ->with('said', count($drawn).' groups are drawn with the seed '.$fields['seed'].'.');
     }
 }

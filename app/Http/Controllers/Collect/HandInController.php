@@ -37,7 +37,8 @@ final class HandInController extends Controller
     public function show(Request $request, Assignment $assignment, DueTimes $times): View
     {
         $this->authorize('handIn', $assignment);
-        $script = Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->person($request)->id)->first();
+        $script = Script::query()->where('assignment_id', $assignment->id)
+            ->where('student_id', $this->person($request)->id)->first();
         if ($script !== null && $script->brief_opened_at === null) {
             $script->update(['brief_opened_at' => now()]);
         }
@@ -47,24 +48,46 @@ final class HandInController extends Controller
             'assignment' => $assignment->load('rubricVersion', 'module.closureDays', 'templates'),
             'rubric' => $assignment->rubricVersion?->toCore(),
             'checksLeft' => CheckDraft::left($assignment, $this->person($request)),
-            'drafts' => $script === null ? collect() : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->latest('id')->get(['id', 'public_id', 'script_id', 'state', 'share', 'created_at']),
-            'script' => $script?->load(['handins' => fn ($query) => $query->with('files', 'by:id,name')->orderByDesc('attempt'), 'result']),
+            'drafts' => $script === null
+                ? collect()
+                : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
+                    ->latest('id')->get(['id', 'public_id', 'script_id', 'state', 'share', 'created_at']),
+            'script' => $script?->load(
+                ['handins' => fn ($query) => $query->with('files', 'by:id,name')->orderByDesc('attempt'), 'result']
+            ),
             'dueTime' => $script === null ? null : $times->of(collect([$script]))[$script->id] ?? null,
             'granted' => $script === null ? [] : $this->granted($assignment, $script),
-            'typed' => $script === null ? null : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->first(),
-            'withMarkers' => $script !== null && $script->current_handin_id !== null && TakeHandIn::areWithMarkers(new EloquentCollection([$script])),
+            'typed' => $script === null
+                ? null
+                : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
+                    ->first(),
+            'withMarkers' => $script !== null && $script->current_handin_id !== null
+                && TakeHandIn::areWithMarkers(new EloquentCollection([$script])),
         ]);
     }
 
-    public function store(HandInRequest $request, Assignment $assignment, TakeHandIn $handIn): RedirectResponse|JsonResponse
-    {
+    public function store(
+        HandInRequest $request, Assignment $assignment, TakeHandIn $handIn,
+    ): RedirectResponse|JsonResponse {
         $once = $request->filled('once') ? $request->string('once')->lower()->toString() : null;
         // The answer to this very form was lost on its way: it is given again, though its files are put away by now.
-        $handin = $once === null ? null : Handin::query()->where('once', $once)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id)->where('student_id', $this->person($request)->id))->first();
+        $handin = $once === null
+            ? null
+            : Handin::query()->where('once', $once)
+                ->whereHas(
+                    'script',
+                    fn ($query) => $query->where('assignment_id', $assignment->id)->where(
+                        'student_id', $this->person($request)->id,
+                    ),
+                )
+                ->first();
         try {
             if ($handin === null) {
                 $declared = $request->declared();
-                $handin = $handIn($assignment, $this->person($request), $request->works(), $declared, Arrival::of($request), $request->ahead(), $once);
+                $handin = $handIn(
+                    $assignment, $this->person($request), $request->works(), $declared, Arrival::of($request),
+                    $request->ahead(), $once,
+                );
                 $request->uploads()->each(function (Upload $upload): void {
                     Storage::delete($upload->path());
                     $upload->delete();
@@ -75,10 +98,14 @@ final class HandInController extends Controller
             throw $e;
         } catch (Refusal $e) {
             $request->keepTyped();
-            throw ValidationException::withMessages(['file' => $e->getMessage().' What you handed in before, if anything, still counts.']);
+            throw ValidationException::withMessages(
+                ['file' => $e->getMessage().' What you handed in before, if anything, still counts.']
+            );
         }
 
-        return $request->expectsJson() ? response()->json(['to' => route('receipts.show', $handin)]) : redirect()->route('receipts.show', $handin);
+        return $request->expectsJson()
+            ? response()->json(['to' => route('receipts.show', $handin)])
+            : redirect()->route('receipts.show', $handin);
     }
 
     /**
@@ -88,12 +115,27 @@ final class HandInController extends Controller
      */
     private function granted(Assignment $assignment, Script $script): array
     {
-        $extension = Extension::query()->where('assignment_id', $assignment->id)->where('student_id', $script->student_id)->whereNull('ended_at')->with('giver:id,name')->latest('id')->first();
-        $allowance = Allowance::query()->where('module_id', $assignment->module_id)->where('student_id', $script->student_id)->whereNull('ended_at')->with('giver:id,name')->latest('id')->first();
+        $extension = Extension::query()->where('assignment_id', $assignment->id)
+            ->where('student_id', $script->student_id)->whereNull('ended_at')->with('giver:id,name')->latest('id')
+            ->first();
+        $allowance = Allowance::query()->where('module_id', $assignment->module_id)
+            ->where('student_id', $script->student_id)->whereNull('ended_at')->with('giver:id,name')->latest('id')
+            ->first();
 
         return [
-            ...($allowance === null ? [] : ["What you are always allowed ({$allowance->inWords()}) was set by {$allowance->giver->name}, ".Clock::day($allowance->created_at).'.']),
-            ...($extension === null ? [] : ["The extension was given by {$extension->giver->name}, ".Clock::day($extension->created_at).'.']),
+            ...(
+                $allowance === null
+                    ? []
+                    : [
+                        "What you are always allowed ({$allowance->inWords()}) was set by {$allowance->giver->name}, "
+                            .Clock::day($allowance->created_at).'.',
+                    ]
+            ),
+            ...(
+                $extension === null
+                    ? []
+                    : ["The extension was given by {$extension->giver->name}, ".Clock::day($extension->created_at).'.']
+            ),
         ];
     }
 }

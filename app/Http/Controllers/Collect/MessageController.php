@@ -31,8 +31,10 @@ final class MessageController extends Controller
         $cohort = Cohort::of($assignment, $request->query());
 
         return view('collect.write', [
-            'assignment' => $assignment, 'cohort' => $cohort, 'students' => count($cohort->students()), 'previews' => null, 'subject' => '', 'body' => '',
-            'sent' => Message::query()->where('assignment_id', $assignment->id)->with('sender:id,name')->latest('id')->limit(20)->get(),
+            'assignment' => $assignment, 'cohort' => $cohort, 'students' => count($cohort->students()),
+            'previews' => null, 'subject' => '', 'body' => '',
+            'sent' => Message::query()->where('assignment_id', $assignment->id)->with('sender:id,name')->latest('id')
+                ->limit(20)->get(),
         ]);
     }
 
@@ -41,7 +43,10 @@ final class MessageController extends Controller
     {
         $this->authorize('coordinate', $assignment);
         $fields = $request->validate(
-            ['subject' => ['required', 'string', 'max:200', 'not_regex:/[\r\n]/'], 'body' => ['required', 'string', 'max:10000'], 'seen' => ['nullable', 'integer']],
+            [
+                'subject' => ['required', 'string', 'max:200', 'not_regex:/[\r\n]/'],
+                'body' => ['required', 'string', 'max:10000'], 'seen' => ['nullable', 'integer'],
+            ],
             ['subject.required' => 'Write a subject.', 'body.required' => 'Write what they should read.'],
         );
         foreach (['subject', 'body'] as $field) {
@@ -53,21 +58,36 @@ final class MessageController extends Controller
         }
         $cohort = Cohort::of($assignment, $request->query());
         $students = $cohort->students();
-        throw_if($students === [], ValidationException::withMessages(['body' => 'Nobody is in this list, so there is nobody to write to.']));
+        throw_if(
+            $students === [],
+            ValidationException::withMessages(['body' => 'Nobody is in this list, so there is nobody to write to.']),
+        );
         if ($request->boolean('send') && $request->integer('seen') === count($students)) {
             $message = $write($cohort, $fields['subject'], $fields['body'], $this->person($request));
 
-            return redirect()->route('collect.index', [$assignment, ...$cohort->asked()])->with('said', $message->recipients === 1 ? 'One student was written to.' : "{$message->recipients} students were written to.");
+            return redirect()->route('collect.index', [$assignment, ...$cohort->asked()])
+                ->with(
+                    'said',
+                    $message->recipients === 1
+                        ? 'One student was written to.'
+                        : "{$message->recipients} students were written to.",
+                );
         }
-        $scripts = Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', array_slice($students, 0, self::SHOWN))->with('student')->get();
+        $scripts = Script::query()->where('assignment_id', $assignment->id)
+            ->whereIn('student_id', array_slice($students, 0, self::SHOWN))->with('student')->get();
 
         return view('collect.write', [
-            'assignment' => $assignment, 'cohort' => $cohort, 'students' => count($students), 'subject' => $fields['subject'], 'body' => $fields['body'],
+            'assignment' => $assignment, 'cohort' => $cohort, 'students' => count($students),
+            'subject' => $fields['subject'], 'body' => $fields['body'],
             'changed' => $request->boolean('send'), 'sent' => collect(),
             'previews' => $scripts->map(function (Script $script) use ($assignment, $fields): array {
                 $values = WriteToStudents::values($assignment, $script);
 
-                return ['to' => "{$script->student->name} <{$script->student->email}>", 'subject' => Placeholders::fill($fields['subject'], $values), 'body' => Placeholders::fill($fields['body'], $values)];
+                return [
+                    'to' => "{$script->student->name} <{$script->student->email}>",
+                    'subject' => Placeholders::fill($fields['subject'], $values),
+                    'body' => Placeholders::fill($fields['body'], $values),
+                ];
             }),
         ]);
     }

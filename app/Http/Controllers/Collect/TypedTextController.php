@@ -16,7 +16,8 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What a student types into the page, kept as it is typed: for a phone that sleeps, a train in a tunnel, another device.
+ * What a student types into the page, kept as it is typed: for a phone that sleeps, a train in a tunnel, another
+ * device.
  */
 final class TypedTextController extends Controller
 {
@@ -27,13 +28,22 @@ final class TypedTextController extends Controller
         $script = $this->script($request, $assignment);
 
         return DB::transaction(function () use ($request, $script): JsonResponse {
-            $kept = TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->lockForUpdate()->first();
+            $kept = TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
+                ->lockForUpdate()->first();
             // Written on another device meanwhile: neither takes the place of the other by itself.
             if (($kept->lock_version ?? 0) !== $request->integer('seen')) {
-                return response()->json(['message' => 'This text was changed on another device meanwhile. What you typed here is still in the page: copy it, load the page again, and put both together.'], 409);
+                return response()->json(
+                    [
+                        'message' => 'This text was changed on another device meanwhile. What you typed here is still in the page: copy it, load the page again, and put both together.',
+                    ],
+                    409,
+                );
             }
             $version = ($kept->lock_version ?? 0) + 1;
-            TypedText::query()->updateOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['text' => (string) $request->input('typed_text'), 'lock_version' => $version]);
+            TypedText::query()->updateOrCreate(
+                ['script_id' => $script->id, 'student_id' => $script->student_id],
+                ['text' => (string) $request->input('typed_text'), 'lock_version' => $version],
+            );
 
             return response()->json(['seen' => $version]);
         });
@@ -44,20 +54,34 @@ final class TypedTextController extends Controller
     {
         $this->authorize('handIn', $template->assignment);
         $script = $this->script($request, $template->assignment);
-        throw_if($template->text === '' || ! $template->assignment->takesTyped(), new Refused('This template cannot be written in here. Download it, and hand in your copy as a file.'));
+        throw_if(
+            $template->text === '' || ! $template->assignment->takesTyped(),
+            new Refused('This template cannot be written in here. Download it, and hand in your copy as a file.'),
+        );
         DB::transaction(function () use ($script, $template): void {
-            $kept = TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)->lockForUpdate()->first();
-            throw_if($kept !== null && trim($kept->text) !== '', new Refused('You have begun a text here already; it is below. Empty it to begin from the template.'));
-            TypedText::query()->updateOrCreate(['script_id' => $script->id, 'student_id' => $script->student_id], ['text' => $template->text, 'lock_version' => ($kept->lock_version ?? 0) + 1]);
+            $kept = TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
+                ->lockForUpdate()->first();
+            throw_if(
+                $kept !== null && trim($kept->text) !== '',
+                new Refused('You have begun a text here already; it is below. Empty it to begin from the template.'),
+            );
+            TypedText::query()->updateOrCreate(
+                ['script_id' => $script->id, 'student_id' => $script->student_id],
+                ['text' => $template->text, 'lock_version' => ($kept->lock_version ?? 0) + 1],
+            );
             $script->update(['template_taken_at' => $script->template_taken_at ?? now()]);
         });
 
-        return redirect()->to(route('hand-in.show', $template->assignment).'#hand-in')->with('said', 'Your copy is below. It is kept as you type.');
+        return redirect()->to(route('hand-in.show', $template->assignment).'#hand-in')
+            ->with('said', 'Your copy is below. It is kept as you type.');
     }
 
     private function script(Request $request, Assignment $assignment): Script
     {
-        return Script::query()->where('assignment_id', $assignment->id)->where('student_id', $this->person($request)->id)->first()
-            ?? throw new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.');
+        return Script::query()->where('assignment_id', $assignment->id)
+            ->where('student_id', $this->person($request)->id)->first()
+            ?? throw new Refused(
+                'You are not on the list for this assignment. Ask your module coordinator to add you.'
+            );
     }
 }

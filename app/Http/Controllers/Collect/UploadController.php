@@ -30,20 +30,34 @@ final class UploadController extends Controller
     private const MOST_OPEN = 40;
 
     /**
-     * Begins a file, or finds the one begun before. Its size and SHA-256 are declared, and its first piece may come with
-     * them: from then on it is known what is handed in, whatever the rest takes.
+     * Begins a file, or finds the one begun before. Its size and SHA-256 are declared, and its first piece may come
+     * with them: from then on it is known what is handed in, whatever the rest takes.
      */
     public function store(Request $request, Assignment $assignment): JsonResponse
     {
         $this->authorize('handIn', $assignment);
         $fields = $request->validate(
-            ['name' => ['required', 'string', 'max:1000'], 'bytes' => ['required', 'integer', 'min:1', 'max:'.$assignment->max_megabytes * 1_048_576], 'sha256' => ['required', 'regex:/\A[0-9a-f]{64}\z/'], 'piece' => ['nullable', 'file', 'max:'.self::PIECE / 1024]],
-            ['bytes.min' => 'This file is empty (0 bytes). Choose the file again after saving it in your writing program.', 'bytes.max' => "This file is larger than the {$assignment->max_megabytes} MB this assignment takes, so it was not sent."],
+            [
+                'name' => ['required', 'string', 'max:1000'],
+                'bytes' => ['required', 'integer', 'min:1', 'max:'.$assignment->max_megabytes * 1_048_576],
+                'sha256' => ['required', 'regex:/\A[0-9a-f]{64}\z/'],
+                'piece' => ['nullable', 'file', 'max:'.self::PIECE / 1024],
+            ],
+            [
+                'bytes.min' => 'This file is empty (0 bytes). Choose the file again after saving it in your writing program.',
+                'bytes.max' => "This file is larger than the {$assignment->max_megabytes} MB this assignment takes, so it was not sent.",
+            ],
         );
         $student = $this->person($request);
-        throw_if(! Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->exists(), new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'));
+        throw_if(
+            ! Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)->exists(),
+            new Refused('You are not on the list for this assignment. Ask your module coordinator to add you.'),
+        );
         $this->makeRoom($student->id);
-        $known = ['assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'], 'bytes' => (int) $fields['bytes'], 'name' => ReadWork::safeName($fields['name'])];
+        $known = [
+            'assignment_id' => $assignment->id, 'student_id' => $student->id, 'sha256' => $fields['sha256'],
+            'bytes' => (int) $fields['bytes'], 'name' => ReadWork::safeName($fields['name']),
+        ];
         $upload = Upload::query()->where($known)->latest('id')->first() ?? Upload::query()->create($known)->refresh();
         $piece = $request->file('piece');
         if ($piece instanceof UploadedFile && $upload->arrived === 0) {
@@ -54,7 +68,9 @@ final class UploadController extends Controller
             $upload->refresh();
         }
 
-        return response()->json(['id' => $upload->public_id, 'arrived' => $upload->arrived, 'to' => route('uploads.update', $upload)]);
+        return response()->json(
+            ['id' => $upload->public_id, 'arrived' => $upload->arrived, 'to' => route('uploads.update', $upload)]
+        );
     }
 
     /** Takes the next piece; where it has to begin is answered with each. */
@@ -62,7 +78,8 @@ final class UploadController extends Controller
     {
         $this->authorize('fill', $upload);
 
-        return $this->fill($upload, $request->integer('from'), (string) $request->getContent(), Arrival::of($request)) ?? response()->json(['arrived' => $upload->refresh()->arrived]);
+        return $this->fill($upload, $request->integer('from'), (string) $request->getContent(), Arrival::of($request))
+            ?? response()->json(['arrived' => $upload->refresh()->arrived]);
     }
 
     /**
@@ -82,7 +99,10 @@ final class UploadController extends Controller
             is_dir(dirname($path)) || mkdir(dirname($path), 0700, true);
             $file = fopen($path, 'c');
             // What a stopped server wrote beyond the count is written over.
-            if ($file === false || ! ftruncate($file, max(0, $stored->arrived)) || fseek($file, $stored->arrived) !== 0 || fwrite($file, $piece) !== strlen($piece)) {
+            if (
+                $file === false || ! ftruncate($file, max(0, $stored->arrived)) || fseek($file, $stored->arrived) !== 0
+                || fwrite($file, $piece) !== strlen($piece)
+            ) {
                 abort(500, 'The piece could not be written.');
             }
             fclose($file);
@@ -95,7 +115,12 @@ final class UploadController extends Controller
                     Storage::delete($stored->path());
                     $stored->delete();
 
-                    return response()->json(['message' => 'The file changed while it was being sent, so it was not handed in. Close it in your writing program, and choose it again.'], 422);
+                    return response()->json(
+                        [
+                            'message' => 'The file changed while it was being sent, so it was not handed in. Close it in your writing program, and choose it again.',
+                        ],
+                        422,
+                    );
                 }
                 $stored->whole_at = now();
             }
@@ -108,7 +133,10 @@ final class UploadController extends Controller
     /** Nobody has more than so many files open; the oldest go first. What is left unfinished is swept by the hour. */
     private function makeRoom(int $studentId): void
     {
-        foreach (Upload::query()->where('student_id', $studentId)->latest('id')->skip(self::MOST_OPEN)->limit(50)->get() as $upload) {
+        foreach (
+            Upload::query()->where('student_id', $studentId)->latest('id')->skip(self::MOST_OPEN)->limit(50)
+                ->get() as $upload
+        ) {
             Storage::delete($upload->path());
             $upload->delete();
         }

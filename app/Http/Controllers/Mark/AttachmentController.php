@@ -21,19 +21,39 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class AttachmentController extends Controller
 {
-    public function store(Request $request, Mark $mark, AttachToMark $attach, DeskState $state): JsonResponse|RedirectResponse
-    {
+    public function store(
+        Request $request, Mark $mark, AttachToMark $attach, DeskState $state,
+    ): JsonResponse|RedirectResponse {
         $this->authorize('open', $mark);
         $most = (int) config('harbor.upload.max_megabytes');
         $field = $request->input('kind') === 'file' ? 'file' : 'recording';
         $fields = $request->validate([
-            'kind' => ['required', 'in:voice,video,file'], $field => ['required', 'file', 'max:'.$most * 1024], 'criterion' => ['nullable', 'string', 'max:100'], 'seconds' => ['nullable', 'numeric'], 'written' => ['nullable', 'string', 'max:5000'],
-        ], ["{$field}.required" => 'Choose a file.', "{$field}.max" => "It is larger than {$most} MB, which is more than is kept.", "{$field}.uploaded" => 'It did not arrive whole. Send it once more.']);
+            'kind' => ['required', 'in:voice,video,file'], $field => ['required', 'file', 'max:'.$most * 1024],
+            'criterion' => ['nullable', 'string', 'max:100'], 'seconds' => ['nullable', 'numeric'],
+            'written' => ['nullable', 'string', 'max:5000'],
+        ], [
+            "{$field}.required" => 'Choose a file.',
+            "{$field}.max" => "It is larger than {$most} MB, which is more than is kept.",
+            "{$field}.uploaded" => 'It did not arrive whole. Send it once more.',
+        ]);
         $file = $request->file($field);
         assert($file instanceof UploadedFile);
-        $attach($mark, $fields['kind'], $file, $fields['criterion'] ?? null, isset($fields['seconds']) ? (float) $fields['seconds'] : null, trim((string) ($fields['written'] ?? '')));
+        $attach(
+            $mark, $fields['kind'], $file, $fields['criterion'] ?? null,
+            isset($fields['seconds']) ? (float) $fields['seconds'] : null, trim((string) ($fields['written'] ?? '')),
+        );
         if ($request->expectsJson()) {
-            return response()->json(['html' => view('mark.attachments', ['mark' => $mark, 'attachments' => $state->attachments($mark), 'rubric' => $mark->rubricVersion->toCore()])->render()]);
+            return response()->json(
+                [
+                    'html' => view(
+                        'mark.attachments',
+                        [
+                            'mark' => $mark, 'attachments' => $state->attachments($mark),
+                            'rubric' => $mark->rubricVersion->toCore(),
+                        ],
+                    )->render(),
+                ]
+            );
         }
 
         return redirect()->route('mark.desk', $mark)->with('said', 'Attached.');
@@ -44,7 +64,9 @@ final class AttachmentController extends Controller
     {
         $this->authorize('view', $attachment);
         if ($attachment->kind === 'file') {
-            return Storage::download($attachment->path, $attachment->name, ['Content-Type' => 'application/octet-stream']);
+            return Storage::download(
+                $attachment->path, $attachment->name, ['Content-Type' => 'application/octet-stream'],
+            );
         }
 
         $response = response()->file(Storage::path($attachment->path), ['Content-Type' => $attachment->mime]);

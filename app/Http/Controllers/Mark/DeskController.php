@@ -54,30 +54,58 @@ final class DeskController extends Controller
         $filter = DeskQueue::filter($request->query());
         // A later attempt would tell that something came in after the due time.
         $attempts = $mark->handin->attempt === 1 ? new Collection([$mark->handin])
-            : Handin::query()->where('script_id', $mark->script_id)->where('attempt', '<=', $mark->handin->attempt)->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
+            : Handin::query()->where('script_id', $mark->script_id)->where('attempt', '<=', $mark->handin->attempt)
+                ->orderBy('attempt')->get(['id', 'script_id', 'attempt', 'words']);
         $sets = BankSet::of($person, $mark->script->assignment->module_id)->get();
-        $attempt = $request->has('attempt') ? $attempts->firstWhere('attempt', $request->integer('attempt'))?->refresh()->load('files') ?? abort(404) : $mark->handin;
+        $attempt = $request->has('attempt')
+            ? $attempts->firstWhere('attempt', $request->integer('attempt'))?->refresh()->load('files') ?? abort(404)
+            : $mark->handin;
         $files = $this->files($mark);
 
         return view('mark.desk', [
-            'mark' => $mark, 'script' => $mark->script, 'assignment' => $mark->script->assignment, 'attempts' => $attempts, 'attempt' => $attempt, 'filter' => $filter,
-            'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files, 'attachments' => $state->attachments($mark),
-            'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
-            'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get(),
-            'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark), 'sets' => $this->sets($sets),
-            'config' => $this->config($mark, $person, $state, $sets, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [], $attempt->id !== $mark->work_id),
+            'mark' => $mark, 'script' => $mark->script, 'assignment' => $mark->script->assignment,
+            'attempts' => $attempts, 'attempt' => $attempt, 'filter' => $filter,
+            'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files,
+            'attachments' => $state->attachments($mark),
+            'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals),
+            'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
+            'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)
+                ->where('text', '!=', '')->get(),
+            'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark),
+            'sets' => $this->sets($sets),
+            'config' => $this->config(
+                $mark, $person, $state, $sets, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [],
+                $attempt->id !== $mark->work_id,
+            ),
         ]);
     }
 
     public function choose(Request $request, Mark $mark, string $criterion, SaveChoice $save): View|RedirectResponse
     {
         $this->authorize('open', $mark);
-        $request->validate(['stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'], 'own_points' => ['nullable', 'string', 'max:20'], 'own_reason' => ['nullable', 'string', 'max:500'], 'comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'done' => ['nullable', 'array'], 'partly' => ['nullable', 'array']]);
+        $request->validate(
+            [
+                'stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'],
+                'own_points' => ['nullable', 'string', 'max:20'], 'own_reason' => ['nullable', 'string', 'max:500'],
+                'comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'done' => ['nullable', 'array'],
+                'partly' => ['nullable', 'array'],
+            ]
+        );
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
         try {
-            $saved = $save($mark, $criterion, MarkForm::mark($found, $request->only(['stop', 'points', 'own_points', 'own_reason', 'comment', 'done', 'partly', 'none', 'na'])));
+            $saved = $save(
+                $mark, $criterion,
+                MarkForm::mark(
+                    $found,
+                    $request->only(
+                        ['stop', 'points', 'own_points', 'own_reason', 'comment', 'done', 'partly', 'none', 'na']
+                    ),
+                ),
+            );
         } catch (InvalidInput $e) {
-            throw new Refused(implode('; ', array_map(fn (Fault $fault) => (string) $fault, $e->faults)).'. Nothing was changed.');
+            throw new Refused(
+                implode('; ', array_map(fn (Fault $fault) => (string) $fault, $e->faults)).'. Nothing was changed.'
+            );
         }
 
         return $this->saved($request, $saved);
@@ -86,7 +114,12 @@ final class DeskController extends Controller
     public function comment(Request $request, Mark $mark, ChangeMark $change): View|RedirectResponse
     {
         $this->authorize('open', $mark);
-        $fields = $request->validate(['general_comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'private_note' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST]]);
+        $fields = $request->validate(
+            [
+                'general_comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
+                'private_note' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
+            ]
+        );
         $saved = $change($mark, function (Mark $stored) use ($fields): void {
             $stored->fill(array_map(fn (?string $text) => (string) $text, $fields));
         });
@@ -101,7 +134,11 @@ final class DeskController extends Controller
         $filter = DeskQueue::filter($request->query());
         $next = $queue->nextOpen($mark, $filter);
 
-        return ($next === null ? redirect()->route('mark.index', $mark->script->assignment) : redirect()->route('mark.desk', [$next, ...$filter]))
+        return (
+            $next === null
+                ? redirect()->route('mark.index', $mark->script->assignment)
+                : redirect()->route('mark.desk', [$next, ...$filter])
+        )
             ->with('said', "{$mark->script->code} is done.".($next === null ? ' Nothing is left in your queue.' : ''));
     }
 
@@ -110,7 +147,8 @@ final class DeskController extends Controller
         $this->authorize('open', $mark);
         $reopen($mark);
 
-        return redirect()->route('mark.desk', $mark)->with('said', 'Open again. It counts as not done until you say so.');
+        return redirect()->route('mark.desk', $mark)
+            ->with('said', 'Open again. It counts as not done until you say so.');
     }
 
     public function aside(Request $request, Mark $mark, SetAside $setAside, DeskQueue $queue): RedirectResponse
@@ -121,11 +159,18 @@ final class DeskController extends Controller
 
             return redirect()->route('mark.desk', $mark)->with('said', 'Taken up again.');
         }
-        $fields = $request->validate(['reason' => ['required', 'string', 'max:300']], ['reason.*' => 'Say in a few words why, so that you know when you come back. Everything else is kept.']);
+        $fields = $request->validate(
+            ['reason' => ['required', 'string', 'max:300']],
+            ['reason.*' => 'Say in a few words why, so that you know when you come back. Everything else is kept.'],
+        );
         $setAside($mark, trim($fields['reason']));
         $next = $queue->nextOpen($mark);
 
-        return ($next === null ? redirect()->route('mark.index', $mark->script->assignment) : redirect()->route('mark.desk', $next))->with('said', "{$mark->script->code} is set aside.");
+        return (
+            $next === null
+                ? redirect()->route('mark.index', $mark->script->assignment)
+                : redirect()->route('mark.desk', $next)
+        )->with('said', "{$mark->script->code} is set aside.");
     }
 
     public function together(Mark $mark, TakeUpTogether $takeUp): RedirectResponse
@@ -133,7 +178,10 @@ final class DeskController extends Controller
         $this->authorize('open', $mark);
         $takeUp($mark);
 
-        return redirect()->route('mark.desk', $mark)->with('said', 'Begun from the mark you made when all marked together. Change what you see differently now.');
+        return redirect()->route('mark.desk', $mark)
+            ->with(
+                'said', 'Begun from the mark you made when all marked together. Change what you see differently now.',
+            );
     }
 
     /** The rubric as a whole, with what is chosen. */
@@ -141,7 +189,10 @@ final class DeskController extends Controller
     {
         $this->authorize('open', $mark);
 
-        return view('components.rubric-view', ['rubric' => $mark->rubricVersion->toCore(), 'points' => true, 'choices' => $mark->choices]);
+        return view(
+            'components.rubric-view',
+            ['rubric' => $mark->rubricVersion->toCore(), 'points' => true, 'choices' => $mark->choices],
+        );
     }
 
     /** What its marker set on one criterion lately, to compare with. */
@@ -149,25 +200,43 @@ final class DeskController extends Controller
     {
         $this->authorize('open', $mark);
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
-        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)->whereNull('handed_over_at')->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
-            ->whereRaw('JSON_CONTAINS_PATH(choices, "one", ?)', ['$."'.addcslashes($criterion, '"\\').'"'])->with('script:id,code')->orderByRaw('COALESCE(touched_at, updated_at) DESC')->limit(self::LATELY)->get();
+        $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)
+            ->whereNull('handed_over_at')->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
+            ->whereRaw('JSON_CONTAINS_PATH(choices, "one", ?)', ['$."'.addcslashes($criterion, '"\\').'"'])
+            ->with('script:id,code')->orderByRaw('COALESCE(touched_at, updated_at) DESC')->limit(self::LATELY)
+            ->get();
 
         return view('mark.lately', ['criterion' => $found, 'lines' => $marks->map(fn (Mark $one) => [
-            'mark' => $one, 'points' => ($points = $one->score()->line($criterion)?->points) === null ? '' : Figure::plain($points),
-            'words' => MarkForm::inWords($found, $one->choices->on($criterion)), 'comment' => $one->choices->on($criterion)->comment,
+            'mark' => $one,
+            'points' => ($points = $one->score()->line($criterion)?->points) === null ? '' : Figure::plain($points),
+            'words' => MarkForm::inWords($found, $one->choices->on($criterion)),
+            'comment' => $one->choices->on($criterion)->comment,
         ])]);
     }
 
     /** Keys and layout, which follow their person to every device. */
     public function settings(Request $request): Response
     {
-        $fields = $request->validate(['keys' => ['nullable', 'array'], 'keys.*' => ['nullable', 'string', 'max:1'], 'side' => ['nullable', 'integer', 'min:300', 'max:3000']], ['keys.*.max' => 'A key is one character.']);
+        $fields = $request->validate(
+            [
+                'keys' => ['nullable', 'array'], 'keys.*' => ['nullable', 'string', 'max:1'],
+                'side' => ['nullable', 'integer', 'min:300', 'max:3000'],
+            ],
+            ['keys.*.max' => 'A key is one character.'],
+        );
         $person = $this->person($request);
         $desk = $person->desk ?? [];
         if (isset($fields['keys'])) {
-            $keys = array_map(fn (?string $key) => (string) $key, array_intersect_key($fields['keys'], DeskKeys::USUAL));
-            $used = array_filter(array_count_values(array_filter($keys, fn (string $key) => $key !== '')), fn (int $times) => $times > 1);
-            abort_if($used !== [], 422, 'Two commands have the same key: '.implode(', ', array_keys($used)).'. Nothing was changed.');
+            $keys = array_map(
+                fn (?string $key) => (string) $key, array_intersect_key($fields['keys'], DeskKeys::USUAL),
+            );
+            $used = array_filter(
+                array_count_values(array_filter($keys, fn (string $key) => $key !== '')), fn (int $times) => $times > 1,
+            );
+            abort_if(
+                $used !== [], 422,
+                'Two commands have the same key: '.implode(', ', array_keys($used)).'. Nothing was changed.',
+            );
             $desk['keys'] = $keys;
         }
         if (isset($fields['side'])) {
@@ -186,7 +255,13 @@ final class DeskController extends Controller
         $rubric = $mark->rubricVersion->toCore();
         $score = $mark->score();
 
-        return view('mark.total', ['mark' => $mark, 'rubric' => $rubric, 'score' => $score, 'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'saved' => now()]);
+        return view(
+            'mark.total',
+            [
+                'mark' => $mark, 'rubric' => $rubric, 'score' => $score,
+                'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals), 'saved' => now(),
+            ],
+        );
     }
 
     /**
@@ -195,13 +270,20 @@ final class DeskController extends Controller
      * @param  list<array{number: int, url: string}>  $files
      * @return array<string, mixed>
      */
-    private function config(Mark $mark, User $person, DeskState $state, Collection $sets, array $criteria, array $files, bool $earlier): array
-    {
+    private function config(
+        Mark $mark, User $person, DeskState $state, Collection $sets, array $criteria, array $files, bool $earlier,
+    ): array {
         return [
-            'code' => $mark->script->code, 'earlier' => $earlier, 'state' => $state->of($mark), 'place' => $mark->place, 'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
-            'criteria' => (object) array_combine(array_map(fn (Criterion $one) => $one->id(), $criteria), array_map(fn (Criterion $one) => $one->title(), $criteria)),
-            'sync' => route('mark.sync', $mark), 'news' => route('mark.news', $mark), 'token' => route('mark.token', $mark), 'settings' => route('mark.settings'),
-            'attachments' => route('attachments.store', $mark), 'bankUsed' => route('bank.comments.used', 'ENTRY'), 'voiceSeconds' => (int) config('harbor.voice.seconds'), 'files' => $files,
+            'code' => $mark->script->code, 'earlier' => $earlier, 'state' => $state->of($mark), 'place' => $mark->place,
+            'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
+            'criteria' => (object) array_combine(
+                array_map(fn (Criterion $one) => $one->id(), $criteria),
+                array_map(fn (Criterion $one) => $one->title(), $criteria),
+            ),
+            'sync' => route('mark.sync', $mark), 'news' => route('mark.news', $mark),
+            'token' => route('mark.token', $mark), 'settings' => route('mark.settings'),
+            'attachments' => route('attachments.store', $mark), 'bankUsed' => route('bank.comments.used', 'ENTRY'),
+            'voiceSeconds' => (int) config('harbor.voice.seconds'), 'files' => $files,
             'bank' => $this->bank($sets),
         ];
     }
@@ -214,7 +296,11 @@ final class DeskController extends Controller
     private function files(Mark $mark): array
     {
         return array_values($mark->handin->files->filter(fn (HandinFile $file) => $file->pages_path !== null)
-            ->map(fn (HandinFile $file) => ['number' => $file->position, 'url' => route('mark.pages', [$mark, $file->position])])->all());
+            ->map(
+                fn (HandinFile $file) => [
+                    'number' => $file->position, 'url' => route('mark.pages', [$mark, $file->position]),
+                ]
+            )->all());
     }
 
     /**
@@ -230,7 +316,13 @@ final class DeskController extends Controller
         }
         $masks = ReadWork::masks($mark->script->group()->map(fn ($script) => $script->student));
 
-        return array_map(fn (array $one) => ['label' => $one['label'], 'answer' => array_reduce($masks, fn (string $answer, $mask) => $mask->hide($answer), $one['answer'])], $declared);
+        return array_map(
+            fn (array $one) => [
+                'label' => $one['label'],
+                'answer' => array_reduce($masks, fn (string $answer, $mask) => $mask->hide($answer), $one['answer']),
+            ],
+            $declared,
+        );
     }
 
     /**
@@ -242,7 +334,11 @@ final class DeskController extends Controller
         $titled = $sets->keyBy('id');
         $comments = $sets->isEmpty() ? [] : BankComment::query()->whereIn('bank_set_id', $titled->keys())->get()->all();
 
-        return array_values(array_map(fn (BankComment $one) => $one->setRelation('set', $titled[$one->bank_set_id])->forDesk(), $comments));
+        return array_values(
+            array_map(
+                fn (BankComment $one) => $one->setRelation('set', $titled[$one->bank_set_id])->forDesk(), $comments,
+            )
+        );
     }
 
     /**
@@ -251,6 +347,13 @@ final class DeskController extends Controller
      */
     private function sets(Collection $sets): array
     {
-        return [...$sets->mapWithKeys(fn (BankSet $set) => [$set->public_id => $set->title.($set->module_id === null ? ' (yours)' : ' (the team’s)')])->all(), 'own' => 'a new set of your own', 'team' => 'a new set of the team'];
+        return [
+            ...$sets->mapWithKeys(
+                fn (BankSet $set) => [
+                    $set->public_id => $set->title.($set->module_id === null ? ' (yours)' : ' (the team’s)'),
+                ]
+            )->all(),
+            'own' => 'a new set of your own', 'team' => 'a new set of the team',
+        ];
     }
 }

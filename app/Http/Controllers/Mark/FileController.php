@@ -24,7 +24,10 @@ final class FileController extends Controller
         $this->authorize('open', $mark);
         abort_unless(in_array($kind, $copies->kinds($mark->handin), true), 404);
 
-        return Storage::download($copies->path($mark->handin, $kind), "{$mark->script->code}.{$kind->value}", ['Content-Type' => 'application/octet-stream']);
+        return Storage::download(
+            $copies->path($mark->handin, $kind), "{$mark->script->code}.{$kind->value}",
+            ['Content-Type' => 'application/octet-stream'],
+        );
     }
 
     /** The pages of a PDF, drawn anew, as the desk shows them. */
@@ -43,6 +46,11 @@ final class FileController extends Controller
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
 
-        return $takeAway->zip($assignment, $assignment->scripts()->getQuery()->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id)), $this->person($request));
+        return $takeAway->zip(
+            $assignment,
+            $assignment->scripts()->getQuery()
+                ->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id)),
+            $this->person($request),
+        );
     }
 }

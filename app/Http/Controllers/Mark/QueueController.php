@@ -28,16 +28,25 @@ final class QueueController extends Controller
         $person = $this->person($request);
         $filter = DeskQueue::filter($request->query());
         $all = $queue->queue($assignment->id, $person->id, []);
-        $counts = $all->clone()->selectRaw('COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM(done_at IS NULL AND begun_at IS NOT NULL) AS begun, SUM(done_at IS NULL AND aside_reason IS NOT NULL) AS aside, SUM(done_at IS NOT NULL) AS done')->toBase()->sole();
-        $marks = $queue->queue($assignment->id, $person->id, $filter)->with(['script.result', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])->withCount(['comments' => fn ($query) => $query->whereNull('gone_at')])
+        $counts = $all->clone()
+            ->selectRaw(
+                'COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM(done_at IS NULL AND begun_at IS NOT NULL) AS begun, SUM(done_at IS NULL AND aside_reason IS NOT NULL) AS aside, SUM(done_at IS NOT NULL) AS done'
+            )
+            ->toBase()->sole();
+        $marks = $queue->queue($assignment->id, $person->id, $filter)
+            ->with(['script.result', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])
+            ->withCount(['comments' => fn ($query) => $query->whereNull('gone_at')])
             ->orderByRaw(DeskQueue::order($filter['order'] ?? 'need'))->paginate(self::PAGE)->appends($filter);
         $coordinates = $person->coordinates($assignment->module_id);
 
         return view('mark.queue', [
-            'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter, 'sections' => array_keys($queue->sections($assignment->id, $person->id)), 'coordinates' => $coordinates,
-            'flagged' => $queue->queue($assignment->id, $person->id, ['show' => 'flagged'])->count(), 'next' => $queue->resume($assignment, $person),
+            'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter,
+            'sections' => array_keys($queue->sections($assignment->id, $person->id)), 'coordinates' => $coordinates,
+            'flagged' => $queue->queue($assignment->id, $person->id, ['show' => 'flagged'])->count(),
+            'next' => $queue->resume($assignment, $person),
             'progress' => $coordinates ? $progress->of($assignment) : collect(),
-            'together' => Mark::query()->where('assignment_id', $assignment->id)->where('seat', Seat::Together)->exists(),
+            'together' => Mark::query()->where('assignment_id', $assignment->id)->where('seat', Seat::Together)
+                ->exists(),
         ]);
     }
 
@@ -45,9 +54,16 @@ final class QueueController extends Controller
     public function remind(Request $request, Assignment $assignment, RemindMarkers $remind): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(['to' => ['required', 'array', 'min:1'], 'to.*' => ['string'], 'body' => ['required', 'string', 'max:5000']], ['to.required' => 'Choose who is written to.', 'body.required' => 'Write what they should read.']);
+        $fields = $request->validate(
+            [
+                'to' => ['required', 'array', 'min:1'], 'to.*' => ['string'],
+                'body' => ['required', 'string', 'max:5000'],
+            ],
+            ['to.required' => 'Choose who is written to.', 'body.required' => 'Write what they should read.'],
+        );
         $count = $remind($assignment, $fields['to'], $fields['body'], $this->person($request));
 
-        return redirect()->route('mark.index', $assignment)->with('said', $count === 1 ? 'One marker was written to.' : "{$count} markers were written to.");
+        return redirect()->route('mark.index', $assignment)
+            ->with('said', $count === 1 ? 'One marker was written to.' : "{$count} markers were written to.");
     }
 }

@@ -20,23 +20,34 @@ use Illuminate\Http\Response;
  */
 final class SyncController extends Controller
 {
-    public function update(Request $request, Mark $mark, SyncDesk $sync, TouchMark $touch, DeskState $state): JsonResponse
-    {
+    public function update(
+        Request $request, Mark $mark, SyncDesk $sync, TouchMark $touch, DeskState $state,
+    ): JsonResponse {
         $this->authorize('open', $mark);
         $fields = $request->validate([
-            'changes' => ['present', 'array', 'max:200'], 'changes.*' => ['array'], 'changes.*.key' => ['required', 'string', 'max:120'],
-            'place' => ['nullable', 'array'], 'place.y' => ['nullable', 'numeric', 'min:0', 'max:100000000'], 'place.view' => ['nullable', 'string', 'max:20'], 'place.page' => ['nullable', 'integer', 'min:1', 'max:10000'], 'place.criterion' => ['nullable', 'string', 'max:100'],
+            'changes' => ['present', 'array', 'max:200'], 'changes.*' => ['array'],
+            'changes.*.key' => ['required', 'string', 'max:120'],
+            'place' => ['nullable', 'array'], 'place.y' => ['nullable', 'numeric', 'min:0', 'max:100000000'],
+            'place.view' => ['nullable', 'string', 'max:20'],
+            'place.page' => ['nullable', 'integer', 'min:1', 'max:10000'],
+            'place.criterion' => ['nullable', 'string', 'max:100'],
             'active' => ['nullable', 'integer', 'min:0', 'max:86400'],
         ]);
         $touch($mark, $fields['place'] ?? null, (int) ($fields['active'] ?? 0));
         if ($fields['changes'] === []) {
             return response()->json(['outcomes' => (object) [], 'version' => $mark->refresh()->lock_version]);
         }
-        // As it was sent: a space at the end of a sentence under way is part of it, and an empty text is no missing one.
+        // As it was sent: a space at the end of a sentence under way is part of it, and an empty text is no missing
+        // one.
         $sent = MendJson::read($request)['changes'] ?? [];
         ['mark' => $saved, 'outcomes' => $outcomes] = $sync($mark, array_values(is_array($sent) ? $sent : []));
 
-        return response()->json(['outcomes' => $outcomes, 'version' => $saved->lock_version, 'saved' => Clock::time(now()), 'total' => $state->total($saved)]);
+        return response()->json(
+            [
+                'outcomes' => $outcomes, 'version' => $saved->lock_version, 'saved' => Clock::time(now()),
+                'total' => $state->total($saved),
+            ]
+        );
     }
 
     /** What stands on the server now, for a page that knows an older version; nothing when there is nothing new. */
@@ -55,6 +66,8 @@ final class SyncController extends Controller
     {
         $this->authorize('open', $mark);
 
-        return response()->json(['token' => $request->session()->token(), 'person' => $this->person($request)->public_id]);
+        return response()->json(
+            ['token' => $request->session()->token(), 'person' => $this->person($request)->public_id]
+        );
     }
 }

@@ -33,13 +33,23 @@ final class ModerateController extends Controller
         $this->authorize('viewModeration', $assignment);
         $person = $this->person($request);
         $all = $policy->viewAllMarks($person, $assignment);
-        $scripts = $assignment->scripts()->whereHas('marks', fn ($query) => $all ? $query : $query->where('marker_id', $person->id))
+        $scripts = $assignment->scripts()->whereHas(
+            'marks', fn ($query) => $all ? $query : $query->where('marker_id', $person->id),
+        )
             ->with(['marks.rubricVersion', 'marks.marker:id,name', 'settlement', 'result'])->get()
             // A marker never learns anything of the other mark before both are in.
             ->filter(fn (Script $script) => $all || $script->marks->every(fn (Mark $mark) => $mark->isDone()))
-            ->sortBy(fn (Script $script) => [$script->standing === Standing::ToSettle ? 0 : 1, $script->code])->values();
+            ->sortBy(
+                fn (Script $script) => [$script->standing === Standing::ToSettle ? 0 : 1, $script->code]
+            )->values();
 
-        return view('moderate.index', ['assignment' => $assignment, 'scripts' => $scripts, 'all' => $all, 'toSettle' => $scripts->filter(fn (Script $script) => $script->standing === Standing::ToSettle)]);
+        return view(
+            'moderate.index',
+            [
+                'assignment' => $assignment, 'scripts' => $scripts, 'all' => $all,
+                'toSettle' => $scripts->filter(fn (Script $script) => $script->standing === Standing::ToSettle),
+            ],
+        );
     }
 
     /**
@@ -49,7 +59,8 @@ final class ModerateController extends Controller
      */
     private function log(Script $script): array
     {
-        $lines = LogbookLine::query()->where('assignment', $script->assignment->public_id)->whereIn('event', [LogEvent::MarkHandedOver, LogEvent::NameLookedAt])
+        $lines = LogbookLine::query()->where('assignment', $script->assignment->public_id)
+            ->whereIn('event', [LogEvent::MarkHandedOver, LogEvent::NameLookedAt])
             ->where('subject', $script->code)->with('words')->orderBy('number')->get();
 
         return ['lines' => $lines, 'reading' => Reading::of($lines)];
@@ -66,7 +77,13 @@ final class ModerateController extends Controller
     public function show(Request $request, Script $script): View
     {
         $this->authorize('viewModeration', $script);
-        $script->load(['marks.marker:id,name', 'marks.rubricVersion', 'marks.comments' => fn ($query) => $query->whereNull('gone_at')->orderBy('id'), 'settlement', 'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id')]);
+        $script->load(
+            [
+                'marks.marker:id,name', 'marks.rubricVersion',
+                'marks.comments' => fn ($query) => $query->whereNull('gone_at')->orderBy('id'), 'settlement',
+                'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id'),
+            ]
+        );
         $first = $script->mark(Seat::First);
         $second = $script->mark(Seat::Second);
         $both = $first?->isDone() && $second?->isDone();
@@ -88,11 +105,14 @@ final class ModerateController extends Controller
         $this->authorize('settle', $script);
         $fields = $request->validate(
             ['mark' => ['required', 'string', 'max:10'], 'reason' => ['required', 'string', 'min:10', 'max:4000']],
-            ['reason.*' => 'Write the reason in a sentence (10 letters at least): the other marker, the examiner and the student’s working will show it.'],
+            [
+                'reason.*' => 'Write the reason in a sentence (10 letters at least): the other marker, the examiner and the student’s working will show it.',
+            ],
         );
         $propose($script, $this->person($request), trim($fields['mark']), $fields['reason']);
 
-        return redirect()->route('moderate.show', $script)->with('said', 'Proposed. The other marker sees it on Today.');
+        return redirect()->route('moderate.show', $script)
+            ->with('said', 'Proposed. The other marker sees it on Today.');
     }
 
     public function accept(Request $request, Script $script, AcceptProposal $accept): RedirectResponse

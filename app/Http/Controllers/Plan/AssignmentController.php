@@ -62,13 +62,15 @@ final class AssignmentController extends Controller
         return view('plan.assignment', $this->data($request, $assignment->module, $assignment));
     }
 
-    public function update(AssignmentRequest $request, Assignment $assignment, SaveAssignment $save, Touches $touches): RedirectResponse
-    {
+    public function update(
+        AssignmentRequest $request, Assignment $assignment, SaveAssignment $save, Touches $touches,
+    ): RedirectResponse {
         $this->authorize('coordinate', $assignment);
         $before = $assignment->replicate();
         $saved = $save($assignment->module, $assignment, $request->fields(), $request->integer('lock_version'));
 
-        return redirect()->route('plan.edit', $assignment)->with('said', implode(' ', ['Saved.', ...$touches->between($before, $saved)]));
+        return redirect()->route('plan.edit', $assignment)
+            ->with('said', implode(' ', ['Saved.', ...$touches->between($before, $saved)]));
     }
 
     public function open(Assignment $assignment, OpenAssignment $open): RedirectResponse
@@ -84,7 +86,13 @@ final class AssignmentController extends Controller
     {
         $this->authorize('coordinate', $assignment);
 
-        return view('collect.hand-in', ['assignment' => $assignment->load('rubricVersion', 'module', 'templates'), 'rubric' => $assignment->rubricVersion?->toCore(), 'script' => null, 'preview' => true]);
+        return view(
+            'collect.hand-in',
+            [
+                'assignment' => $assignment->load('rubricVersion', 'module', 'templates'),
+                'rubric' => $assignment->rubricVersion?->toCore(), 'script' => null, 'preview' => true,
+            ],
+        );
     }
 
     public function copy(Request $request, Assignment $assignment, CopyAssignment $copy): RedirectResponse
@@ -95,7 +103,8 @@ final class AssignmentController extends Controller
         $this->authorize('coordinate', $module);
         $made = $copy($assignment, $module);
 
-        return redirect()->route('plan.edit', $made)->with('said', 'This is the copy. It has everything but dates and people; students do not see it yet.');
+        return redirect()->route('plan.edit', $made)
+            ->with('said', 'This is the copy. It has everything but dates and people; students do not see it yet.');
     }
 
     /**
@@ -108,12 +117,20 @@ final class AssignmentController extends Controller
 
         return [
             'module' => $module, 'assignment' => $assignment, 'scales' => GradeScale::documentsFor($module),
-            'rubrics' => RubricLibrary::usableIn($module, $person)->with(['latestVersion', 'module'])->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')->get(),
+            'rubrics' => RubricLibrary::usableIn($module, $person)->with(['latestVersion', 'module'])
+                ->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')->get(),
             'newer' => $assignment !== null && $assignment->isPublished() ? RubricChange::newer($assignment) : null,
             'baselines' => WritingBaseline::query()->where('module_id', $module->id)->orderBy('name')->get(),
             'handedIn' => $assignment?->scripts()->whereNotNull('current_handin_id')->count() ?? 0,
             'withMarkers' => $assignment?->scripts()->whereHas('marks')->exists() ?? false,
-            'modules' => Module::query()->whereIn('id', $person->memberships->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->orderBy('code')->get(),
+            'modules' => Module::query()
+                ->whereIn(
+                    'id',
+                    $person->memberships->filter(
+                        fn (Membership $m) => $m->role === Role::Coordinator
+                    )->pluck('module_id'),
+                )
+                ->orderBy('code')->get(),
         ];
     }
 }

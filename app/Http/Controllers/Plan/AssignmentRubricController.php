@@ -28,7 +28,9 @@ final class AssignmentRubricController extends Controller
 
         return view('plan.assignment-rubric', [
             'assignment' => $assignment, 'from' => $from, 'to' => $to,
-            'changes' => $from === null || $to === null ? [] : DraftChanges::between(Draft::of($from->document), Draft::of($to->document)),
+            'changes' => $from === null || $to === null
+                ? []
+                : DraftChanges::between(Draft::of($from->document), Draft::of($to->document)),
             'marks' => $to === null ? ['rows' => [], 'stays' => 0, 'open' => 0] : $change->preview($assignment, $to),
             'maySee' => $request->user()?->can('viewAllMarks', $assignment) === true,
         ]);
@@ -37,9 +39,19 @@ final class AssignmentRubricController extends Controller
     public function update(Request $request, Assignment $assignment, ChangeAssignmentRubric $change): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(['marks' => ['required', Rule::in(array_keys(ChangeAssignmentRubric::CHOICES))], 'to' => ['required', 'integer']], ['marks.required' => 'Choose what happens to the marks that are begun.']);
+        $fields = $request->validate(
+            [
+                'marks' => ['required', Rule::in(array_keys(ChangeAssignmentRubric::CHOICES))],
+                'to' => ['required', 'integer'],
+            ],
+            ['marks.required' => 'Choose what happens to the marks that are begun.'],
+        );
         $counts = $change($assignment, $fields['marks'], (int) $fields['to']);
 
-        return redirect()->route('plan.edit', $assignment)->with('said', "The newer rubric is in use. {$counts['changed']} marks went over, {$counts['kept']} stay as they were, {$counts['opened']} are open again. Students are written to.");
+        return redirect()->route('plan.edit', $assignment)
+            ->with(
+                'said',
+                "The newer rubric is in use. {$counts['changed']} marks went over, {$counts['kept']} stay as they were, {$counts['opened']} are open again. Students are written to.",
+            );
     }
 }

@@ -32,15 +32,18 @@ final class GradeScaleController extends Controller
         $scales = array_map(BandScale::fromArray(...), GradeScale::documentsFor($module));
 
         return view('plan.bands', [
-            'module' => $module, 'scales' => $scales, 'own' => GradeScale::query()->where('module_id', $module->id)->get()->keyBy('public_id'),
-            'asked' => $request->string('turn')->limit(60, '')->toString(), 'answers' => $this->turned($scales, trim($request->string('turn')->limit(60, '')->toString())),
+            'module' => $module, 'scales' => $scales,
+            'own' => GradeScale::query()->where('module_id', $module->id)->get()->keyBy('public_id'),
+            'asked' => $request->string('turn')->limit(60, '')->toString(),
+            'answers' => $this->turned($scales, trim($request->string('turn')->limit(60, '')->toString())),
         ]);
     }
 
     public function create(Request $request, Module $module): View
     {
         $this->authorize('coordinate', $module);
-        $from = GradeScale::documentsFor($module)[$request->string('from')->toString()] ?? ['name' => '', 'bands' => [['name' => '', 'from' => '0']]];
+        $from = GradeScale::documentsFor($module)[$request->string('from')->toString()]
+            ?? ['name' => '', 'bands' => [['name' => '', 'from' => '0']]];
 
         return $this->form($module, null, ['name' => ''] + $from);
     }
@@ -70,24 +73,46 @@ final class GradeScaleController extends Controller
     {
         $bands = [];
         foreach (is_array($request->input('bands')) ? $request->input('bands') : [] as $row) {
-            $cells = array_map(fn (string $key) => is_array($row) && is_string($row[$key] ?? null) ? trim($row[$key]) : '', ['name' => 'name', 'from' => 'from', 'value' => 'value']);
+            $cells = array_map(
+                fn (string $key) => is_array($row) && is_string($row[$key] ?? null) ? trim($row[$key]) : '',
+                ['name' => 'name', 'from' => 'from', 'value' => 'value'],
+            );
             if (implode('', $cells) !== '') {
-                $bands[] = array_filter($cells, fn (string $cell, string $key) => $key !== 'value' || $cell !== '', ARRAY_FILTER_USE_BOTH);
+                $bands[] = array_filter(
+                    $cells, fn (string $cell, string $key) => $key !== 'value' || $cell !== '', ARRAY_FILTER_USE_BOTH,
+                );
             }
         }
         // Rows may be written in any order: they are sorted by their lower bound where all are numbers.
         $from = fn (array $band) => Document::parse($band['from']);
         if (! in_array(null, array_map($from, $bands), true)) {
-            usort($bands, fn (array $a, array $b) => ($from($a) ?? BigDecimal::zero())->compareTo($from($b) ?? BigDecimal::zero()));
+            usort(
+                $bands,
+                fn (array $a, array $b) => (
+                    $from($a) ?? BigDecimal::zero()
+                )->compareTo($from($b) ?? BigDecimal::zero()),
+            );
         }
-        $document = ['name' => trim($request->string('name')->toString()), 'boundary' => $request->string('boundary')->toString() ?: BoundaryRule::AsItStands->value, 'bands' => $bands];
+        $document = [
+            'name' => trim($request->string('name')->toString()),
+            'boundary' => $request->string('boundary')->toString() ?: BoundaryRule::AsItStands->value,
+            'bands' => $bands,
+        ];
         try {
-            $stored = $save($module, $scale, $document, $scale === null ? null : $request->integer('lock_version'), $this->person($request));
+            $stored = $save(
+                $module, $scale, $document, $scale === null ? null : $request->integer('lock_version'),
+                $this->person($request),
+            );
         } catch (InvalidInput $e) {
-            return back()->withInput()->withErrors(['bands' => array_map(fn (Fault $fault) => self::inWords($fault, $bands), $e->faults)]);
+            return back()->withInput()
+                ->withErrors(['bands' => array_map(fn (Fault $fault) => self::inWords($fault, $bands), $e->faults)]);
         }
 
-        return redirect()->route('bands.index', $module)->with('said', "The bands “{$stored->name}” are saved. Assignments that have them already keep what they were given.");
+        return redirect()->route('bands.index', $module)
+            ->with(
+                'said',
+                "The bands “{$stored->name}” are saved. Assignments that have them already keep what they were given.",
+            );
     }
 
     /**
@@ -111,7 +136,15 @@ final class GradeScaleController extends Controller
     {
         $rows = array_values(is_array($document['bands'] ?? null) ? $document['bands'] : []);
 
-        return view('plan.bands-form', ['module' => $module, 'scale' => $scale, 'document' => $document, 'rows' => array_pad($rows, count($rows) + self::EMPTY_ROWS, ['name' => '', 'from' => '', 'value' => ''])]);
+        return view(
+            'plan.bands-form',
+            [
+                'module' => $module, 'scale' => $scale, 'document' => $document,
+                'rows' => array_pad(
+                    $rows, count($rows) + self::EMPTY_ROWS, ['name' => '', 'from' => '', 'value' => ''],
+                ),
+            ],
+        );
     }
 
     /**

@@ -32,22 +32,33 @@ final class LibraryController extends Controller
         $this->authorize('viewAny', Rubric::class);
         $person = $this->person($request);
         $wanted = [
-            'q' => $request->string('q')->limit(200, '')->toString(), 'kind' => $request->string('kind')->toString(), 'shelf' => $request->string('shelf')->toString(), 'state' => $request->string('state')->toString(),
+            'q' => $request->string('q')->limit(200, '')->toString(), 'kind' => $request->string('kind')->toString(),
+            'shelf' => $request->string('shelf')->toString(), 'state' => $request->string('state')->toString(),
             'least' => $request->integer('least') ?: null, 'most' => $request->integer('most') ?: null,
         ];
 
         return view('plan.rubrics', [
-            'rubrics' => $library->find($person, $wanted), 'wanted' => $wanted, 'plans' => $person->can('create', Rubric::class),
-            'shelves' => RubricLibrary::shelves($person), 'for' => $request->string('for')->toString(), 'modules' => Module::query()->whereIn('id', $person->memberships->pluck('module_id'))->orderBy('code')->get(),
+            'rubrics' => $library->find($person, $wanted), 'wanted' => $wanted,
+            'plans' => $person->can('create', Rubric::class),
+            'shelves' => RubricLibrary::shelves($person), 'for' => $request->string('for')->toString(),
+            'modules' => Module::query()->whereIn('id', $person->memberships->pluck('module_id'))->orderBy('code')
+                ->get(),
         ]);
     }
 
     public function store(Request $request, AddRubric $add): RedirectResponse
     {
         $this->authorize('create', Rubric::class);
-        $fields = $request->validate(['title' => ['required', 'string', 'max:200'], 'as' => ['nullable', 'in:levels,holistic']]);
-        $draft = ($fields['as'] ?? 'levels') === 'holistic' ? Draft::holistic($fields['title']) : Draft::blank($fields['title']);
-        $rubric = $this->shelve($request, fn (?Module $module, bool $institution, User $person) => $add($draft, $person, $module, '', $institution));
+        $fields = $request->validate(
+            ['title' => ['required', 'string', 'max:200'], 'as' => ['nullable', 'in:levels,holistic']]
+        );
+        $draft = ($fields['as'] ?? 'levels') === 'holistic'
+            ? Draft::holistic($fields['title'])
+            : Draft::blank($fields['title']);
+        $rubric = $this->shelve(
+            $request,
+            fn (?Module $module, bool $institution, User $person) => $add($draft, $person, $module, '', $institution),
+        );
 
         return redirect()->route('rubrics.show', $rubric);
     }
@@ -56,17 +67,31 @@ final class LibraryController extends Controller
     {
         $this->authorize('copy', $rubric);
         $version = $rubric->latestVersion?->number;
-        $from = "copied from “{$rubric->title}”".($version === null ? '' : ", version {$version}").', '.$rubric->place();
-        $copy = $this->shelve($request, fn (?Module $module, bool $institution, User $person) => $add($rubric->draft()->set('title', mb_substr($rubric->title, 0, 190).' (copy)'), $person, $module, $from, $institution));
+        $from = "copied from “{$rubric->title}”".($version === null ? '' : ", version {$version}").', '
+            .$rubric->place();
+        $copy = $this->shelve(
+            $request,
+            fn (?Module $module, bool $institution, User $person) => $add(
+                $rubric->draft()->set('title', mb_substr($rubric->title, 0, 190).' (copy)'), $person, $module, $from,
+                $institution,
+            ),
+        );
 
-        return redirect()->route('rubrics.show', $copy)->with('said', 'This is a copy; the rubric it was made from stays as it is.');
+        return redirect()->route('rubrics.show', $copy)
+            ->with('said', 'This is a copy; the rubric it was made from stays as it is.');
     }
 
     /** All rubrics of a file or none: a fault anywhere is listed by its place and nothing is taken. */
     public function import(Request $request, AddRubric $add): RedirectResponse
     {
         $this->authorize('create', Rubric::class);
-        $request->validate(['file' => ['required', 'file', 'max:20480']], ['file.required' => 'Choose a file.', 'file.max' => 'The file is larger than 20 MB; a rubric is far smaller. Nothing was taken from it.']);
+        $request->validate(
+            ['file' => ['required', 'file', 'max:20480']],
+            [
+                'file.required' => 'Choose a file.',
+                'file.max' => 'The file is larger than 20 MB; a rubric is far smaller. Nothing was taken from it.',
+            ],
+        );
         $file = $request->file('file');
         assert($file instanceof UploadedFile);
         $name = mb_substr($file->getClientOriginalName(), 0, 120);
@@ -76,12 +101,31 @@ final class LibraryController extends Controller
             $faults = array_map(strval(...), array_slice($e->faults, 0, self::SHOWN_FAULTS));
             $more = count($e->faults) - count($faults);
 
-            return back()->withInput($request->except('file'))->withErrors(['file' => ["Nothing was taken from {$name}. Mend these and choose it again:", ...$faults, ...($more > 0 ? ["and {$more} more"] : [])]]);
+            return back()->withInput($request->except('file'))
+                ->withErrors(
+                    [
+                        'file' => [
+                            "Nothing was taken from {$name}. Mend these and choose it again:", ...$faults,
+                            ...($more > 0 ? ["and {$more} more"] : []),
+                        ],
+                    ]
+                );
         }
-        $made = $this->shelve($request, fn (?Module $module, bool $institution, User $person) => DB::transaction(fn () => array_map(fn ($draft) => $add($draft, $person, $module, "imported from {$name}", $institution), $drafts)));
-        $said = count($made) === 1 ? 'The rubric is in the library as a working copy.' : count($made).' rubrics are in the library as working copies.';
+        $made = $this->shelve(
+            $request,
+            fn (?Module $module, bool $institution, User $person) => DB::transaction(
+                fn () => array_map(
+                    fn ($draft) => $add($draft, $person, $module, "imported from {$name}", $institution), $drafts,
+                )
+            ),
+        );
+        $said = count($made) === 1
+            ? 'The rubric is in the library as a working copy.'
+            : count($made).' rubrics are in the library as working copies.';
 
-        return (count($made) === 1 ? redirect()->route('rubrics.show', $made[0]) : redirect()->route('rubrics.index'))->with('said', $said);
+        return (
+            count($made) === 1 ? redirect()->route('rubrics.show', $made[0]) : redirect()->route('rubrics.index')
+        )->with('said', $said);
     }
 
     /**

@@ -27,16 +27,37 @@ final class RubricFileController extends Controller
         $this->authorize('view', $rubric);
         $draft = $rubric->draft();
         if (in_array($form, ['pdf', 'case'], true) && $draft->faults() !== []) {
-            throw new Refused('This rubric is not complete yet, so it cannot be '.($form === 'pdf' ? 'printed' : 'written as CASE').'. The sheet says what is to mend; our own JSON takes it as it is.');
+            throw new Refused(
+                'This rubric is not complete yet, so it cannot be '.($form === 'pdf' ? 'printed' : 'written as CASE')
+                    .'. The sheet says what is to mend; our own JSON takes it as it is.'
+            );
         }
         [$type, $ending, $content] = match ($form) {
-            'case' => ['application/json', 'case.json', CaseRubric::write($draft, fn (string $path): string => Uuid::uuid5($rubric->public_id, $path)->toString(), rtrim(url('/'), '/'), $rubric->updated_at->toIso8601ZuluString())],
+            'case' => [
+                'application/json', 'case.json',
+                CaseRubric::write(
+                    $draft, fn (string $path): string => Uuid::uuid5($rubric->public_id, $path)->toString(),
+                    rtrim(url('/'), '/'), $rubric->updated_at->toIso8601ZuluString(),
+                ),
+            ],
             'csv' => ['text/csv; charset=utf-8', 'csv', RubricCsv::write($draft)],
-            'pdf' => ['application/pdf', 'pdf', $pdf->of('plan.rubric-print', ['rubric' => $rubric, 'core' => CoreRubric::fromArray($rubric->document)], landscape: true)],
+            'pdf' => [
+                'application/pdf', 'pdf',
+                $pdf->of(
+                    'plan.rubric-print', ['rubric' => $rubric, 'core' => CoreRubric::fromArray($rubric->document)],
+                    landscape: true,
+                ),
+            ],
             default => ['application/json', 'json', RubricJson::write($draft)],
         };
         $name = Str::slug($rubric->title) ?: 'rubric';
 
-        return response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => HeaderUtils::makeDisposition('attachment', "{$name}.{$ending}")]);
+        return response(
+            $content, 200,
+            [
+                'Content-Type' => $type,
+                'Content-Disposition' => HeaderUtils::makeDisposition('attachment', "{$name}.{$ending}"),
+            ],
+        );
     }
 }

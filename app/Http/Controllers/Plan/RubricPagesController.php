@@ -54,7 +54,10 @@ final class RubricPagesController extends Controller
             $refused[] = ucfirst($e->faults[0]->what);
             $score = Scorer::score($core, []);
         }
-        $data = ['rubric' => $rubric, 'core' => $core, 'marks' => $marks, 'score' => $score, 'working' => ScoreWorking::of($score, $core->weighting, $core->decimals), 'refused' => $refused];
+        $data = [
+            'rubric' => $rubric, 'core' => $core, 'marks' => $marks, 'score' => $score,
+            'working' => ScoreWorking::of($score, $core->weighting, $core->decimals), 'refused' => $refused,
+        ];
 
         return view($request->header('HX-Request') === null ? 'plan.rubric-try' : 'plan.rubric-tried', $data);
     }
@@ -63,23 +66,38 @@ final class RubricPagesController extends Controller
     {
         $this->authorize('view', $rubric);
 
-        return view('plan.rubric-students', ['rubric' => $rubric, 'core' => $this->core($rubric), 'editable' => $request->user()?->can('edit', $rubric) === true && $rubric->state === \App\Enums\RubricState::WorkingCopy]);
+        return view(
+            'plan.rubric-students',
+            [
+                'rubric' => $rubric, 'core' => $this->core($rubric),
+                'editable' => $request->user()?->can('edit', $rubric) === true
+                    && $rubric->state === \App\Enums\RubricState::WorkingCopy,
+            ],
+        );
     }
 
     public function versions(Rubric $rubric): View
     {
         $this->authorize('view', $rubric);
         $versions = $rubric->versions()->with('madeBy:id,name')->orderByDesc('number')->get();
-        $used = Assignment::query()->whereIn('rubric_version_id', $versions->pluck('id'))->with('module')->orderBy('title')->get()->groupBy('rubric_version_id');
+        $used = Assignment::query()->whereIn('rubric_version_id', $versions->pluck('id'))->with('module')
+            ->orderBy('title')->get()->groupBy('rubric_version_id');
         $changes = [];
         foreach ($versions as $i => $version) {
             $before = $versions[$i + 1] ?? null;
-            $changes[$version->id] = $before === null ? null : DraftChanges::between(Draft::of($before->document), Draft::of($version->document));
+            $changes[$version->id] = $before === null
+                ? null
+                : DraftChanges::between(Draft::of($before->document), Draft::of($version->document));
         }
         $latest = $versions->first();
-        $open = $latest === null || $rubric->state !== RubricState::WorkingCopy ? null : DraftChanges::between(Draft::of($latest->document), $rubric->draft());
+        $open = $latest === null || $rubric->state !== RubricState::WorkingCopy
+            ? null
+            : DraftChanges::between(Draft::of($latest->document), $rubric->draft());
 
-        return view('plan.rubric-versions', ['rubric' => $rubric, 'versions' => $versions, 'used' => $used, 'changes' => $changes, 'open' => $open]);
+        return view(
+            'plan.rubric-versions',
+            ['rubric' => $rubric, 'versions' => $versions, 'used' => $used, 'changes' => $changes, 'open' => $open],
+        );
     }
 
     public function files(Rubric $rubric): View
@@ -87,7 +105,13 @@ final class RubricPagesController extends Controller
         $this->authorize('view', $rubric);
         $draft = $rubric->draft();
 
-        return view('plan.rubric-files', ['rubric' => $rubric, 'lost' => ['case' => CaseRubric::lost($draft), 'csv' => RubricCsv::lost($draft)], 'complete' => $draft->faults() === []]);
+        return view(
+            'plan.rubric-files',
+            [
+                'rubric' => $rubric, 'lost' => ['case' => CaseRubric::lost($draft), 'csv' => RubricCsv::lost($draft)],
+                'complete' => $draft->faults() === [],
+            ],
+        );
     }
 
     /**

@@ -23,7 +23,9 @@ final class RubricPasteController extends Controller
     {
         $this->authorize('edit', $rubric);
         try {
-            $data = ['rubric' => $rubric, 'table' => $this->table($request), 'empty' => $rubric->draft()->isUnwritten()];
+            $data = [
+                'rubric' => $rubric, 'table' => $this->table($request), 'empty' => $rubric->draft()->isUnwritten(),
+            ];
         } catch (InvalidInput $e) {
             $data = ['rubric' => $rubric, 'refused' => $e->faults[0]->what];
         }
@@ -40,12 +42,14 @@ final class RubricPasteController extends Controller
         try {
             $table = $this->table($request);
         } catch (InvalidInput $e) {
-            return back()->withInput()->withErrors(['pasted' => ucfirst($e->faults[0]->what).'. Nothing in the rubric has changed.']);
+            return back()->withInput()
+                ->withErrors(['pasted' => ucfirst($e->faults[0]->what).'. Nothing in the rubric has changed.']);
         }
         $replace = $request->input('how') === 'replace';
         $edit($rubric, $this->person($request), fn (Draft $draft) => $table->onto($draft, $replace), 'pasted a table');
 
-        return redirect()->route('rubrics.show', $rubric)->with('said', count($table->criteria).' criteria were taken from the table. Undo takes them out again.');
+        return redirect()->route('rubrics.show', $rubric)
+            ->with('said', count($table->criteria).' criteria were taken from the table. Undo takes them out again.');
     }
 
     /**

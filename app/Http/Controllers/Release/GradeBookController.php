@@ -30,7 +30,9 @@ final class GradeBookController extends Controller
             ->filter(fn (Membership $m) => $m->role === Role::Coordinator)->pluck('module_id'))->get();
         abort_if($modules->isEmpty(), 403, 'The grade book is for coordinators. Your own results are on Today.');
 
-        return $modules->count() === 1 ? redirect()->route('grade-book.show', $modules->firstOrFail()) : view('release.grade-books', ['modules' => $modules]);
+        return $modules->count() === 1
+            ? redirect()->route('grade-book.show', $modules->firstOrFail())
+            : view('release.grade-books', ['modules' => $modules]);
     }
 
     public function show(Module $module, GradeBook $book): View

@@ -20,8 +20,15 @@ final class LogbookController extends Controller
     {
         $this->authorize('viewLogbook', $module);
 
-        $lines = LogbookLine::query()->where('module', $module->public_id)->with('words')->orderByDesc('number')->simplePaginate(60);
+        $lines = LogbookLine::query()->where('module', $module->public_id)->with('words')->orderByDesc('number')
+            ->simplePaginate(60);
 
-        return view('release.logbook', ['module' => $module, 'lines' => $lines, 'reading' => Reading::of($lines->items()), 'key' => $logbook->publicKey()]);
+        return view(
+            'release.logbook',
+            [
+                'module' => $module, 'lines' => $lines, 'reading' => Reading::of($lines->items()),
+                'key' => $logbook->publicKey(),
+            ],
+        );
     }
 }

@@ -24,7 +24,13 @@ final class ResultController extends Controller
             $record->opened($result);
         }
 
-        return view('release.result', ['result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment, 'own' => $own]);
+        return view(
+            'release.result',
+            [
+                'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
+                'own' => $own,
+            ],
+        );
     }
 
     /** The page says every while that it is still being read. */

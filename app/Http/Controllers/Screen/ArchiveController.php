@@ -27,8 +27,17 @@ final class ArchiveController extends Controller
     public function index(Module $module): View
     {
         $this->authorize('coordinate', $module);
-        $texts = OverlapSource::query()->select(['id', 'public_id', 'title', 'cohort', 'words', 'handin_id', 'created_at', 'taken_out_at', 'taken_out_reason'])->addSelect(Beginning::column('text'))
-            ->where('kind', SourceKind::Archive)->where('module_id', $module->id)->with('handin:id,script_id', 'handin.script:id,code')->orderByRaw('taken_out_at IS NOT NULL')->orderBy('title')->orderBy('public_id')->paginate(self::PAGE);
+        $texts = OverlapSource::query()
+            ->select(
+                [
+                    'id', 'public_id', 'title', 'cohort', 'words', 'handin_id', 'created_at', 'taken_out_at',
+                    'taken_out_reason',
+                ]
+            )
+            ->addSelect(Beginning::column('text'))
+            ->where('kind', SourceKind::Archive)->where('module_id', $module->id)
+            ->with('handin:id,script_id', 'handin.script:id,code')->orderByRaw('taken_out_at IS NOT NULL')
+            ->orderBy('title')->orderBy('public_id')->paginate(self::PAGE);
 
         return view('screen.archive', ['module' => $module, 'texts' => $texts]);
     }
@@ -40,24 +49,50 @@ final class ArchiveController extends Controller
         $fields = $request->validate([
             'title' => ['required', 'string', 'max:200'], 'cohort' => ['required', 'string', 'max:60'],
             'texts' => ['required', 'array', 'max:150'], 'texts.*' => ['file', 'max:'.$most * 1024],
-        ], ['title.required' => 'Say what the texts were written for.', 'cohort.required' => 'Say when, such as “2024/25”.', 'texts.required' => 'Choose at least one file.', 'texts.max' => 'Choose at most 150 files at a time, 30 MB together; none of these was added.', 'texts.*.max' => "A file is larger than {$most} MB.", 'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.']);
-        $outcome = $add($module, array_values(Arr::wrap($request->file('texts'))), trim($fields['title']), trim($fields['cohort']), $this->person($request));
+        ], [
+            'title.required' => 'Say what the texts were written for.',
+            'cohort.required' => 'Say when, such as “2024/25”.', 'texts.required' => 'Choose at least one file.',
+            'texts.max' => 'Choose at most 150 files at a time, 30 MB together; none of these was added.',
+            'texts.*.max' => "A file is larger than {$most} MB.",
+            'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.',
+        ]);
+        $outcome = $add(
+            $module, array_values(Arr::wrap($request->file('texts'))), trim($fields['title']), trim($fields['cohort']),
+            $this->person($request),
+        );
         if ($request->expectsJson()) {
             return response()->json($outcome);
         }
-        $said = "{$outcome['added']} added".($outcome['already'] > 0 ? ", {$outcome['already']} were there already" : '').'.';
+        $said = "{$outcome['added']} added".(
+            $outcome['already'] > 0 ? ", {$outcome['already']} were there already" : ''
+        ).'.';
         $back = redirect()->route('archive.index', $module)->with('said', $said);
 
-        return $outcome['refused'] === [] ? $back : $back->withErrors(['texts' => [...array_map(fn (string $why) => "Not added: {$why}", $outcome['refused'])]]);
+        return $outcome['refused'] === []
+            ? $back
+            : $back->withErrors(
+                ['texts' => [...array_map(fn (string $why) => "Not added: {$why}", $outcome['refused'])]]
+            );
     }
 
     public function destroy(Request $request, OverlapSource $source, TakeOutSource $takeOut): RedirectResponse
     {
         $module = Module::query()->findOrFail($source->module_id);
         $this->authorize('coordinate', $module);
-        $reason = $request->validate(['reason' => ['required', 'string', 'max:300']], ['reason.required' => 'Say why it is taken out. Nothing was changed.'])['reason'];
+        $reason = $request->validate(
+            ['reason' => ['required', 'string', 'max:300']],
+            ['reason.required' => 'Say why it is taken out. Nothing was changed.'],
+        )['reason'];
         $reports = $takeOut($source, trim($reason), $this->person($request));
 
-        return redirect()->route('archive.index', $module)->with('said', 'Taken out of the archive.'.($reports > 0 ? ' '.($reports === 1 ? 'One report was' : "{$reports} reports were").' worked out without it.' : ''));
+        return redirect()->route('archive.index', $module)
+            ->with(
+                'said',
+                'Taken out of the archive.'.(
+                    $reports > 0
+                        ? ' '.($reports === 1 ? 'One report was' : "{$reports} reports were").' worked out without it.'
+                        : ''
+                ),
+            );
     }
 }

@@ -32,7 +32,10 @@ final class ScreenController extends Controller
         $counts = $screened->counts();
         $working = $counts['s_waiting'] + $counts['s_running'] + $counts['s_web'] > 0;
         $least = max(8, min(2000, $request->integer('link', self::LINK)));
-        $data = ['assignment' => $assignment, 'screened' => $screened, 'counts' => $counts, 'working' => $working, 'rows' => $screened->page(max(1, $request->integer('page', 1))), 'least' => $least];
+        $data = [
+            'assignment' => $assignment, 'screened' => $screened, 'counts' => $counts, 'working' => $working,
+            'rows' => $screened->page(max(1, $request->integer('page', 1))), 'least' => $least,
+        ];
         if ($request->header('HX-Request') === null || $request->header('HX-Boosted') !== null) {
             return view('screen.index', [...$data, 'network' => $screened->network($least, self::WIDTH)]);
         }
@@ -44,10 +47,16 @@ final class ScreenController extends Controller
     public function rerun(Request $request, Assignment $assignment, RerunScreening $rerun): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $which = $request->validate(['which' => ['required', Rule::in([RerunScreening::ALL, RerunScreening::UNFINISHED, RerunScreening::WEB])]])['which'];
+        $which = $request->validate(
+            ['which' => ['required', Rule::in([RerunScreening::ALL, RerunScreening::UNFINISHED, RerunScreening::WEB])]]
+        )['which'];
         $count = $rerun($assignment, $which);
 
-        return redirect()->route('screen.index', $assignment)->with('said', $count === 1 ? 'One hand-in is being compared again.' : "{$count} hand-ins are being compared again.");
+        return redirect()->route('screen.index', $assignment)
+            ->with(
+                'said',
+                $count === 1 ? 'One hand-in is being compared again.' : "{$count} hand-ins are being compared again.",
+            );
     }
 
     public function stop(Assignment $assignment, StopScreening $stop): RedirectResponse
@@ -55,6 +64,9 @@ final class ScreenController extends Controller
         $this->authorize('coordinate', $assignment);
         $count = $stop($assignment);
 
-        return redirect()->route('screen.index', $assignment)->with('said', "{$count} stopped. What is ready stays as it is; the rest can be taken up again at any time.");
+        return redirect()->route('screen.index', $assignment)
+            ->with(
+                'said', "{$count} stopped. What is ready stays as it is; the rest can be taken up again at any time.",
+            );
     }
 }

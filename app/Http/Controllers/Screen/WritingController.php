@@ -29,15 +29,19 @@ final class WritingController extends Controller
         $counts = $written->counts();
 
         return view('screen.writing', [
-            'assignment' => $assignment->load('writingBaseline'), 'written' => $written, 'counts' => $counts, 'rows' => $written->page(max(1, $request->integer('page', 1))),
-            'strip' => $written->strip(), 'sections' => $written->sections(), 'working' => $assignment->writing_baseline_id !== null && $counts['s_waiting'] > 0,
+            'assignment' => $assignment->load('writingBaseline'), 'written' => $written, 'counts' => $counts,
+            'rows' => $written->page(max(1, $request->integer('page', 1))),
+            'strip' => $written->strip(), 'sections' => $written->sections(),
+            'working' => $assignment->writing_baseline_id !== null && $counts['s_waiting'] > 0,
         ]);
     }
 
     public function measure(Assignment $assignment): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        abort_if($assignment->writing_baseline_id === null, 409, 'Choose a baseline for this assignment first, under Plan.');
+        abort_if(
+            $assignment->writing_baseline_id === null, 409, 'Choose a baseline for this assignment first, under Plan.',
+        );
         WorkOutBaseline::again($assignment->id);
 
         return redirect()->route('writing.index', $assignment)->with('said', 'The scripts are being measured again.');
@@ -47,12 +51,16 @@ final class WritingController extends Controller
     {
         $this->authorize('viewOverlap', $script);
         $assignment = $script->assignment;
-        $report = $assignment->writing_baseline_id === null ? null : WritingReport::query()->where('handin_id', $script->current_handin_id)->with('baseline', 'handin')->first();
+        $report = $assignment->writing_baseline_id === null
+            ? null
+            : WritingReport::query()->where('handin_id', $script->current_handin_id)->with('baseline', 'handin')
+                ->first();
         $ready = $report?->state === WritingState::Ready;
         $counts = Written::of($assignment, null)->counts();
 
         return view('screen.written', [
-            'assignment' => $assignment, 'script' => $script, 'report' => $report, 'reading' => $ready ? WritingReading::of($report) : null,
+            'assignment' => $assignment, 'script' => $script, 'report' => $report,
+            'reading' => $ready ? WritingReading::of($report) : null,
             'measured' => $counts['s_ready'], ...$conversation->of($script, $this->person($request)),
         ]);
     }

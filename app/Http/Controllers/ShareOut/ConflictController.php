@@ -27,8 +27,11 @@ final class ConflictController extends Controller
         $this->authorize('coordinate', $module);
 
         return view('share-out.conflicts', [
-            'module' => $module, 'staff' => $this->members($module, [Role::Tutor, Role::Coordinator]), 'students' => $this->members($module, [Role::Student]),
-            'conflicts' => Conflict::query()->where('module_id', $module->id)->with(['marker:id,name', 'student:id,name'])->get()->sortBy(fn (Conflict $one) => [InOrder::key($one->marker->name), InOrder::key($one->student->name)]),
+            'module' => $module, 'staff' => $this->members($module, [Role::Tutor, Role::Coordinator]),
+            'students' => $this->members($module, [Role::Student]),
+            'conflicts' => Conflict::query()->where('module_id', $module->id)
+                ->with(['marker:id,name', 'student:id,name'])->get()
+                ->sortBy(fn (Conflict $one) => [InOrder::key($one->marker->name), InOrder::key($one->student->name)]),
         ]);
     }
 
@@ -38,13 +41,30 @@ final class ConflictController extends Controller
         $staff = $this->members($module, [Role::Tutor, Role::Coordinator])->keyBy('public_id');
         $students = $this->members($module, [Role::Student])->keyBy('public_id');
         $fields = $request->validate(
-            ['marker' => ['required', Rule::in($staff->keys())], 'student' => ['required', Rule::in($students->keys())], 'reason' => ['required', 'string', 'max:300']],
-            ['marker.*' => 'Choose who does not mark.', 'student.*' => 'Choose whose work it is.', 'reason.*' => 'Say why in a few words; coordinators alone read it.'],
+            [
+                'marker' => ['required', Rule::in($staff->keys())],
+                'student' => ['required', Rule::in($students->keys())], 'reason' => ['required', 'string', 'max:300'],
+            ],
+            [
+                'marker.*' => 'Choose who does not mark.', 'student.*' => 'Choose whose work it is.',
+                'reason.*' => 'Say why in a few words; coordinators alone read it.',
+            ],
         );
         $marker = $staff->get($fields['marker'])->user ?? abort(404);
-        $with = $change->record($module, $marker, $students->get($fields['student'])->user ?? abort(404), trim($fields['reason']), $this->person($request));
+        $with = $change->record(
+            $module, $marker, $students->get($fields['student'])->user ?? abort(404), trim($fields['reason']),
+            $this->person($request),
+        );
 
-        return redirect()->route('conflicts.index', $module)->with('said', 'Recorded. No new plan will match them.'.($with > 0 ? " {$marker->name} has work of this student now: work out a new plan under Share out, or look at what is begun." : ''));
+        return redirect()->route('conflicts.index', $module)
+            ->with(
+                'said',
+                'Recorded. No new plan will match them.'.(
+                    $with > 0
+                        ? " {$marker->name} has work of this student now: work out a new plan under Share out, or look at what is begun."
+                        : ''
+                ),
+            );
     }
 
     public function destroy(Request $request, Conflict $conflict, ChangeConflict $change): RedirectResponse
@@ -61,6 +81,7 @@ final class ConflictController extends Controller
      */
     private function members(Module $module, array $roles): Collection
     {
-        return $module->members()->with('user')->whereIn('role', $roles)->get()->sortBy(fn (Membership $member) => InOrder::key($member->user->name))->values();
+        return $module->members()->with('user')->whereIn('role', $roles)->get()
+            ->sortBy(fn (Membership $member) => InOrder::key($member->user->name))->values();
     }
 }

@@ -48,13 +48,27 @@ final class ShareOutController extends Controller
         $people = $this->planning->people($assignment);
 
         return view('share-out.index', [
-            'assignment' => $assignment, 'people' => $people, 'agreed' => $this->planning->agreed($assignment), 'draft' => $draft,
-            'sections' => Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')->distinct()->orderBy('section')->pluck('section')->all(),
+            'assignment' => $assignment, 'people' => $people, 'agreed' => $this->planning->agreed($assignment),
+            'draft' => $draft,
+            'sections' => Membership::query()->where('module_id', $assignment->module_id)->whereNotNull('section')
+                ->distinct()->orderBy('section')->pluck('section')->all(),
             'seed' => $draft->seed ?? random_int(1, 9999),
             'open' => $assignment->scripts()->whereNotNull('current_handin_id')->whereNull('lead_id')
-                ->where(fn ($query) => $query->whereDoesntHave('marks', fn ($marks) => $marks->where('seat', Seat::First))->when($assignment->scheme->wants(Seat::Second), fn ($query) => $query->orWhereDoesntHave('marks', fn ($marks) => $marks->where('seat', Seat::Second))))->count(),
+                ->where(
+                    fn ($query) => $query->whereDoesntHave(
+                        'marks', fn ($marks) => $marks->where('seat', Seat::First),
+                    )->when(
+                        $assignment->scheme->wants(Seat::Second),
+                        fn ($query) => $query->orWhereDoesntHave(
+                            'marks', fn ($marks) => $marks->where('seat', Seat::Second),
+                        ),
+                    )
+                )->count(),
             'conflicts' => Conflict::query()->where('module_id', $assignment->module_id)->count(),
-            'unknown' => $draft === null ? 0 : $this->planning->scripts($assignment)->pluck('code')->diff(array_column($draft->entries, 'script'))->count(),
+            'unknown' => $draft === null
+                ? 0
+                : $this->planning->scripts($assignment)->pluck('code')->diff(array_column($draft->entries, 'script'))
+                    ->count(),
             'toCheck' => NamesToCheck::of($assignment), ...$this->standing($request, $assignment, $draft),
         ]);
     }
@@ -64,19 +78,42 @@ final class ShareOutController extends Controller
     {
         $this->authorize('coordinate', $assignment);
         $fields = $request->validate([
-            'seed' => ['required', 'integer', 'min:0', 'max:2147483647'], 'markers' => ['required', 'array', 'min:1', 'max:500'], 'markers.*' => ['string'],
-            'share' => ['nullable', 'array'], 'sections' => ['nullable', 'array'], 'keep_groups' => ['nullable', 'in:0,1'], 'even_out' => ['nullable', 'in:0,1'],
+            'seed' => ['required', 'integer', 'min:0', 'max:2147483647'],
+            'markers' => ['required', 'array', 'min:1', 'max:500'], 'markers.*' => ['string'],
+            'share' => ['nullable', 'array'], 'sections' => ['nullable', 'array'],
+            'keep_groups' => ['nullable', 'in:0,1'], 'even_out' => ['nullable', 'in:0,1'],
         ], ['markers.required' => 'Choose at least one marker.', 'seed.*' => 'The seed is a whole number.']);
         $markers = [];
-        foreach ($this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $fields['markers']) as $person) {
+        foreach (
+            $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)
+                ->whereIn('public_id', $fields['markers']) as $person
+        ) {
             $share = trim((string) ($fields['share'][$person->public_id] ?? '1'));
-            $sections = array_values(array_filter((array) ($fields['sections'][$person->public_id] ?? []), fn (mixed $section) => is_string($section) && $section !== ''));
-            $markers[] = ['marker' => $person->public_id, 'share' => $share === '' ? '1' : $share, 'sections' => $sections === [] ? null : $sections];
+            $sections = array_values(
+                array_filter(
+                    (array) ($fields['sections'][$person->public_id] ?? []),
+                    fn (mixed $section) => is_string($section) && $section !== '',
+                )
+            );
+            $markers[] = [
+                'marker' => $person->public_id, 'share' => $share === '' ? '1' : $share,
+                'sections' => $sections === [] ? null : $sections,
+            ];
         }
         try {
-            $workOut($assignment, $markers, (int) $fields['seed'], $request->boolean('keep_groups'), $request->boolean('even_out'), $this->person($request));
+            $workOut(
+                $assignment, $markers, (int) $fields['seed'], $request->boolean('keep_groups'),
+                $request->boolean('even_out'), $this->person($request),
+            );
         } catch (InvalidInput $e) {
-            throw ValidationException::withMessages(['markers' => array_map(fn (Fault $fault) => ucfirst(($fault->place === 'share' ? 'a share ' : '').$fault->what).'.', $e->faults)]);
+            throw ValidationException::withMessages(
+                [
+                    'markers' => array_map(
+                        fn (Fault $fault) => ucfirst(($fault->place === 'share' ? 'a share ' : '').$fault->what).'.',
+                        $e->faults,
+                    ),
+                ]
+            );
         }
 
         return redirect()->route('share-out.index', $assignment);
@@ -85,25 +122,50 @@ final class ShareOutController extends Controller
     public function move(Request $request, AllocationPlan $plan, MoveInPlan $move): View|RedirectResponse
     {
         $this->authorize('coordinate', $plan->assignment);
-        $fields = $request->validate(['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in([Seat::First->value, Seat::Second->value])], 'to' => ['required', 'string']], ['script.required' => 'Write the code of the script that moves.', 'to.required' => 'Choose who gets it.']);
+        $fields = $request->validate(
+            [
+                'script' => ['required', 'string', 'max:20'],
+                'part' => ['required', Rule::in([Seat::First->value, Seat::Second->value])],
+                'to' => ['required', 'string'],
+            ],
+            ['script.required' => 'Write the code of the script that moves.', 'to.required' => 'Choose who gets it.'],
+        );
         $moved = $move($plan, mb_strtoupper(trim($fields['script'])), $fields['part'], $fields['to']);
         if ($request->header('HX-Request') === null) {
             return redirect()->route('share-out.index', [$plan->assignment, ...$request->only(['with', 'page'])]);
         }
 
-        return view('share-out.plan', ['assignment' => $moved->assignment, 'draft' => $moved, 'people' => $this->planning->people($moved->assignment), 'moved' => $fields, ...$this->standing($request, $moved->assignment, $moved)]);
+        return view(
+            'share-out.plan',
+            [
+                'assignment' => $moved->assignment, 'draft' => $moved,
+                'people' => $this->planning->people($moved->assignment), 'moved' => $fields,
+                ...$this->standing($request, $moved->assignment, $moved),
+            ],
+        );
     }
 
     public function apply(Request $request, AllocationPlan $plan, ApplyPlan $apply): RedirectResponse
     {
         $this->authorize('coordinate', $plan->assignment);
-        throw_if($request->integer('seen') !== $plan->lock_version, new Refused('Someone moved a script in this plan after you had looked at it. Look at it once more, then give it out.'));
+        throw_if(
+            $request->integer('seen') !== $plan->lock_version,
+            new Refused(
+                'Someone moved a script in this plan after you had looked at it. Look at it once more, then give it out.'
+            ),
+        );
         $done = $apply($plan, $this->person($request));
         $said = array_filter([
-            $done['given'] > 0 ? ($done['given'] === 1 ? '1 mark is given out' : "{$done['given']} marks are given out") : '',
-            $done['moved'] > 0 ? ($done['moved'] === 1 ? '1 has a new marker' : "{$done['moved']} have a new marker") : '',
+            $done['given'] > 0
+                ? ($done['given'] === 1 ? '1 mark is given out' : "{$done['given']} marks are given out")
+                : '',
+            $done['moved'] > 0
+                ? ($done['moved'] === 1 ? '1 has a new marker' : "{$done['moved']} have a new marker")
+                : '',
             $done['taken'] > 0 ? "{$done['taken']} taken back" : '',
-            $done['stayed'] !== [] ? 'begun meanwhile, so left where they are: '.implode(', ', array_unique($done['stayed'])) : '',
+            $done['stayed'] !== []
+                ? 'begun meanwhile, so left where they are: '.implode(', ', array_unique($done['stayed']))
+                : '',
         ]);
 
         return redirect()->route('share-out.index', $plan->assignment)->with('said', ucfirst(implode('; ', $said)).'.');
@@ -114,29 +176,48 @@ final class ShareOutController extends Controller
         $this->authorize('coordinate', $plan->assignment);
         $plan->newQuery()->whereKey($plan->id)->where('state', 'draft')->update(['state' => 'dropped']);
 
-        return redirect()->route('share-out.index', $plan->assignment)->with('said', 'The plan is dropped. Everything is with whom it was.');
+        return redirect()->route('share-out.index', $plan->assignment)
+            ->with('said', 'The plan is dropped. Everything is with whom it was.');
     }
 
     /** What someone has begun and cannot finish goes to someone else, who begins anew. */
     public function handOver(Request $request, Assignment $assignment, HandOver $handOver): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $people = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->keyBy('public_id');
+        $people = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)
+            ->keyBy('public_id');
         $fields = $request->validate(
-            ['script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Seat::countingKeys())], 'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300']],
-            ['to.*' => 'Choose who takes it over.', 'reason.*' => 'Say in a few words why; it is written in the logbook.'],
+            [
+                'script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Seat::countingKeys())],
+                'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300'],
+            ],
+            [
+                'to.*' => 'Choose who takes it over.',
+                'reason.*' => 'Say in a few words why; it is written in the logbook.',
+            ],
         );
         $to = $people->get($fields['to']) ?? abort(404);
-        $handOver($assignment, $fields['script'], Seat::from($fields['part']), $to, trim($fields['reason']), $this->person($request));
+        $handOver(
+            $assignment, $fields['script'], Seat::from($fields['part']), $to, trim($fields['reason']),
+            $this->person($request),
+        );
 
-        return redirect()->route('share-out.index', $assignment)->with('said', "{$fields['script']} is with {$to->name} now. What was begun is kept, and counts for nothing.");
+        return redirect()->route('share-out.index', $assignment)
+            ->with(
+                'said', "{$fields['script']} is with {$to->name} now. What was begun is kept, and counts for nothing.",
+            );
     }
 
     /** The coordinator asks whose script it is; the look is logged. */
     public function name(Request $request, Script $script, LookAtName $look): RedirectResponse
     {
         $this->authorize('coordinate', $script);
-        $fields = $request->validate(['reason' => ['required', 'string', 'min:5', 'max:500']], ['reason.*' => 'Say in a few words (5 letters at least) why you need the name; it is written in the logbook.']);
+        $fields = $request->validate(
+            ['reason' => ['required', 'string', 'min:5', 'max:500']],
+            [
+                'reason.*' => 'Say in a few words (5 letters at least) why you need the name; it is written in the logbook.',
+            ],
+        );
         $names = $look($script, $fields['reason']);
 
         return back()->with('said', "{$script->code} is {$names}. This look is in the logbook.");
@@ -149,22 +230,42 @@ final class ShareOutController extends Controller
      */
     private function standing(Request $request, Assignment $assignment, ?AllocationPlan $draft): array
     {
-        $names = $this->planning->people($assignment)->mapWithKeys(fn (Membership $member) => [$member->user->public_id => $member->user->name])->all();
+        $names = $this->planning->people($assignment)
+            ->mapWithKeys(fn (Membership $member) => [$member->user->public_id => $member->user->name])->all();
         $marks = $this->planning->marks($assignment);
         $state = [];
         foreach ($marks as $mark) {
             $state["{$mark->code} {$mark->part}"] = $mark->state();
         }
-        $entries = $draft->entries ?? array_map(fn (Given $mark) => ['script' => $mark->code, 'part' => $mark->part, 'marker' => $mark->marker, 'from' => $mark->marker, 'fixed' => $mark->isBegun], $marks);
+        $entries = $draft->entries
+            ?? array_map(
+                fn (Given $mark) => [
+                    'script' => $mark->code, 'part' => $mark->part, 'marker' => $mark->marker, 'from' => $mark->marker,
+                    'fixed' => $mark->isBegun,
+                ],
+                $marks,
+            );
         $rows = [];
         foreach ($entries as $entry) {
-            $rows[$entry['script']][$entry['part']] = [...$entry, 'state' => $state["{$entry['script']} {$entry['part']}"] ?? ''];
+            $rows[$entry['script']][$entry['part']] = [
+                ...$entry, 'state' => $state["{$entry['script']} {$entry['part']}"] ?? '',
+            ];
         }
         ksort($rows);
         $wanted = trim((string) $request->input('with', ''));
         $shown = new Collection($rows);
         if ($wanted !== '') {
-            $shown = $shown->filter(fn (array $row, string $code) => str_contains($code, mb_strtoupper($wanted)) || array_filter($row, fn (array $mark) => $mark['marker'] === $wanted || $mark['from'] === $wanted) !== [] || ($wanted === 'nobody' && array_filter($row, fn (array $mark) => $mark['marker'] === null) !== []) || ($wanted === 'changed' && array_filter($row, fn (array $mark) => $mark['marker'] !== $mark['from']) !== []));
+            $shown = $shown->filter(
+                fn (array $row, string $code) => str_contains($code, mb_strtoupper($wanted))
+                || array_filter(
+                    $row, fn (array $mark) => $mark['marker'] === $wanted || $mark['from'] === $wanted,
+                ) !== []
+                || ($wanted === 'nobody' && array_filter($row, fn (array $mark) => $mark['marker'] === null) !== [])
+                || (
+                    $wanted === 'changed'
+                    && array_filter($row, fn (array $mark) => $mark['marker'] !== $mark['from']) !== []
+                )
+            );
         }
         $page = max(1, min($request->integer('page', 1), (int) ceil(max(1, $shown->count()) / self::PAGE)));
         $works = collect($this->planning->works($assignment, $this->planning->scripts($assignment)))->keyBy('id');
@@ -174,7 +275,12 @@ final class ShareOutController extends Controller
 
         return [
             'names' => $names, 'works' => $works, 'wanted' => $wanted, 'parts' => Planning::parts($assignment),
-            'rows' => (new LengthAwarePaginator($shown->slice(($page - 1) * self::PAGE, self::PAGE), $shown->count(), self::PAGE, $page, ['path' => route('share-out.index', $assignment)]))->appends($wanted === '' ? [] : ['with' => $wanted]),
+            'rows' => (
+                new LengthAwarePaginator(
+                    $shown->slice(($page - 1) * self::PAGE, self::PAGE), $shown->count(), self::PAGE, $page,
+                    ['path' => route('share-out.index', $assignment)],
+                )
+            )->appends($wanted === '' ? [] : ['with' => $wanted]),
             'picture' => $draft === null ? null : $this->planning->picture($draft),
         ];
     }

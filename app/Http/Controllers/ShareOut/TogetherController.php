@@ -35,23 +35,29 @@ final class TogetherController extends Controller
     {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
-        $marks = Mark::query()->where('seat', Seat::Together)->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
-            ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()->sortBy(fn (Mark $mark) => [$mark->script->code, InOrder::key($mark->marker->name)])->values();
+        $marks = Mark::query()->where('seat', Seat::Together)
+            ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
+            ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()
+            ->sortBy(fn (Mark $mark) => [$mark->script->code, InOrder::key($mark->marker->name)])->values();
         $own = $marks->where('marker_id', $person->id);
         $coordinates = $person->coordinates($assignment->module_id);
 
         $markers = $coordinates ? $this->markers($assignment)->count() : 0;
 
         return view('share-out.together', [
-            'assignment' => $assignment, 'rubric' => $assignment->rubricVersion?->toCore(), 'coordinates' => $coordinates, 'own' => $own,
+            'assignment' => $assignment, 'rubric' => $assignment->rubricVersion?->toCore(),
+            'coordinates' => $coordinates, 'own' => $own,
             // Whoever has not finished their own must not lean on the others'.
-            'shown' => $own->every(fn (Mark $mark) => $mark->isDone()) ? $marks->groupBy(fn (Mark $mark) => $mark->script->code) : collect(),
+            'shown' => $own->every(fn (Mark $mark) => $mark->isDone())
+                ? $marks->groupBy(fn (Mark $mark) => $mark->script->code)
+                : collect(),
             'picked' => $marks->map(fn (Mark $mark) => $mark->script->code)->unique()->values(),
             'done' => $marks->filter(fn (Mark $mark) => $mark->isDone())->count(), 'all' => $marks->count(),
             'scripts' => $coordinates ? $this->planning->scripts($assignment) : collect(),
             // Before anything is chosen: why nothing can be.
             'cannot' => PickTogether::obstacle($assignment, $markers),
-            'notes' => LevelNote::query()->where('assignment_id', $assignment->id)->with('savedBy:id,name')->get()->keyBy('criterion'),
+            'notes' => LevelNote::query()->where('assignment_id', $assignment->id)->with('savedBy:id,name')->get()
+                ->keyBy('criterion'),
         ]);
     }
 
@@ -60,9 +66,18 @@ final class TogetherController extends Controller
         $this->authorize('coordinate', $assignment);
         $fields = $request->validate(['scripts' => ['nullable', 'array'], 'scripts.*' => ['string', 'max:20']]);
         $markers = $this->markers($assignment);
-        $pick($assignment, array_values($fields['scripts'] ?? []), new \Illuminate\Database\Eloquent\Collection($markers->all()), $this->person($request));
+        $pick(
+            $assignment, array_values($fields['scripts'] ?? []),
+            new \Illuminate\Database\Eloquent\Collection($markers->all()), $this->person($request),
+        );
 
-        return redirect()->route('together.index', $assignment)->with('said', ($fields['scripts'] ?? []) === [] ? 'Nothing is marked together.' : "Each of the {$markers->count()} markers finds them first in their queue.");
+        return redirect()->route('together.index', $assignment)
+            ->with(
+                'said',
+                ($fields['scripts'] ?? []) === []
+                    ? 'Nothing is marked together.'
+                    : "Each of the {$markers->count()} markers finds them first in their queue.",
+            );
     }
 
     /**
@@ -72,23 +87,46 @@ final class TogetherController extends Controller
      */
     private function markers(Assignment $assignment): Collection
     {
-        $agreed = array_keys(array_filter($this->planning->agreed($assignment), fn (array $one) => $one['marks'] && (float) $one['share'] > 0));
+        $agreed = array_keys(
+            array_filter(
+                $this->planning->agreed($assignment), fn (array $one) => $one['marks'] && (float) $one['share'] > 0,
+            )
+        );
 
-        return $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)->whereIn('public_id', $agreed)->values();
+        return $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)
+            ->whereIn('public_id', $agreed)->values();
     }
 
     /** What was agreed about the levels: every marker may write it down. */
     public function levels(Request $request, Assignment $assignment, SaveLevelNotes $save): RedirectResponse
     {
         $this->authorize('viewMarking', $assignment);
-        $fields = $request->validate(['note' => ['nullable', 'array'], 'note.*' => ['nullable', 'string', 'max:5000'], 'seen' => ['nullable', 'array'], 'seen.*' => ['nullable', 'string']], ['note.*.max' => 'A note has 5,000 characters at most. Nothing was saved; shorten it.']);
+        $fields = $request->validate(
+            [
+                'note' => ['nullable', 'array'], 'note.*' => ['nullable', 'string', 'max:5000'],
+                'seen' => ['nullable', 'array'], 'seen.*' => ['nullable', 'string'],
+            ],
+            ['note.*.max' => 'A note has 5,000 characters at most. Nothing was saved; shorten it.'],
+        );
         $rubric = $assignment->rubricVersion?->toCore();
         $known = array_map(fn (Criterion $criterion) => $criterion->id(), $rubric->criteria ?? []);
-        $text = fn (array $from): array => array_map(fn (mixed $words) => str_replace("\r\n", "\n", (string) $words), array_intersect_key($from, array_flip($known)));
-        $clashes = $save($assignment, $text($fields['note'] ?? []), $text($fields['seen'] ?? []), $this->person($request));
+        $text = fn (array $from): array => array_map(
+            fn (mixed $words) => str_replace("\r\n", "\n", (string) $words),
+            array_intersect_key($from, array_flip($known)),
+        );
+        $clashes = $save(
+            $assignment, $text($fields['note'] ?? []), $text($fields['seen'] ?? []), $this->person($request),
+        );
         $back = redirect()->route('together.index', $assignment);
 
         return $clashes === [] ? $back->with('said', 'Kept. At the desk it is one key away.')
-            : $back->withInput()->withErrors(['note' => 'Someone wrote meanwhile on: '.implode(', ', array_map(fn (string $id) => (string) $rubric?->criterion($id)?->title(), $clashes)).'. Their words are beside the fields, yours are still in them: bring them together and keep it again.']);
+            : $back->withInput()->withErrors(
+                [
+                    'note' => 'Someone wrote meanwhile on: '.implode(
+                        ', ', array_map(fn (string $id) => (string) $rubric?->criterion($id)?->title(), $clashes),
+                    )
+                        .'. Their words are beside the fields, yours are still in them: bring them together and keep it again.',
+                ]
+            );
     }
 }
