@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Enums\CommentKind;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Text\CommentKind;
 
 /**
  * A comment on a place of a script: words of its text, or a shape on one of its pages.

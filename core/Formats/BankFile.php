@@ -9,6 +9,7 @@ use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Tables\Csv;
 use YoungHarbor\Core\Tables\CsvRows;
+use YoungHarbor\Core\Text\CommentKind;
 
 /**
  * A set of the comment bank as a table or as JSON: label, comment, kind, criterion. Both come in again as they went
@@ -19,8 +20,6 @@ final class BankFile
     public const MOST = 1000;
 
     public const LONGEST = 5000;
-
-    private const KINDS = ['remark', 'praise', 'fix', 'question'];
 
     /**
      * @param  list<array{label: string, text: string, kind: string, criterion: string}>  $comments
@@ -66,13 +65,13 @@ final class BankFile
             $comment = trim($read->text($row, 'text', $place, self::LONGEST, true));
             $label = trim($read->text($row, 'label', $place, 80));
             $kind = mb_strtolower(trim($read->text($row, 'kind', $place, 20)));
-            if ($kind !== '' && ! in_array($kind, self::KINDS, true)) {
-                $read->fault($place, "has the kind “{$kind}”; there are ".implode(', ', self::KINDS));
+            if ($kind !== '' && CommentKind::tryFrom($kind) === null) {
+                $read->fault($place, "has the kind “{$kind}”; there are ".implode(', ', CommentKind::keys()));
             }
             $comments[] = [
                 'label' => $label !== '' ? $label : mb_substr((string) preg_replace('/\s+/u', ' ', $comment), 0, 60),
                 'text' => $comment,
-                'kind' => $kind === '' ? 'remark' : $kind,
+                'kind' => $kind === '' ? CommentKind::usual()->value : $kind,
                 'criterion' => trim($read->text($row, 'criterion', $place, 200)),
             ];
         }

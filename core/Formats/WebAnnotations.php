@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Formats;
 
+use YoungHarbor\Core\Text\CommentKind;
 use YoungHarbor\Core\Text\TextAnchor;
 
 /**
@@ -13,10 +14,6 @@ use YoungHarbor\Core\Text\TextAnchor;
  */
 final class WebAnnotations
 {
-    private const MOTIVATION = [
-        'remark' => 'commenting', 'praise' => 'assessing', 'fix' => 'editing', 'question' => 'questioning',
-    ];
-
     /**
      * @param  string  $source  stands for the script in every target
      * @param  list<array{id: string, body: string, kind: string, criterion: string|null, anchor: array<string, mixed>, created: string, modified: string}>  $comments  times as ISO 8601
@@ -55,7 +52,7 @@ final class WebAnnotations
 
         return [
             'id' => 'urn:uuid:'.$comment['id'], 'type' => 'Annotation',
-            'motivation' => self::MOTIVATION[$comment['kind']], 'created' => $comment['created'],
+            'motivation' => CommentKind::from($comment['kind'])->motivation(), 'created' => $comment['created'],
             'modified' => $comment['modified'],
             'body' => [
                 [

@@ -26,7 +26,7 @@ return new class extends Migration
             $table->foreignId('bank_set_id')->constrained()->cascadeOnDelete();
             $table->string('label', 80);
             $table->text('text')->comment('the long explanation, which travels with the label');
-            $table->enum('kind', ['remark', 'praise', 'fix', 'question'])->default('remark');
+            $table->string('kind', 20)->default('remark');
             $table->string('criterion', 200)->default('')->comment('the title of a criterion it belongs to');
             $table->unsignedInteger('used')->default(0);
             $table->foreignId('saved_by')->constrained('users');
@@ -39,7 +39,7 @@ return new class extends Migration
             $table->uuid('public_id')->unique()
                 ->comment('given by the page that made it, so that sending it twice makes it once');
             $table->foreignId('mark_id')->constrained()->restrictOnDelete();
-            $table->enum('kind', ['remark', 'praise', 'fix', 'question'])->default('remark');
+            $table->string('kind', 20)->default('remark');
             $table->string('criterion', 100)->nullable();
             $table->mediumText('body');
             $table->json('anchor')->comment('words and position, or page and shape');

@@ -42,7 +42,6 @@ use App\Actions\ShareOut\ChangeConflict;
 use App\Actions\ShareOut\PickTogether;
 use App\Actions\ShareOut\SaveLevelNotes;
 use App\Actions\ShareOut\WorkOutPlan;
-use App\Enums\CommentKind;
 use App\Enums\Found;
 use App\Enums\HandInBy;
 use App\Enums\Role;
@@ -81,6 +80,7 @@ use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
 use YoungHarbor\Core\Screening\Settings as Screening;
+use YoungHarbor\Core\Text\CommentKind;
 use ZipArchive;
 
 /**
@@ -688,8 +688,10 @@ final class DatabaseSeeder extends Seeder
             )->values();
             $entry = $entry[($id + $n) % count($entry)];
             $changes[] = ['key' => 'note:'.Str::uuid()->toString(), 'was' => null, 'now' => [
-                'body' => $entry->text, 'kind' => $entry->kind->value, 'criterion' => $criteria[$entry->criterion] ?? null,
-                'bank' => $entry->public_id, 'anchor' => ['exact' => $exact, 'start' => $start, 'end' => $start + mb_strlen($exact)],
+                'body' => $entry->text, 'kind' => $entry->kind->value,
+                'criterion' => $criteria[$entry->criterion] ?? null,
+                'bank' => $entry->public_id,
+                'anchor' => ['exact' => $exact, 'start' => $start, 'end' => $start + mb_strlen($exact)],
             ]];
         }
         app(SyncDesk::class)($mark, $changes);
@@ -764,7 +766,8 @@ final class DatabaseSeeder extends Seeder
         if (is_file($ready)) {
             return new UploadedFile($ready, "{$essay}.{$format}", null, null, true);
         }
-        $made = tempnam(sys_get_temp_dir(), 'essay').'.'.$format;
+        $made = sys_get_temp_dir().'/essay'.Str::random(12).'.'.$format;
+        register_shutdown_function(fn () => is_file($made) && unlink($made)); // the files are read when all is seeded
         if ($format === 'pdf') {
             $html = (new Process(['pandoc', '--to=html', $source]))->mustRun()->getOutput();
             file_put_contents(

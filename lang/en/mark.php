@@ -40,4 +40,11 @@ return [
         'under-way' => 'under way',
         'done' => 'done',
     ],
+    // What a comment on a script is.
+    'comment_kind' => [
+        'remark' => 'remark',
+        'praise' => 'praise',
+        'fix' => 'to fix',
+        'question' => 'question',
+    ],
 ];

@@ -1,12 +1,14 @@
 import htmx from 'htmx.org';
 import { startDesk } from './desk/desk.js';
-import { emptyBrowser } from './desk/outbox.js';
+import { emptyBrowser, sendLeftOvers } from './desk/outbox.js';
+import { mount } from './mount.js';
+import { token } from './request.js';
 import { startReading } from './reading.js';
 import { startMany } from './many.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
 import { startPlan } from './plan.js';
-import { startSheet } from './sheet.js';
+import { startSheet } from './sheet/sheet.js';
 import { startThreads } from './threads.js';
 import { startUploads } from './uploads.js';
 
@@ -23,7 +25,7 @@ htmx.config.responseHandling = [
 ];
 
 document.addEventListener('htmx:configRequest', (event) => {
-    event.detail.headers['X-CSRF-TOKEN'] = document.querySelector('meta[name=csrf-token]')?.content ?? '';
+    event.detail.headers['X-CSRF-TOKEN'] = token();
 });
 
 // A request that fails without an answer the page can show must say so; whatever was typed is still in the page.
@@ -85,10 +87,10 @@ if (toast) {
 }
 
 startKeys();
-startDesk(htmx);
-startReading();
-document.querySelectorAll('[data-rails]').forEach((form) => startRails(form, '.criterion'));
-startSheet(htmx);
+mount('[data-desk]', (desk) => startDesk(desk, htmx)) > 0 || sendLeftOvers();
+mount('[data-reading]', startReading);
+mount('[data-rails]', (form) => startRails(form, '.criterion'));
+mount('#sheet', () => startSheet(htmx));
 startPlan(htmx);
 startUploads();
 startMany((element) => htmx.process(element));

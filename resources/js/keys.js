@@ -1,9 +1,9 @@
 /* Keys a page has: any link or button with data-key is reached by that key; ? lists them. */
-const isWriting = (element) => element.matches('textarea, select, [contenteditable], input:not([type=radio]):not([type=checkbox])');
+export const isWriting = (element) => element.matches?.('textarea, select, [contenteditable], input:not([type=radio]):not([type=checkbox])');
 
 export function startKeys() {
     document.addEventListener('keydown', (event) => {
-        if (event.ctrlKey || event.altKey || event.metaKey || isWriting(event.target) || document.querySelector('dialog[open]')) {
+        if (event.ctrlKey || event.altKey || event.metaKey || isWriting(event.target) === true || document.querySelector('dialog[open]')) {
             return;
         }
         if (event.key === '?') {

@@ -1,4 +1,6 @@
 /* Forms that take hundreds of files: sent a few at a time, with progress, and every file that was not taken is named. */
+import { make } from './make.js';
+
 const AT_ONCE = 10;
 const BYTES = 12 * 1048576;
 
@@ -88,11 +90,7 @@ const send = async (form, process) => {
     button.disabled = false;
     line.className = stopped || so.refused.length > 0 ? 'error' : 'hint';
     line.textContent = `${stopped ? `${stopped} ` : ''}${summary(so)}.${stopped ? ' Choose the same files again: what is there already is not added twice.' : ''}`;
-    list.replaceChildren(...so.refused.map((why) => {
-        const item = document.createElement('li');
-        item.textContent = why;
-        return item;
-    }));
+    list.replaceChildren(...so.refused.map((why) => make('li', { textContent: why })));
     if (!stopped) {
         input.value = '';
     }

@@ -2,6 +2,8 @@
  * Rails: keys choose a stop, the descriptor of the stop under the pin reads below, dragging moves the pin. Used at the
  * desk and where a rubric is tried.
  */
+import { make } from './make.js';
+
 export function startRails(root, criterion) {
     for (const heard of ['input', 'redescribe']) {
         root.addEventListener(heard, (event) => {
@@ -56,9 +58,7 @@ export function startRails(root, criterion) {
             line.replaceChildren();
             const own = form.querySelector('[name$="own_points"], [name$="own_points]"]')?.value ?? '';
             const applies = !form.querySelector('[name="na"]:checked');
-            const name = document.createElement('b');
-            name.textContent = stop ? stop.dataset.name : '';
-            line.append(name, stop ? ` ${stop.dataset.descriptor}` : (!applies ? 'does not apply' : (own === '' ? 'not yet set' : `${own} points, set by hand`)));
+            line.append(make('b', { textContent: stop ? stop.dataset.name : '' }), stop ? ` ${stop.dataset.descriptor}` : (!applies ? 'does not apply' : (own === '' ? 'not yet set' : `${own} points, set by hand`)));
             line.classList.toggle('signal', !stop && applies && own === '');
         }
     }
@@ -75,9 +75,7 @@ export function startRails(root, criterion) {
                 return;
             }
             timer = setTimeout(() => {
-                const name = document.createElement('b');
-                name.textContent = stop.dataset.name;
-                peek.replaceChildren(name, ` ${stop.dataset.descriptor}`);
+                peek.replaceChildren(make('b', { textContent: stop.dataset.name }), ` ${stop.dataset.descriptor}`);
                 peek.removeAttribute('hidden');
             }, peek.hidden ? 150 : 0);
         });

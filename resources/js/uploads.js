@@ -1,6 +1,7 @@
 /* Handing in: files go piece by piece, so that a lost connection costs one piece; what was chosen and typed stays. */
+import { token } from './request.js';
+
 const PIECE = 262144;
-const token = () => document.querySelector('meta[name=csrf-token]')?.content ?? '';
 const pause = (seconds) => new Promise((done) => { setTimeout(done, seconds * 1000); });
 
 class Refused extends Error {}

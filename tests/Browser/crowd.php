@@ -111,8 +111,8 @@ echo json_encode([
     )->count(),
     'sums' => $handins->map(fn (Handin $handin) => $handin->sha256)->unique()->count(),
     'counts' => Cohort::of($assignment, [])->counts(),
-    'lines' => DB::table('logbook_lines')->where('assignment_id', $assignment->id)->where('event', LogEvent::HandedIn)
-        ->count(),
+    'lines' => DB::table('logbook_lines')->where('assignment', $assignment->public_id)
+        ->where('event', LogEvent::HandedIn)->count(),
     // Each waits with the worker or is with the sink.
     'mails' => DB::table('jobs')->where('payload', 'like', '%HandedIn%')
         ->count() + count(

@@ -19,6 +19,7 @@ use YoungHarbor\Core\Marks\BoundaryRule;
 use YoungHarbor\Core\Overlap\Attention;
 use YoungHarbor\Core\Release\Obstacle;
 use YoungHarbor\Core\Screening\ReportSeen;
+use YoungHarbor\Core\Text\CommentKind;
 use YoungHarbor\Core\Writing\Signal;
 
 /**
@@ -53,6 +54,7 @@ final class WordsTest extends TestCase
             'screen.signal' => Signal::class,
             'mark.standing' => Standing::class, 'mark.seat' => Seat::class, 'mark.pace' => Pace::class,
             'mark.progress' => Progress::class,
+            'mark.comment_kind' => CommentKind::class,
             'moderate.why_open' => WhyOpen::class, 'release.obstacle' => Obstacle::class,
         ] as $place => $enum) {
             yield $place => [$enum, $place];

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Mark;
 
-use App\Enums\CommentKind;
 use App\Exceptions\Refused;
 use App\Models\BankComment;
 use App\Models\Mark;
@@ -17,6 +16,7 @@ use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\Scorer;
+use YoungHarbor\Core\Text\CommentKind;
 use YoungHarbor\Core\Text\TextAnchor;
 
 /**
@@ -190,7 +190,7 @@ final class SyncDesk
         $wanted = [
             'body' => $this->words($now['body'] ?? ''),
             'kind' => (
-                CommentKind::tryFrom(is_string($now['kind'] ?? null) ? $now['kind'] : '') ?? CommentKind::Remark
+                CommentKind::tryFrom(is_string($now['kind'] ?? null) ? $now['kind'] : '') ?? CommentKind::usual()
             )->value,
             'criterion' => is_string($now['criterion'] ?? null)
                 && $stored->rubricVersion->toCore()->criterion($now['criterion']) !== null

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
-use App\Enums\CommentKind;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
 use App\Models\MarkComment;
@@ -23,6 +22,7 @@ use YoungHarbor\Core\Rubric\Level;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\Rubric;
 use YoungHarbor\Core\Rubric\ScoreWorking;
+use YoungHarbor\Core\Text\CommentKind;
 use YoungHarbor\Core\Text\TextAnchor;
 
 /**
@@ -97,7 +97,7 @@ final class ResultDocument
             ->sortBy($place)->values();
 
         return array_values($said->map(fn (MarkComment $one, int $n) => [
-            'number' => $n + 1, 'kind' => $one->kind->label(),
+            'number' => $n + 1, 'kind' => __('mark.comment_kind.'.$one->kind->value),
             'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
             'quote' => $one->isOnPage() ? null : (string) $one->anchor['exact'],
             'page' => $one->isOnPage() ? (int) $one->anchor['page'] : null, 'body' => $one->body,

@@ -2,13 +2,10 @@
  * The comment bank while one writes: a semicolon and a few letters, in any comment, list what fits; Enter puts the long
  * words in place of them. The panel lists all, to read, to choose from and to drag into a comment.
  */
-const TRIGGER = /(?:^|\s);([\p{L}\p{N}][\p{L}\p{N} -]{0,30})?$/u;
+import { make } from '../make.js';
+import { post } from '../request.js';
 
-const element = (tag, props = {}, ...children) => {
-    const made = Object.assign(document.createElement(tag), props);
-    made.append(...children);
-    return made;
-};
+const TRIGGER = /(?:^|\s);([\p{L}\p{N}][\p{L}\p{N} -]{0,30})?$/u;
 
 /** How well an entry fits what was typed: each part must begin a word of it, words of the label first. */
 function fit(entry, typed) {
@@ -37,7 +34,7 @@ export function startBank({ desk, notes, config }) {
 
     const draw = () => {
         box.replaceChildren(...shown.slice(0, 8).map((entry, n) => {
-            const line = element('div', { id: `bank-${n}`, className: 'bank-line', role: 'option' }, element('b', { textContent: entry.label }), element('span', { className: 'quiet', textContent: ` ${entry.text.slice(0, 110)}` }));
+            const line = make('div', { id: `bank-${n}`, className: 'bank-line', role: 'option' }, make('b', { textContent: entry.label }), make('span', { className: 'quiet', textContent: ` ${entry.text.slice(0, 110)}` }));
             line.setAttribute('role', 'option');
             line.setAttribute('aria-selected', String(n === at));
             line.addEventListener('pointerdown', (event) => { event.preventDefault(); choose(entry); });
@@ -57,7 +54,7 @@ export function startBank({ desk, notes, config }) {
     /** A comment on the text says itself which entry it came from; for other fields it is counted here. */
     const used = (entry) => {
         entry.used++;
-        fetch(config.bankUsed.replace('ENTRY', entry.id), { method: 'POST', headers: { Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content } }).catch(() => {});
+        post(config.bankUsed.replace('ENTRY', entry.id)).catch(() => {});
     };
 
     desk.addEventListener('input', (event) => {
@@ -106,10 +103,10 @@ export function startBank({ desk, notes, config }) {
     const drawPanel = () => {
         const found = rank(search.value.trim());
         list.replaceChildren(...found.map((entry) => {
-            const line = element('button', { type: 'button', className: 'bank-line', draggable: true }, element('b', { textContent: entry.label }), element('span', { className: 'quiet small', textContent: ` ${entry.set}${entry.criterion ? ` · ${entry.criterion}` : ''}${entry.used ? ` · used ${entry.used} times` : ''}` }), element('span', { className: 'words', textContent: entry.text }));
+            const line = make('button', { type: 'button', className: 'bank-line', draggable: true }, make('b', { textContent: entry.label }), make('span', { className: 'quiet small', textContent: ` ${entry.set}${entry.criterion ? ` · ${entry.criterion}` : ''}${entry.used ? ` · used ${entry.used} times` : ''}` }), make('span', { className: 'words', textContent: entry.text }));
             line.addEventListener('click', () => { panel.close(); notes.insert(entry); });
             line.addEventListener('dragstart', (event) => { event.dataTransfer.setData('text/plain', entry.text); event.dataTransfer.effectAllowed = 'copy'; });
-            return element('li', {}, line);
+            return make('li', {}, line);
         }));
         panel.querySelector('[data-none]').hidden = found.length > 0;
     };
@@ -141,7 +138,7 @@ export function startBank({ desk, notes, config }) {
         event.preventDefault();
         const line = keep.querySelector('[role=status]');
         try {
-            const answer = await fetch(keep.querySelector('form').action, { method: 'POST', headers: { Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content }, body: new FormData(keep.querySelector('form')) });
+            const answer = await post(keep.querySelector('form').action, new FormData(keep.querySelector('form')));
             const told = await answer.json();
             if (!answer.ok) {
                 line.textContent = told.message;

@@ -1,9 +1,10 @@
+import { isWriting } from '../keys.js';
+import { sendJson } from '../request.js';
+
 /*
  * The keys of the desk. Each command has a key that its person can change or switch off; none is one that browsers use,
  * and none acts while someone writes.
  */
-const isWriting = (element) => element.matches?.('textarea, select, [contenteditable], input:not([type=radio]):not([type=checkbox])');
-
 export class Commands {
     #acts = {};
 
@@ -51,7 +52,7 @@ export class Commands {
             const keys = Object.fromEntries([...form.querySelectorAll('input[data-key-of]')].map((field) => [field.dataset.keyOf, field.value]));
             const line = form.querySelector('[role=status]');
             try {
-                const answer = await fetch(url, { method: 'PUT', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content }, body: JSON.stringify({ keys }) });
+                const answer = await sendJson('PUT', url, { keys });
                 line.textContent = answer.ok ? 'Kept.' : ((await answer.json()).message ?? 'Not kept.');
                 if (answer.ok) {
                     this.keys = keys;

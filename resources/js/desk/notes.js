@@ -3,14 +3,7 @@
  * highlights, one look a kind, so that overlapping ones stay apart); numbers stand in the margin beside them; all of them
  * are listed. One comment at a time is written in the strip under the script, which hides none of the words it is about.
  */
-const KINDS = ['remark', 'praise', 'fix', 'question'];
-const LABELS = { remark: 'remark', praise: 'praise', fix: 'to fix', question: 'question' };
-
-const element = (tag, props = {}, ...children) => {
-    const made = Object.assign(document.createElement(tag), props);
-    made.append(...children);
-    return made;
-};
+import { make } from '../make.js';
 
 const smooth = () => (matchMedia('(prefers-reduced-motion: reduce)').matches ? 'auto' : 'smooth');
 
@@ -22,10 +15,11 @@ export class Notes {
     #pages = null;
 
     /**
-     * @param {{desk: HTMLElement, places: import('./places.js').Places, outbox: import('./outbox.js').Outbox, criteria: Record<string, string>, locked: boolean}} given
+     * @param {{desk: HTMLElement, places: import('./places.js').Places, outbox: import('./outbox.js').Outbox, criteria: Record<string, string>, kinds: Record<string, string>, locked: boolean}} given words of each kind of comment, the usual one first
      */
-    constructor({ desk, places, outbox, criteria, locked }) {
-        Object.assign(this, { desk, places, outbox, criteria, locked });
+    constructor({ desk, places, outbox, criteria, kinds, locked }) {
+        Object.assign(this, { desk, places, outbox, criteria, kinds, locked });
+        [this.usual] = Object.keys(kinds);
         this.strip = document.getElementById('strip');
         this.body = this.strip.querySelector('textarea');
         this.margin = document.getElementById('margin');
@@ -136,7 +130,7 @@ export class Notes {
             return;
         }
         const id = crypto.randomUUID();
-        this.#notes.set(id, { body: '', kind: 'remark', criterion: null, anchor: anchor ?? this.places.anchor(place), place, gone: false, known: null });
+        this.#notes.set(id, { body: '', kind: this.usual, criterion: null, anchor: anchor ?? this.places.anchor(place), place, gone: false, known: null });
         getSelection()?.removeAllRanges();
         this.open(id);
         this.body.focus();
@@ -308,7 +302,7 @@ export class Notes {
             return;
         }
         note.body = note.body.trim() === '' ? entry.text : `${note.body.trimEnd()}\n${entry.text}`;
-        note.kind = note.kind === 'remark' ? entry.kind : note.kind;
+        note.kind = note.kind === this.usual ? entry.kind : note.kind;
         note.criterion ??= Object.keys(this.criteria).find((id) => this.criteria[id].toLowerCase() === entry.criterion.toLowerCase()) ?? null;
         note.bank = entry.id;
         this.#put(this.#open);
@@ -379,7 +373,7 @@ export class Notes {
             }
             const looks = `${note.kind} ${note.criterion}`;
             note.body = this.body.value;
-            note.kind = this.strip.querySelector('[name=kind]:checked')?.value ?? 'remark';
+            note.kind = this.strip.querySelector('[name=kind]:checked')?.value ?? this.usual;
             note.criterion = this.strip.querySelector('[name=criterion]').value || null;
             this.#put(this.#open);
             const line = this.list.querySelector(`[data-note="${this.#open}"] .words`);
@@ -449,7 +443,7 @@ export class Notes {
 
     draw() {
         const all = this.ordered();
-        for (const kind of KINDS) {
+        for (const kind of Object.keys(this.kinds)) {
             this.#highlight(`note-${kind}`, all.filter(([id, note]) => note.kind === kind && note.place && id !== this.#open).map(([, note]) => this.places.range(...note.place)));
         }
         const now = this.#open && this.#notes.get(this.#open);
@@ -473,9 +467,9 @@ export class Notes {
             const box = this.places.range(...note.place)?.getClientRects()[0];
             const at = Math.max(free, (box?.top ?? 0) - top);
             free = at + 23; // the next number stands below, never on top
-            const button = element('button', { type: 'button', className: `margin-mark ${note.kind}`, textContent: String(numbers.get(id)) });
+            const button = make('button', { type: 'button', className: `margin-mark ${note.kind}`, textContent: String(numbers.get(id)) });
             button.dataset.note = id;
-            button.setAttribute('aria-label', `Comment ${n + 1}, ${LABELS[note.kind]}, on “${note.anchor.exact.slice(0, 60)}”`);
+            button.setAttribute('aria-label', `Comment ${n + 1}, ${this.kinds[note.kind]}, on “${note.anchor.exact.slice(0, 60)}”`);
             if (id === this.#open) {
                 button.setAttribute('aria-current', 'true');
             }
@@ -493,12 +487,12 @@ export class Notes {
         document.getElementById('note-count').textContent = all.length === 0 ? 'none yet' : `${all.length}${all.some(([, note]) => note.criterion) ? `, ${all.filter(([, note]) => note.criterion).length} linked to a criterion` : ''}`;
         const kept = document.activeElement?.closest?.('#note-list [data-note]')?.dataset.note;
         this.list.replaceChildren(...all.map(([id, note], n) => {
-            const button = element('button', { type: 'button', className: 'note-line' },
-                element('b', { textContent: `${n + 1} ` }), element('span', { className: 'kind', textContent: LABELS[note.kind] }),
-                element('span', { className: 'quiet', textContent: `${note.criterion ? ` · ${this.criteria[note.criterion] ?? ''}` : ''}${note.anchor.page ? ` · page ${note.anchor.page}` : (note.place ? '' : ' · its words are no longer in the script')}` }),
-                element('span', { className: 'words', dir: 'auto', textContent: note.body || '(no words yet)' }));
+            const button = make('button', { type: 'button', className: 'note-line' },
+                make('b', { textContent: `${n + 1} ` }), make('span', { className: 'kind', textContent: this.kinds[note.kind] }),
+                make('span', { className: 'quiet', textContent: `${note.criterion ? ` · ${this.criteria[note.criterion] ?? ''}` : ''}${note.anchor.page ? ` · page ${note.anchor.page}` : (note.place ? '' : ' · its words are no longer in the script')}` }),
+                make('span', { className: 'words', dir: 'auto', textContent: note.body || '(no words yet)' }));
             button.dataset.note = id;
-            const line = element('li', { className: note.kind }, button);
+            const line = make('li', { className: note.kind }, button);
             if (id === this.#open) {
                 line.classList.add('now');
             }

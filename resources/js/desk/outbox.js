@@ -3,6 +3,8 @@
  * once and sent within a second; it stays there until the server has said that it is saved. A change carries what the
  * page knew before it, so that the server can tell what another tab or device has changed meanwhile.
  */
+import { sendJson, tokenField } from '../request.js';
+
 const PREFIX = 'young-harbor:desk:';
 const FIRST = 500;
 const SLOWEST = 15_000;
@@ -19,7 +21,7 @@ export function stable(value) {
 }
 
 const same = (one, other) => stable(one) === stable(other);
-const locks = navigator.locks ?? null;
+const locks = globalThis.navigator?.locks ?? null;
 
 /** Holds a name for as long as this page lives; false when another page has it. */
 function hold(name) {
@@ -31,16 +33,6 @@ function hold(name) {
             resolve(lock !== null);
             return lock === null ? undefined : new Promise(() => {});
         });
-    });
-}
-
-const token = () => document.querySelector('meta[name=csrf-token]');
-
-function send(url, body, keepalive = false) {
-    return fetch(url, {
-        method: 'PATCH', keepalive, credentials: 'same-origin', redirect: 'manual',
-        headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': token()?.content ?? '', 'X-Requested-With': 'XMLHttpRequest' },
-        body: JSON.stringify(body),
     });
 }
 
@@ -165,7 +157,7 @@ export class Outbox {
             entry.sent = { now: entry.now };
         }
         try {
-            const answer = await send(this.url, { changes: going.map(([key, entry]) => ({ key, was: entry.was, now: entry.now })), ...extra });
+            const answer = await sendJson('PATCH', this.url, { changes: going.map(([key, entry]) => ({ key, was: entry.was, now: entry.now })), ...extra });
             await this.#answer(answer, going);
         } catch {
             this.#again('offline');
@@ -230,7 +222,7 @@ export class Outbox {
             if (!answer.ok) {
                 return false;
             }
-            token().content = (await answer.json()).token;
+            tokenField().content = (await answer.json()).token;
             return true;
         } catch {
             return false;
@@ -264,7 +256,7 @@ export class Outbox {
         const going = [...this.#entries].filter(([, entry]) => !entry.held);
         const extra = this.#extra();
         if (this.state !== 'closed' && (going.length > 0 || Object.keys(extra).length > 0)) {
-            send(this.url, { changes: going.map(([key, entry]) => ({ key, was: entry.was, now: entry.now })), ...extra }, true).catch(() => {});
+            sendJson('PATCH', this.url, { changes: going.map(([key, entry]) => ({ key, was: entry.was, now: entry.now })), ...extra }, true).catch(() => {});
         }
     }
 }
@@ -283,7 +275,7 @@ export async function sendLeftOvers() {
             continue; // the page it belongs to is open
         }
         try {
-            const answer = await send(left.url, { changes: left.entries.map(([key, entry]) => ({ key, ...entry })) });
+            const answer = await sendJson('PATCH', left.url, { changes: left.entries.map(([key, entry]) => ({ key, ...entry })) });
             if (answer.ok) {
                 const { outcomes } = await answer.json();
                 const rest = left.entries.filter(([key]) => outcomes[key]?.state !== 'saved');

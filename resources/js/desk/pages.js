@@ -3,14 +3,11 @@
  * quick. A point, a box, a line or a line drawn by hand begins a comment; so do words selected on a page. Places are kept
  * in percent of the page as it lies in the file, whatever zoom or turn it is looked at with.
  */
+import { make } from '../make.js';
+
 const FAR = 3;
 const STEPS = [0.5, 0.67, 0.8, 1, 1.25, 1.5, 2, 3];
 
-const element = (tag, props = {}, ...children) => {
-    const made = Object.assign(document.createElement(tag), props);
-    made.append(...children);
-    return made;
-};
 const svg = (tag, attributes) => {
     const made = document.createElementNS('http://www.w3.org/2000/svg', tag);
     Object.entries(attributes).forEach(([name, value]) => made.setAttribute(name, value));
@@ -80,7 +77,7 @@ export function startPages({ desk, notes, config }) {
             scale = Math.max(0.3, (reader.clientWidth - 60) / (turn % 180 === 0 ? width : height));
         }
         sheets.replaceChildren(...sizes.map((size, n) => {
-            const sheet = element('div', { className: 'pdf-page', tabIndex: -1 });
+            const sheet = make('div', { className: 'pdf-page', tabIndex: -1 });
             sheet.dataset.page = String(n + 1);
             sheet.setAttribute('aria-label', `Page ${n + 1}`);
             sheet.setAttribute('role', 'group');
@@ -136,9 +133,9 @@ export function startPages({ desk, notes, config }) {
         measure(sheet, sizes[number - 1]);
         const viewport = page.getViewport({ scale, rotation: (page.rotate + turn) % 360 });
         const dense = Math.min(2, devicePixelRatio || 1);
-        const canvas = element('canvas', { width: Math.floor(viewport.width * dense), height: Math.floor(viewport.height * dense) });
+        const canvas = make('canvas', { width: Math.floor(viewport.width * dense), height: Math.floor(viewport.height * dense) });
         canvas.setAttribute('aria-hidden', 'true');
-        const layer = element('div', { className: 'pdf-text' });
+        const layer = make('div', { className: 'pdf-text' });
         layer.style.setProperty('--total-scale-factor', String(scale));
         layer.style.setProperty('--scale-factor', String(scale));
         sheet.prepend(canvas, layer);
@@ -155,7 +152,7 @@ export function startPages({ desk, notes, config }) {
             markFound(number);
         } catch (error) {
             if (error?.name !== 'RenderingCancelledException') {
-                sheet.append(element('p', { className: 'signal p-4', textContent: `Page ${number} cannot be drawn.` }));
+                sheet.append(make('p', { className: 'signal p-4', textContent: `Page ${number} cannot be drawn.` }));
             }
         }
     }
@@ -177,10 +174,10 @@ export function startPages({ desk, notes, config }) {
     function list() {
         bar.querySelector('[data-list]').replaceChildren(...sizes.map((size, n) => {
             const count = notes.onPage(file.number, n + 1).length;
-            const button = element('button', { type: 'button', textContent: `page ${n + 1}${count === 0 ? '' : ` · ${count === 1 ? '1 comment' : `${count} comments`}`}` });
+            const button = make('button', { type: 'button', textContent: `page ${n + 1}${count === 0 ? '' : ` · ${count === 1 ? '1 comment' : `${count} comments`}`}` });
             button.dataset.go = String(n + 1);
             n + 1 === current() && button.setAttribute('aria-current', 'true');
-            return element('li', {}, button);
+            return make('li', {}, button);
         }));
     }
 
@@ -201,7 +198,7 @@ export function startPages({ desk, notes, config }) {
             sheet.append(canvas);
             for (const { id, note, number, isOpen: isNow } of here) {
                 const [x, y] = turned(note.anchor.points[0], turn);
-                const button = element('button', { type: 'button', className: `page-mark ${note.kind}`, textContent: String(number) });
+                const button = make('button', { type: 'button', className: `page-mark ${note.kind}`, textContent: String(number) });
                 button.dataset.note = id;
                 button.setAttribute('aria-label', `Comment ${number}, ${note.kind}, on page ${note.anchor.page}`);
                 isNow && button.setAttribute('aria-current', 'true');

@@ -1,4 +1,6 @@
 /* The border between script and rubric: moved with mouse, finger or arrow keys, kept for the person. */
+import { sendJson } from '../request.js';
+
 const LEAST = 340;
 
 export function startSplit(desk, config) {
@@ -16,7 +18,7 @@ export function startSplit(desk, config) {
     let timer = null;
     const keep = () => {
         clearTimeout(timer);
-        timer = setTimeout(() => fetch(config.settings, { method: 'PUT', headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content }, body: JSON.stringify({ side }) }).catch(() => {}), 800);
+        timer = setTimeout(() => sendJson('PUT', config.settings, { side }).catch(() => {}), 800);
     };
     bar.addEventListener('keydown', (event) => {
         const by = { ArrowLeft: 24, ArrowRight: -24 }[event.key];

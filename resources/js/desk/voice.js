@@ -2,6 +2,8 @@
  * Voice and video: recorded in the browser, listened to before it is kept, with what is said written beside it. Dictation
  * where the browser offers it. A recording that could not be sent stays in the page until it is.
  */
+import { post } from '../request.js';
+
 const kinds = { voice: ['audio/webm;codecs=opus', 'audio/mp4', 'audio/ogg;codecs=opus'], video: ['video/webm;codecs=vp8,opus', 'video/mp4'] };
 const clock = (seconds) => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
 
@@ -122,7 +124,7 @@ export function startVoice({ desk, config }) {
         form.set('recording', kept, `recording.${kept.type.includes('mp4') ? 'mp4' : (kept.type.includes('ogg') ? 'ogg' : 'webm')}`);
         say('Sending …');
         try {
-            const answer = await fetch(config.attachments, { method: 'POST', headers: { Accept: 'application/json', 'X-CSRF-TOKEN': document.querySelector('meta[name=csrf-token]').content }, body: form });
+            const answer = await post(config.attachments, form);
             const told = await answer.json();
             if (!answer.ok) {
                 say(`${told.message} The recording is still here.`, true);

@@ -9,12 +9,12 @@
                     <div class="sheet">
                         @forelse ($set->comments as $comment)
                             <details class="bank-row">
-                                <summary><b>{{ $comment->label }}</b> <span class="quiet small">{{ $comment->kind->label() }}{{ $comment->criterion !== '' ? ' · '.$comment->criterion : '' }} · {{ $comment->used === 1 ? 'used once' : "used {$comment->used} times" }}</span><span class="block small" dir="auto">{{ Str::limit($comment->text, 160) }}</span></summary>
+                                <summary><b>{{ $comment->label }}</b> <span class="quiet small">{{ __('mark.comment_kind.'.$comment->kind->value) }}{{ $comment->criterion !== '' ? ' · '.$comment->criterion : '' }} · {{ $comment->used === 1 ? 'used once' : "used {$comment->used} times" }}</span><span class="block small" dir="auto">{{ Str::limit($comment->text, 160) }}</span></summary>
                                 <form class="px-4 pb-3" method="post" action="{{ route('bank.comments.update', $comment) }}">@csrf @method('put')
                                     <input type="hidden" name="seen" value="{{ $comment->lock_version }}">
                                     <div class="grid sm:grid-cols-3 gap-x-4">
                                         <label class="field"><span class="label">Label</span><input class="input" name="label" value="{{ $comment->label }}" maxlength="80"></label>
-                                        <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (App\Enums\CommentKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($comment->kind === $kind)>{{ $kind->label() }}</option>@endforeach</select></label>
+                                        <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (YoungHarbor\Core\Text\CommentKind::cases() as $kind)<option value="{{ $kind->value }}" @selected($comment->kind === $kind)>{{ __('mark.comment_kind.'.$kind->value) }}</option>@endforeach</select></label>
                                         <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" value="{{ $comment->criterion }}" maxlength="200"></label>
                                     </div>
                                     <div class="field"><label class="label" for="b-{{ $comment->public_id }}">Comment</label><textarea class="input" id="b-{{ $comment->public_id }}" name="text" rows="3" dir="auto">{{ $comment->text }}</textarea></div>
@@ -33,7 +33,7 @@
                     <details class="mt-2"><summary class="link small">add to this set</summary>
                         <form class="panel mt-2" method="post" action="{{ route('bank.comments.store') }}">@csrf<input type="hidden" name="set" value="{{ $set->public_id }}">
                             <div class="grid sm:grid-cols-3 gap-x-4"><label class="field"><span class="label">Label</span><input class="input" name="label" maxlength="80"></label>
-                                <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (App\Enums\CommentKind::cases() as $kind)<option value="{{ $kind->value }}">{{ $kind->label() }}</option>@endforeach</select></label>
+                                <label class="field"><span class="label">Kind</span><select class="input" name="kind">@foreach (YoungHarbor\Core\Text\CommentKind::cases() as $kind)<option value="{{ $kind->value }}">{{ __('mark.comment_kind.'.$kind->value) }}</option>@endforeach</select></label>
                                 <label class="field"><span class="label">Criterion</span><input class="input" name="criterion" maxlength="200"></label></div>
                             <div class="field"><label class="label" for="b-{{ $set->public_id }}">Comment</label><textarea class="input" id="b-{{ $set->public_id }}" name="text" rows="3"></textarea></div>
                             <div class="flex justify-end"><button class="button">Add it</button></div></form>

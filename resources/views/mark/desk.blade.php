@@ -67,7 +67,7 @@
                 <div class="flex items-baseline gap-2"><b class="whitespace-nowrap" data-title></b> <span class="quiet small truncate min-w-0" data-quote dir="auto"></span><button class="link small ml-auto" type="button" data-close>close</button></div>
                 <fieldset @disabled($locked)>
                     <div class="flex flex-wrap items-center gap-x-4 gap-y-1 small my-1">
-                        <span role="radiogroup" aria-label="What it is" class="flex gap-3">@foreach (App\Enums\CommentKind::cases() as $kind)<label class="whitespace-nowrap"><input type="radio" name="kind" value="{{ $kind->value }}"> <span class="kind-sample {{ $kind->value }}">{{ $kind->label() }}</span></label>@endforeach</span>
+                        <span role="radiogroup" aria-label="What it is" class="flex gap-3">@foreach (YoungHarbor\Core\Text\CommentKind::cases() as $kind)<label class="whitespace-nowrap"><input type="radio" name="kind" value="{{ $kind->value }}"> <span class="kind-sample {{ $kind->value }}">{{ __('mark.comment_kind.'.$kind->value) }}</span></label>@endforeach</span>
                         <label class="min-w-0">on <select class="input inline! w-auto! min-h-0! max-w-48" name="criterion"><option value="">no criterion</option>@foreach ($rubric->criteria as $criterion)<option value="{{ $criterion->id() }}">{{ $criterion->title() }}</option>@endforeach</select></label>
                         <span class="ml-auto flex gap-3"><button class="link" type="button" data-keep-comment>keep in the bank</button><button class="link" type="button" data-here>move to the selected words</button><button class="link" type="button" data-remove>take away</button></span>
                     </div>

@@ -59,7 +59,7 @@
                     <div class="sides">
                         @foreach ($sides as $mark)
                             <ol class="sheet px-4 py-2">@forelse ($mark->isDone() ? $mark->comments : [] as $comment)
-                                <li class="py-1.5 small"><b>{{ $comment->kind->label() }}</b>@if ($comment->criterion) <span class="quiet">· {{ $rubric?->criterion($comment->criterion)?->title() }}</span>@endif
+                                <li class="py-1.5 small"><b>{{ __('mark.comment_kind.'.$comment->kind->value) }}</b>@if ($comment->criterion) <span class="quiet">· {{ $rubric?->criterion($comment->criterion)?->title() }}</span>@endif
                                     <span class="quiet block font-text" dir="auto">{{ $comment->isOnPage() ? "page {$comment->anchor['page']}" : '“'.Str::limit(Str::squish($comment->anchor['exact']), 110).'”' }}</span><span class="whitespace-pre-line" dir="auto">{{ $comment->body }}</span></li>
                             @empty<li class="quiet">none</li>@endforelse</ol>
                         @endforeach

@@ -58,7 +58,7 @@
                             <td><a class="code" href="{{ route('writing.show', $row->public_id) }}">{{ $row->code }}</a></td>
                             @if ($row->state === 'ready')
                                 <td class="num">{{ number_format($row->words) }}</td><td class="whitespace-nowrap">{{ $row->at_least }} of {{ $row->among }} texts</td>
-                                <td class="small">{{ collect($signals)->filter(fn ($one) => $one['value'] < $one['low'] || $one['value'] > $one['high'])->pluck('name')->implode(', ') }}</td>
+                                <td class="small">{{ collect($signals)->filter(fn ($one) => $one['value'] < $one['low'] || $one['value'] > $one['high'])->map(fn ($one) => __('screen.signal.'.$one['name']))->implode(', ') }}</td>
                                 <td>{{ $row->turns > 0 ? $row->turns : '' }}</td>
                                 <td>@if (Conformal::counted($row->at_least, $row->among)->isUnusual($alarm))<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> past the alarm</span>@else<span class="quiet">usual</span>@endif @if ($row->recorded) <span class="whitespace-nowrap">{{ Found::from($row->recorded)->short() }}</span>@endif @if ($row->held)<span class="quiet small">held</span>@endif</td>
                             @else

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Mark;
 
 use App\Actions\Mark\KeepBankComment;
-use App\Enums\CommentKind;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\BankComment;
@@ -23,6 +22,7 @@ use Illuminate\Validation\Rule;
 use YoungHarbor\Core\Formats\BankFile;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Text\CommentKind;
 
 /**
  * The comment bank: sets of a module, shared by its team, and a person's own.
@@ -196,7 +196,7 @@ final class BankController extends Controller
     {
         return [
             'label' => trim($fields['label']), 'text' => trim(str_replace("\r\n", "\n", $fields['text'])),
-            'kind' => $fields['kind'] ?? 'remark', 'criterion' => trim($fields['criterion'] ?? ''),
+            'kind' => $fields['kind'] ?? CommentKind::usual()->value, 'criterion' => trim($fields['criterion'] ?? ''),
         ];
     }
 

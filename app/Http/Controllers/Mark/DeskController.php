@@ -36,6 +36,7 @@ use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\ScoreWorking;
+use YoungHarbor\Core\Text\CommentKind;
 
 /**
  * The desk: one script and the rubric side by side. Everything is saved as it is chosen or typed.
@@ -274,6 +275,10 @@ final class DeskController extends Controller
         Mark $mark, User $person, DeskState $state, Collection $sets, array $criteria, array $files, bool $earlier,
     ): array {
         return [
+            'kinds' => array_map(
+                fn (string $key) => __("mark.comment_kind.{$key}"),
+                array_combine(CommentKind::keys(), CommentKind::keys()),
+            ),
             'code' => $mark->script->code, 'earlier' => $earlier, 'state' => $state->of($mark), 'place' => $mark->place,
             'keys' => DeskKeys::of($person), 'side' => $person->desk['side'] ?? null,
             'criteria' => (object) array_combine(
