@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Actions\Collect\FinishHandIn;
+use App\Actions\Collect\ReadWhatWasLost;
 use Illuminate\Support\Facades\Schedule;
 
 // Run by `php artisan schedule:work`, or by cron every minute: `php artisan schedule:run`.
-Schedule::call(fn () => FinishHandIn::again())->name('reading what was lost on the way to the worker')
+Schedule::call(fn () => app(ReadWhatWasLost::class)())->name('reading what was lost on the way to the worker')
     ->everyFiveMinutes();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests;
 
-use App\Jobs\MakeCopies;
-use App\Jobs\PrepareHandin;
+use App\Jobs\MakeCopiesJob;
+use App\Jobs\PrepareHandinJob;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\File;
@@ -42,7 +42,7 @@ abstract class TestCase extends Base
         parent::setUp();
         $this->withoutVite();
         // Pages and copies take a worker their time; tests that need them make them.
-        Queue::fake([PrepareHandin::class, MakeCopies::class]);
+        Queue::fake([PrepareHandinJob::class, MakeCopiesJob::class]);
         // Each test begins with an empty logbook, so the head kept outside the database begins anew too.
         File::deleteDirectory(config('harbor.files').'/logbook');
     }

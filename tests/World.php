@@ -56,7 +56,7 @@ trait World
     protected function member(Role $role, ?Module $module = null): User
     {
         $user = User::factory()->create();
-        Membership::query()->create(
+        Membership::factory()->create(
             ['module_id' => ($module ?? $this->module)->id, 'user_id' => $user->id, 'role' => $role]
         );
 

@@ -16,11 +16,6 @@ enum CopyKind: string
 
     public function label(): string
     {
-        return match ($this) {
-            self::Docx => 'Word document (.docx)',
-            self::Odt => 'OpenDocument text (.odt)',
-            self::Html => 'web page (.html)',
-            self::Pdf => 'PDF',
-        };
+        return __('collect.file_kind.'.$this->value);
     }
 }

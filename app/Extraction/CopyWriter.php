@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Extraction;
 
-use App\Support\Pdf;
+use App\Documents\Pdf;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use RuntimeException;

@@ -32,16 +32,7 @@ enum FileKind: string
 
     public function label(): string
     {
-        return match ($this) {
-            self::Text => 'plain text',
-            self::Markdown => 'Markdown',
-            self::Docx => 'Word document (.docx)',
-            self::Odt => 'OpenDocument text (.odt)',
-            self::Rtf => 'Rich Text (.rtf)',
-            self::Html => 'web page (.html)',
-            self::Pdf => 'PDF',
-            self::Link => 'link',
-        };
+        return __('collect.file_kind.'.$this->value);
     }
 
     /** How pandoc names the format; null for what other programs read. */

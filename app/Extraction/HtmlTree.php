@@ -9,8 +9,8 @@ use DOMElement;
 use DOMNode;
 use DOMText;
 use YoungHarbor\Core\Document\Document;
-use YoungHarbor\Core\Document\Kind;
 use YoungHarbor\Core\Document\Node;
+use YoungHarbor\Core\Document\NodeKind;
 use YoungHarbor\Core\Document\Picture;
 
 /**
@@ -101,8 +101,8 @@ final class HtmlTree
         if (in_array($tag, self::GROUPS, true)) {
             return $this->content($element, $picture);
         }
-        $kind = Kind::tryFrom($tag);
-        if ($kind === Kind::Picture) {
+        $kind = NodeKind::tryFrom($tag);
+        if ($kind === NodeKind::Picture) {
             $made = $picture($element->getAttribute('src'));
 
             return $made === null ? [] : [Node::picture($made)];
@@ -110,11 +110,11 @@ final class HtmlTree
 
         return match ($kind) {
             null => [],
-            Kind::Link => $this->isBackFromNote($element)
+            NodeKind::Link => $this->isBackFromNote($element)
                 ? []
                 : [Node::link($element->getAttribute('href'), $this->content($element, $picture))],
-            Kind::Cell,
-            Kind::HeadCell => [
+            NodeKind::Cell,
+            NodeKind::HeadCell => [
                 Node::cell(
                     $kind, (int) $element->getAttribute('colspan'), (int) $element->getAttribute('rowspan'),
                     $this->content($element, $picture),

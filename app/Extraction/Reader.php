@@ -26,7 +26,7 @@ final class Reader
     /**
      * @throws Refusal with the reason and what would be taken
      */
-    public function read(string $path, string $name): Extracted
+    public function read(string $path, string $name): ExtractedFile
     {
         return $this->readAs($this->detector->detect($path, $name), $path, $name);
     }
@@ -42,7 +42,7 @@ final class Reader
      *
      * @throws Refusal
      */
-    public function readAs(FileKind $kind, string $path, string $name): Extracted
+    public function readAs(FileKind $kind, string $path, string $name): ExtractedFile
     {
         $document = match ($kind) {
             FileKind::Text => Document::ofText((string) file_get_contents($path)),
@@ -71,7 +71,7 @@ final class Reader
      * @param  list<string>  $notes
      * @param  list<array{kind: string, words?: string, note?: string}>  $hidden
      */
-    private function finished(FileKind $kind, Document $document, array $notes, array $hidden): Extracted
+    private function finished(FileKind $kind, Document $document, array $notes, array $hidden): ExtractedFile
     {
         $most = (int) config('harbor.extraction.paragraphs');
         if (($paragraphs = $document->paragraphs()) > $most) {
@@ -91,7 +91,7 @@ final class Reader
             );
         }
 
-        return new Extracted($kind, $document, $words, $notes, $hidden);
+        return new ExtractedFile($kind, $document, $words, $notes, $hidden);
     }
 
     private function pandoc(string $path, FileKind $kind): Document

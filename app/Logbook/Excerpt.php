@@ -9,7 +9,7 @@ use InvalidArgumentException;
 use JsonException;
 use YoungHarbor\Core\Logbook\Chain;
 use YoungHarbor\Core\Logbook\ChainedLine;
-use YoungHarbor\Core\Logbook\Head;
+use YoungHarbor\Core\Logbook\ChainHead;
 
 /**
  * Some lines of the logbook in a file that can be verified elsewhere: the lines chosen are there in full, with their
@@ -22,7 +22,7 @@ final readonly class Excerpt
      */
     private function __construct(
         public array $lines,
-        public Head $head,
+        public ChainHead $head,
     ) {
     }
 
@@ -30,7 +30,7 @@ final readonly class Excerpt
      * @param  callable(LogbookLine): bool  $chosen
      * @return iterable<string> the file, line by line
      */
-    public static function write(Head $head, string $publicKey, callable $chosen): iterable
+    public static function write(ChainHead $head, string $publicKey, callable $chosen): iterable
     {
         yield json_encode(
             [
@@ -82,7 +82,7 @@ final readonly class Excerpt
         }
 
         return new self(
-            array_map(self::line(...), $rows), new Head($first['count'], $first['hash'], $first['signature']),
+            array_map(self::line(...), $rows), new ChainHead($first['count'], $first['hash'], $first['signature']),
         );
     }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use LogicException;
-use YoungHarbor\Core\Logbook\Head;
+use YoungHarbor\Core\Logbook\ChainHead;
 
 /**
  * Keeps the head in a file, on a disk that all web servers share.
@@ -16,17 +16,17 @@ final readonly class FileHeadStore implements HeadStore
     {
     }
 
-    public function head(): ?Head
+    public function head(): ?ChainHead
     {
         $stored = is_file($this->file) ? json_decode((string) file_get_contents($this->file), true) : null;
 
         return is_array($stored) && is_int($stored['count'] ?? null) && is_string($stored['hash'] ?? null)
             && is_string($stored['signature'] ?? null)
-            ? new Head($stored['count'], $stored['hash'], $stored['signature'])
+            ? new ChainHead($stored['count'], $stored['hash'], $stored['signature'])
             : null;
     }
 
-    public function advance(Head $head): void
+    public function advance(ChainHead $head): void
     {
         if (! is_dir(dirname($this->file))) {
             mkdir(dirname($this->file), 0700, true);

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use LogicException;
 use YoungHarbor\Core\Logbook\Chain;
-use YoungHarbor\Core\Logbook\Head;
+use YoungHarbor\Core\Logbook\ChainHead;
 use YoungHarbor\Core\Logbook\HeadKey;
 
 /**
@@ -33,6 +33,12 @@ final class Logbook
         private readonly HeadKey $key,
         private readonly HeadStore $heads,
     ) {
+    }
+
+    /** Writes a line about something that changed nothing else: a list taken, someone signed in. */
+    public function note(Entry $entry): void
+    {
+        DB::transaction(fn () => $this->write($entry));
     }
 
     /** Writes a line inside the transaction that makes the change, so that both stand or neither does. */
@@ -70,7 +76,7 @@ final class Logbook
         });
     }
 
-    public function head(): ?Head
+    public function head(): ?ChainHead
     {
         return $this->heads->head();
     }
@@ -82,7 +88,7 @@ final class Logbook
     }
 
     /** Takes the signed head away, to where it can be looked at, so that the next line signs the logbook anew. */
-    public function setAsideHead(): ?Head
+    public function setAsideHead(): ?ChainHead
     {
         $head = $this->heads->head();
         $this->heads->setAside();

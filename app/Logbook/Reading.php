@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Logbook;
 
-use App\Enums\Found;
+use App\Enums\ConversationFinding;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
 use App\Models\Module;
 use App\Models\Rubric;
 use App\Models\User;
-use App\Support\Clock;
+use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
@@ -132,8 +132,8 @@ final readonly class Reading
             ),
             ! is_string($value) => is_scalar($value) ? (string) $value : '',
             str_starts_with($value, Subject::PERSON) => $this->name(substr($value, strlen(Subject::PERSON))),
-            $key === LogDetail::Due->value => Clock::shown(Carbon::parse($value, 'UTC')),
-            $key === LogDetail::Found->value => Found::tryFrom($value)?->short() ?? $value,
+            $key === LogDetail::Due->value => LocalTime::shown(Carbon::parse($value, 'UTC')),
+            $key === LogDetail::Found->value => ConversationFinding::tryFrom($value)?->short() ?? $value,
             $key === LogDetail::Why->value => __("logbook.why_open.{$value}"),
             in_array($key, [LogDetail::Sha256->value, LogDetail::Hash->value], true) => Str::limit($value, 16),
             default => Str::limit($value, self::SHORT),

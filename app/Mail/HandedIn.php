@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Mail;
 
+use App\Documents\Receipts;
 use App\Models\Handin;
-use App\Support\Receipts;
 use Illuminate\Bus\Queueable;
 use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\AllocationPlanFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -22,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property string $state draft, applied or dropped
  * @property array{markers: list<array{marker: string, share: string, sections: list<string>|null}>, keep_groups: bool, even_out: bool} $settings
  * @property list<array{script: string, part: string, marker: string|null, from: string|null, fixed: bool}> $entries
- * @property list<array{script: string, part: string, why: string}> $unplaced
+ * @property list<array{script: string, part: string, why: string, figures: array<string, int>}> $unplaced
  * @property list<string> $notes
  * @property int $moves
  * @property int $made_by
@@ -34,6 +36,9 @@ use Illuminate\Support\Carbon;
  */
 final class AllocationPlan extends Model
 {
+    /** @use HasFactory<AllocationPlanFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     protected $guarded = [];

@@ -8,6 +8,7 @@ use App\Casts\AsCoreValue;
 use App\Enums\HandInBy;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
+use App\Wording\LocalTime;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -274,5 +275,17 @@ final class Assignment extends Model
     public function namesRevealed(): bool
     {
         return $this->names_revealed_at !== null;
+    }
+
+    /** Why no scripts can be chosen for all to mark together now; null when they can. */
+    public function whyNotTogether(int $markers): ?string
+    {
+        if (! $this->isPastDue()) {
+            $due = $this->due_at === null ? '' : ', '.LocalTime::shown($this->due_at);
+
+            return __('share-out.together_not_due', ['due' => $due]);
+        }
+
+        return $markers < 2 ? trans_choice('share-out.together_needs_two', $markers) : null;
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\AssignmentTemplateFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -23,6 +25,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class AssignmentTemplate extends Model
 {
+    /** @use HasFactory<AssignmentTemplateFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     protected $guarded = [];

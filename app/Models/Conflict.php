@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\ConflictFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -26,6 +28,9 @@ use Illuminate\Support\Carbon;
  */
 final class Conflict extends Model
 {
+    /** @use HasFactory<ConflictFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     protected $guarded = [];

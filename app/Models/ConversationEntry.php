@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Enums\Found;
+use App\Enums\ConversationFinding;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One entry of a script's conversation record: what a person found, and why. Entries are added, never changed.
@@ -17,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property string $public_id
  * @property int $script_id
  * @property int $handin_id
- * @property Found $found
+ * @property ConversationFinding $found
  * @property string $why
  * @property array{sum?: string, close?: string, sources?: list<string>, passage?: string|null, writing?: list<string>} $seen
  * @property string|null $questions prepared for a talk
@@ -37,7 +38,7 @@ final class ConversationEntry extends Model
     protected function casts(): array
     {
         return [
-            'found' => Found::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean',
+            'found' => ConversationFinding::class, 'seen' => 'array', 'held' => 'boolean', 'student_sees' => 'boolean',
             'student_read_at' => 'datetime',
         ];
     }
@@ -56,5 +57,14 @@ final class ConversationEntry extends Model
     public function script(): BelongsTo
     {
         return $this->belongsTo(Script::class);
+    }
+
+    /** Names someone on the staff who may see the record of a script. */
+    public static function letSee(Script $script, User $person, User $by): void
+    {
+        DB::table('conversation_people')->insertOrIgnore([
+            'script_id' => $script->id, 'user_id' => $person->id, 'named_by' => $by->id, 'created_at' => now(),
+            'updated_at' => now(),
+        ]);
     }
 }

@@ -6,13 +6,15 @@ namespace App\Models;
 
 use App\Enums\ReportState;
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\DraftCheckFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use YoungHarbor\Core\Overlap\Choices;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Interval;
-use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\LeftOutChoices;
+use YoungHarbor\Core\Overlap\MatchedSource;
 
 /**
  * A draft that a student had checked before handing in. Nobody else sees it and nothing is ever compared with it.
@@ -36,6 +38,9 @@ use YoungHarbor\Core\Overlap\Matched;
  */
 final class DraftCheck extends Model
 {
+    /** @use HasFactory<DraftCheckFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     protected $guarded = [];
@@ -50,7 +55,7 @@ final class DraftCheck extends Model
     {
         $found = $this->found ?? ['words' => $this->words, 'places' => [], 'matches' => []];
         $matched = array_map(
-            fn (array $match) => Matched::kept(OverlapSource::nameOf($match[0]), $match[1], $match[2]),
+            fn (array $match) => MatchedSource::kept(OverlapSource::nameOf($match[0]), $match[1], $match[2]),
             $found['matches'],
         );
         $assignment = $this->script->assignment;
@@ -58,9 +63,9 @@ final class DraftCheck extends Model
         return Figures::of(
             $found['words'],
             array_map(fn (array $place) => new Interval($place[0], $place[1], $place[2]), $found['places']),
-            array_merge(...array_map(fn (Matched $one) => $one->runs, $matched)),
-            array_merge(...array_map(fn (Matched $one) => $one->close, $matched)),
-            new Choices($assignment->screening->quotations, $assignment->screening->bibliography),
+            array_merge(...array_map(fn (MatchedSource $one) => $one->runs, $matched)),
+            array_merge(...array_map(fn (MatchedSource $one) => $one->close, $matched)),
+            new LeftOutChoices($assignment->screening->quotations, $assignment->screening->bibliography),
         );
     }
 
@@ -70,5 +75,14 @@ final class DraftCheck extends Model
     public function script(): BelongsTo
     {
         return $this->belongsTo(Script::class);
+    }
+
+    /** Checks a student has left. One that failed does not count. */
+    public static function left(Assignment $assignment, User $student): int
+    {
+        $used = self::query()->where('student_id', $student->id)->where('state', '<>', 'failed')
+            ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->count();
+
+        return max(0, $assignment->self_checks - $used);
     }
 }

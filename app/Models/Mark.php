@@ -212,4 +212,32 @@ final class Mark extends Model
     {
         return $this->total === null ? null : (string) $this->exactTotal();
     }
+
+    /** The mark its marker made of this script when all marked together, while this one is still empty. */
+    public function madeTogether(): ?self
+    {
+        return ! $this->counts || $this->begun_at !== null
+            ? null
+            : self::query()->where('script_id', $this->script_id)->where('marker_id', $this->marker_id)
+                ->where('seat', Seat::Together)
+                ->where('rubric_version_id', $this->rubric_version_id)->where('work_id', $this->work_id)
+                ->whereNotNull('begun_at')->first();
+    }
+
+    /** Why a mark that is done stays done; null when it can be opened again. */
+    public function whyItStays(): ?string
+    {
+        $script = $this->script;
+        if ($script->result()->exists()) {
+            return __('mark.stays_released', ['script' => $script->code]);
+        }
+        $isModerated = $this->counts && $script->marks()->count() > 1
+            && $script->marks()->whereNull('done_at')->doesntExist();
+
+        if ($isModerated) {
+            return __('mark.stays_moderated');
+        }
+
+        return null;
+    }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\MarkCommentFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -28,6 +30,9 @@ use YoungHarbor\Core\Text\CommentKind;
  */
 final class MarkComment extends Model
 {
+    /** @use HasFactory<MarkCommentFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     protected $guarded = [];

@@ -6,6 +6,8 @@ namespace App\Models;
 
 use App\Enums\Role;
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\MembershipFactory;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -26,6 +28,9 @@ use Illuminate\Support\Carbon;
  */
 final class Membership extends Model
 {
+    /** @use HasFactory<MembershipFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     protected $guarded = [];

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use YoungHarbor\Core\Overlap\LeftOut;
-use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\MatchedSource;
 
 /**
  * What one script has in common with one source, as aligned: nothing credited, nothing left out.
@@ -41,18 +41,18 @@ final class OverlapMatch extends Model
     }
 
     /** Puts what one report shares with one source in place of what it shared before. */
-    public static function keep(int $reportId, int $sourceId, Matched $matched, LeftOut $given): void
+    public static function keep(int $reportId, int $sourceId, MatchedSource $matched, LeftOut $given): void
     {
         self::query()->upsert([[
             'overlap_report_id' => $reportId, 'overlap_source_id' => $sourceId, 'words' => $matched->words($given),
             'close_words' => $matched->closeWords($given),
-            'runs' => json_encode(Matched::keep($matched->runs), JSON_THROW_ON_ERROR),
-            'close' => json_encode(Matched::keep($matched->close), JSON_THROW_ON_ERROR),
+            'runs' => json_encode(MatchedSource::keep($matched->runs), JSON_THROW_ON_ERROR),
+            'close' => json_encode(MatchedSource::keep($matched->close), JSON_THROW_ON_ERROR),
         ]], ['overlap_report_id', 'overlap_source_id'], ['words', 'close_words', 'runs', 'close']);
     }
 
-    public function toCore(): Matched
+    public function toCore(): MatchedSource
     {
-        return Matched::kept(OverlapSource::nameOf($this->overlap_source_id), $this->runs, $this->close);
+        return MatchedSource::kept(OverlapSource::nameOf($this->overlap_source_id), $this->runs, $this->close);
     }
 }

@@ -13,8 +13,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
-use YoungHarbor\Core\Overlap\Choices;
 use YoungHarbor\Core\Overlap\Interval;
+use YoungHarbor\Core\Overlap\LeftOutChoices;
 
 /**
  * How far the comparison of one hand-in is, and its figures when it is ready.
@@ -106,7 +106,7 @@ final class OverlapReport extends Model
     }
 
     /** What is left out of the figures: as the assignment says, and as its readers chose. */
-    public function toChoices(Assignment $assignment): Choices
+    public function toChoices(Assignment $assignment): LeftOutChoices
     {
         $quotations = $assignment->screening->quotations;
         $bibliography = $assignment->screening->bibliography;
@@ -122,7 +122,7 @@ final class OverlapReport extends Model
             };
         }
 
-        return new Choices($quotations, $bibliography, $shortest, $sources, $passages);
+        return new LeftOutChoices($quotations, $bibliography, $shortest, $sources, $passages);
     }
 
     /**

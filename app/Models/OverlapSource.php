@@ -6,7 +6,9 @@ namespace App\Models;
 
 use App\Enums\SourceKind;
 use App\Models\Concerns\HasPublicId;
+use Database\Factories\OverlapSourceFactory;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -39,6 +41,9 @@ use YoungHarbor\Core\Overlap\Grams;
  */
 final class OverlapSource extends Model
 {
+    /** @use HasFactory<OverlapSourceFactory> */
+    use HasFactory;
+
     use HasPublicId;
 
     /** The shelf of the archive; every assignment is a shelf of its own. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
-use App\Support\Clock;
+use App\Wording\LocalTime;
 use DateTimeZone;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -238,7 +238,7 @@ final class Script extends Model
         return $in === null ? Lateness::none()
             : Lateness::between(
                 $in->due_at->toDateTimeImmutable(), $in->received_at->toDateTimeImmutable(),
-                new DateTimeZone(Clock::zone()), $this->assignment->module->closedOn(), $this->waived_at !== null,
+                new DateTimeZone(LocalTime::zone()), $this->assignment->module->closedOn(), $this->waived_at !== null,
             );
     }
 
@@ -251,5 +251,31 @@ final class Script extends Model
     public function takesHandIns(): bool
     {
         return $this->assignment->isOpen() && ($this->closes_at === null || $this->closes_at->isFuture());
+    }
+
+    /**
+     * Whether a marker has one of these scripts, or the one that is marked for its group.
+     *
+     * @param  Collection<int, Script>  $scripts
+     */
+    public static function areWithMarkers(Collection $scripts): bool
+    {
+        return Mark::query()
+            ->whereIn('script_id', $scripts->map(fn (self $script) => $script->lead_id ?? $script->id))->exists()
+            || Result::query()->whereIn('script_id', $scripts->modelKeys())->exists();
+    }
+
+    /**
+     * A leaver's place is no longer waited for; the work in it stays.
+     *
+     * @param  list<int>  $students
+     */
+    public static function noteLeft(int $moduleId, array $students, bool $left): void
+    {
+        foreach (array_chunk($students, 1000) as $some) {
+            self::query()->whereIn('student_id', $some)
+                ->whereIn('assignment_id', Assignment::query()->where('module_id', $moduleId)->select('id'))
+                ->update(['left_at' => $left ? now() : null]);
+        }
     }
 }

@@ -96,4 +96,19 @@ final class User extends Authenticatable
             fn (Membership $membership) => $membership->role === Role::Coordinator && $membership->left_at === null
         );
     }
+
+    /**
+     * Modules in whose team this person is.
+     *
+     * @return Collection<int, Module>
+     */
+    public function teamModules(): Collection
+    {
+        return Module::query()->whereKey(
+            $this->memberships->filter(
+                fn (Membership $member) => $member->left_at === null
+                    && in_array($member->role, [Role::Coordinator, Role::Tutor], true)
+            )->pluck('module_id')
+        )->get();
+    }
 }

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use YoungHarbor\Core\Writing\Prose;
-use YoungHarbor\Core\Writing\Trusted;
+use YoungHarbor\Core\Writing\TrustedTexts;
 
 /**
  * Trusted texts that the writing of scripts is compared with. Its version goes up whenever its texts change; a report
@@ -68,9 +68,9 @@ final class WritingBaseline extends Model
     }
 
     /** Its texts as they are compared with. */
-    public function trusted(): Trusted
+    public function trusted(): TrustedTexts
     {
-        return Trusted::of(
+        return TrustedTexts::of(
             $this->texts->mapWithKeys(fn (WritingText $text) => [$text->id => Prose::of($text->text)])->all()
         );
     }

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Enums\WebState;
 use App\Enums\WritingState;
-use App\Jobs\MeasureWriting;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -43,17 +42,6 @@ final class WritingReport extends Model
             'state' => WritingState::class, 'found' => 'array', 'detector_state' => WebState::class,
             'detector' => 'array', 'measured_at' => 'datetime',
         ];
-    }
-
-    /** Has a hand-in measured, where its assignment measures writing. */
-    public static function await(Assignment $assignment, Handin $handin): void
-    {
-        if ($assignment->writing_baseline_id !== null) {
-            self::query()->updateOrCreate(
-                ['handin_id' => $handin->id], ['state' => WritingState::Waiting, 'reason' => null],
-            );
-            MeasureWriting::dispatch($assignment->id)->afterCommit();
-        }
     }
 
     /**

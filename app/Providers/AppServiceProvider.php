@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Documents\Receipts;
 use App\Logbook\FileHeadStore;
 use App\Logbook\HeadStore;
 use App\Logbook\Logbook;
@@ -13,7 +14,6 @@ use App\Screening\Detector\Detector;
 use App\Screening\Detector\HttpDetector;
 use App\Screening\Web\HttpWebSearch;
 use App\Screening\Web\WebSearch;
-use App\Support\Receipts;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;

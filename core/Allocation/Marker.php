@@ -49,13 +49,13 @@ final readonly class Marker
     }
 
     /** Why this marker may not have a script: nothing when they may. Nobody marks their own work. */
-    public function obstacle(Work $work): ?Obstacle
+    public function obstacle(Work $work): ?MarkerObstacle
     {
         return match (true) {
             in_array($this->id, $work->authors, true)
-                || array_intersect($this->conflicts, $work->authors) !== [] => Obstacle::Conflict,
-            $this->sections !== null && ! in_array($work->section, $this->sections, true) => Obstacle::Section,
-            $this->share->isZero() => Obstacle::NoShare,
+                || array_intersect($this->conflicts, $work->authors) !== [] => MarkerObstacle::Conflict,
+            $this->sections !== null && ! in_array($work->section, $this->sections, true) => MarkerObstacle::Section,
+            $this->share->isZero() => MarkerObstacle::NoShare,
             default => null,
         };
     }

@@ -23,9 +23,9 @@ use YoungHarbor\Core\Input\InvalidInput;
 final readonly class MarkerPlan
 {
     /**
-     * @param  list<Given>  $given  new marks, by part and in the order of the scripts
-     * @param  list<Given>  $kept
-     * @param  list<Unplaced>  $unplaced
+     * @param  list<GivenScript>  $given  new marks, by part and in the order of the scripts
+     * @param  list<GivenScript>  $kept
+     * @param  list<UnplacedMark>  $unplaced
      * @param  list<Load>  $loads
      * @param  list<string>  $notes
      */
@@ -45,7 +45,7 @@ final readonly class MarkerPlan
      * @param  int  $perScript  marks a script gets, 1 to 3
      * @param  string|null  $second  share of the scripts that get a second mark when $perScript is 1; drawn by the seed
      * @param  bool  $keepGroups  whether the scripts of a group have one first marker
-     * @param  list<Given>  $kept  marks that stay as they are; of scripts that are not planned too
+     * @param  list<GivenScript>  $kept  marks that stay as they are; of scripts that are not planned too
      *
      * @throws InvalidInput without anyone who marks, for an id that stands twice, or a share of scripts that is none
      */
@@ -57,7 +57,7 @@ final readonly class MarkerPlan
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $state = new PlanState($random->shuffleArray($scripts), $random->shuffleArray($markers), $kept);
         $notes = [];
-        foreach (array_slice(Given::PARTS, 0, $perScript) as $part) {
+        foreach (array_slice(GivenScript::PARTS, 0, $perScript) as $part) {
             if ($part === 'first' && $keepGroups) {
                 $state->placeGroups($random);
                 $notes[] = self::spread($state);
@@ -75,7 +75,7 @@ final readonly class MarkerPlan
         }
         $order = array_flip(array_map(fn (Work $work) => $work->id, $scripts));
         $byScript = fn (
-            Given|Unplaced $a, Given|Unplaced $b,
+            GivenScript|UnplacedMark $a, GivenScript|UnplacedMark $b,
         ): int => [$a->part, $order[$a->script]] <=> [$b->part, $order[$b->script]];
         $given = $state->given();
         $unplaced = $state->unplaced();
@@ -101,7 +101,7 @@ final readonly class MarkerPlan
     }
 
     /**
-     * @param  iterable<Given>  $given
+     * @param  iterable<GivenScript>  $given
      * @param  list<string>  $markers
      * @return array<string, array<string, int>>
      */
@@ -145,7 +145,7 @@ final readonly class MarkerPlan
                 'markers', $markers === [] ? 'choose at least one marker' : 'every marker has a share of 0',
             );
         }
-        if ($perScript < 1 || $perScript > count(Given::PARTS)) {
+        if ($perScript < 1 || $perScript > count(GivenScript::PARTS)) {
             throw InvalidInput::at('marks_per_script', 'must be 1, 2 or 3');
         }
         if (

@@ -40,7 +40,7 @@ final class PeerPlan
     /**
      * @param  list<Work>  $works  one an author: its id is the author's
      * @param  int  $each  reviews written and received, 1 to 20
-     * @return array{given: list<Given>, unplaced: list<Unplaced>, reciprocal: int} with how many pairs review each other
+     * @return array{given: list<GivenScript>, unplaced: list<UnplacedMark>, reciprocal: int} with how many pairs review each other
      *
      * @throws InvalidInput
      */
@@ -65,7 +65,7 @@ final class PeerPlan
         $given = [];
         foreach ($works as $work) {
             foreach (array_keys($plan->reviewers[$work->id]) as $reviewer) {
-                $given[] = new Given($work->id, (string) $reviewer, self::PART);
+                $given[] = new GivenScript($work->id, (string) $reviewer, self::PART);
             }
         }
 
@@ -251,7 +251,7 @@ final class PeerPlan
 
     /**
      * @param  list<Work>  $works
-     * @return list<Unplaced>
+     * @return list<UnplacedMark>
      */
     private function missing(array $works): array
     {
@@ -261,9 +261,12 @@ final class PeerPlan
             $short = $this->each - count($this->reviewers[$work->id]);
             if ($short > 0) {
                 $others = count($this->groups) - $sizes[$this->groups[$work->id]];
-                $missing[] = new Unplaced($work->id, self::PART, "{$short} of {$this->each} reviews cannot be placed: ".($others < $this->each
-                    ? "only {$others} ".($others === 1 ? 'author is' : 'authors are').' outside its author’s group'
-                    : 'a group is too large for its work to be reviewed by those outside it'));
+                $figures = ['short' => $short, 'each' => $this->each];
+                $missing[] = $others < $this->each
+                    ? new UnplacedMark(
+                        $work->id, self::PART, WhyUnplaced::TooFewOutside, [...$figures, 'outside' => $others],
+                    )
+                    : new UnplacedMark($work->id, self::PART, WhyUnplaced::GroupTooLarge, $figures);
             }
         }
 

@@ -23,10 +23,10 @@ final class PlanState
     /** @var array<int, array<int, int>> */
     private array $common = [];
 
-    /** @var list<Given> */
+    /** @var list<GivenScript> */
     private array $given = [];
 
-    /** @var list<Unplaced> */
+    /** @var list<UnplacedMark> */
     private array $unplaced = [];
 
     /** @var list<int> */
@@ -38,7 +38,7 @@ final class PlanState
     /**
      * @param  list<Work>  $works
      * @param  list<Marker>  $markers
-     * @param  list<Given>  $kept
+     * @param  list<GivenScript>  $kept
      */
     public function __construct(
         private readonly array $works,
@@ -46,7 +46,7 @@ final class PlanState
         array $kept,
     ) {
         $numbers = array_flip($this->markerIds());
-        $this->loads = array_fill_keys(Given::PARTS, array_fill(0, count($markers), 0));
+        $this->loads = array_fill_keys(GivenScript::PARTS, array_fill(0, count($markers), 0));
         $this->shares = self::whole($markers);
         foreach ($kept as $one) {
             $number = $numbers[$one->marker] ?? -1;
@@ -82,7 +82,7 @@ final class PlanState
     }
 
     /**
-     * @return list<Given>
+     * @return list<GivenScript>
      */
     public function given(): array
     {
@@ -90,7 +90,7 @@ final class PlanState
     }
 
     /**
-     * @return list<Unplaced>
+     * @return list<UnplacedMark>
      */
     public function unplaced(): array
     {
@@ -128,7 +128,7 @@ final class PlanState
             }
             $open = $this->open($work, $part);
             if ($open === []) {
-                $this->unplaced[] = new Unplaced($work->id, $part, $this->why($work, $part));
+                $this->unplaced[] = $this->nobodyLeft($work, $part);
 
                 continue;
             }
@@ -222,10 +222,9 @@ final class PlanState
             }
             if ($open === []) {
                 foreach ($works as $work) {
-                    $alone = $this->open($work, 'first') === []
-                        ? $this->why($work, 'first')
-                        : 'no marker may have every script of its group, and groups are kept together';
-                    $this->unplaced[] = new Unplaced($work->id, 'first', $alone);
+                    $this->unplaced[] = $this->open($work, 'first') === []
+                        ? $this->nobodyLeft($work, 'first')
+                        : new UnplacedMark($work->id, 'first', WhyUnplaced::GroupTogether);
                 }
 
                 continue;
@@ -270,7 +269,7 @@ final class PlanState
         }
         $this->has[$script][$part] = $marker;
         $this->loads[$part][$marker]++;
-        $this->given[] = new Given($script, $this->markers[$marker]->id, $part);
+        $this->given[] = new GivenScript($script, $this->markers[$marker]->id, $part);
     }
 
     /**
@@ -305,32 +304,22 @@ final class PlanState
         }
     }
 
-    /** Why there is nobody for a script: what keeps it from the markers, with how many. */
-    private function why(Work $work, string $part): string
+    /** What keeps a script from the markers, with how many. */
+    private function nobodyLeft(Work $work, string $part): UnplacedMark
     {
-        $counts = [];
+        $counts = array_fill_keys(array_column(MarkerObstacle::cases(), 'value'), 0);
         foreach ($this->markers as $number => $marker) {
             $obstacle = $marker->obstacle($work)
-                ?? (in_array($number, $this->has[$work->id] ?? [], true) ? Obstacle::Marks : null);
+                ?? (in_array($number, $this->has[$work->id] ?? [], true) ? MarkerObstacle::Marks : null);
             if ($obstacle !== null) {
-                $counts[$obstacle->value] = ($counts[$obstacle->value] ?? 0) + 1;
+                $counts[$obstacle->value]++;
             }
         }
-        $counts = array_filter(array_replace(array_fill_keys(array_column(Obstacle::cases(), 'value'), 0), $counts));
-        $all = count($this->markers);
-        $said = [];
-        foreach ($counts as $why => $count) {
-            $said[] = (
-                $count === $all
-                    ? ($all === 1 ? 'the only marker' : 'every marker')
-                    : ($count === 1 ? 'one marker' : "{$count} markers")
-            ).' '.(
-                $count > 1
-                && $count < $all ? strtr($why, ['has ' => 'have ', 'does ' => 'do ', 'marks ' => 'mark ']) : $why
-            );
-        }
 
-        return "nobody is left for its {$part} mark: ".implode(', ', $said);
+        return new UnplacedMark(
+            $work->id, $part, WhyUnplaced::NobodyLeft,
+            ['markers' => count($this->markers), ...array_filter($counts, fn (int $count) => $count > 0)],
+        );
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Document;
 
 /**
- * A text with its structure, as a tree of what is allowed in one ({@see Kind}). Whatever a marker sees or takes away is
+ * A text with its structure, as a tree of what is allowed in one ({@see NodeKind}). Whatever a marker sees or takes away is
  * written anew from it.
  */
 final readonly class Document
@@ -35,13 +35,13 @@ final readonly class Document
         $text = preg_replace('/\A\x{FEFF}/u', '', str_replace(["\r\n", "\r"], "\n", $text)) ?? '';
         $content = [];
         foreach (explode("\f", $text) as $n => $page) {
-            $n > 0 && $content[] = Node::of(Kind::PageEdge);
+            $n > 0 && $content[] = Node::of(NodeKind::PageEdge);
             // A hyphen at a line's end joins the two parts of a word.
             $page = preg_replace('/(?<=\p{Ll})[-‐]\n(?=\p{Ll})/u', '', $page) ?? $page;
             foreach (preg_split('/\n[ \t]*\n+/', $page) ?: [] as $paragraph) {
                 if (trim($paragraph) !== '') {
                     self::hasParagraph($content) && $content[] = "\n";
-                    $content[] = Node::of(Kind::Paragraph, [trim($paragraph)]);
+                    $content[] = Node::of(NodeKind::Paragraph, [trim($paragraph)]);
                 }
             }
         }
@@ -58,7 +58,7 @@ final readonly class Document
     {
         $content = [];
         foreach ($documents as $heading => $document) {
-            array_push($content, Node::of(Kind::Heading2, [$heading]), "\n", ...[...$document->content, "\n"]);
+            array_push($content, Node::of(NodeKind::Heading2, [$heading]), "\n", ...[...$document->content, "\n"]);
         }
 
         return new self($content);
@@ -123,8 +123,8 @@ final readonly class Document
             }
             $inside = $this->textOf($part->content);
             $text .= match (true) {
-                $part->kind === Kind::Break => "\n",
-                $part->kind === Kind::Quotation => "\n\n".implode(
+                $part->kind === NodeKind::Break => "\n",
+                $part->kind === NodeKind::Quotation => "\n\n".implode(
                     "\n\n",
                     array_map(
                         fn (string $paragraph) => '> '.trim($paragraph),
@@ -175,7 +175,7 @@ final readonly class Document
     private static function hasParagraph(array $content): bool
     {
         foreach ($content as $part) {
-            if ($part instanceof Node && $part->kind === Kind::Paragraph) {
+            if ($part instanceof Node && $part->kind === NodeKind::Paragraph) {
                 return true;
             }
         }

@@ -50,13 +50,13 @@ final class Html
             }
             $tag = $part->kind->value;
             $html .= match ($part->kind) {
-                Kind::PageEdge => '',
-                Kind::Break, Kind::Rule => "<{$tag} />",
-                Kind::Picture => $part->picture === null
+                NodeKind::PageEdge => '',
+                NodeKind::Break, NodeKind::Rule => "<{$tag} />",
+                NodeKind::Picture => $part->picture === null
                     ? ''
                     : '<img src="data:'.$part->picture->type.';base64,'.base64_encode($part->picture->bytes)
                         .'" alt="Picture '.(++$number).' of the script" />',
-                Kind::Link => self::link($part, $toTakeAway, $number),
+                NodeKind::Link => self::link($part, $toTakeAway, $number),
                 default => "<{$tag}".self::spans($part).'>'.self::written($part->content, $toTakeAway, $number)
                     ."</{$tag}>",
             };

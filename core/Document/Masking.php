@@ -125,7 +125,7 @@ final readonly class Masking
             }
 
             // A paragraph that was nothing but a running head.
-            return $part->kind === Kind::Paragraph && $part->content === [''] ? null : $part;
+            return $part->kind === NodeKind::Paragraph && $part->content === [''] ? null : $part;
         });
 
         return new self($masked, $hidden, $heads, $addresses, array_slice($pointedOut, 0, self::MOST));
@@ -163,8 +163,8 @@ final readonly class Masking
                     continue;
                 }
                 assert($part instanceof Node);
-                $parts = $part->kind === Kind::Break || $part->kind->isBlock();
-                $part->kind === Kind::PageEdge && $pages[] = [];
+                $parts = $part->kind === NodeKind::Break || $part->kind->isBlock();
+                $part->kind === NodeKind::PageEdge && $pages[] = [];
                 if ($parts) {
                     $lines[] = [];
                     $pages[count($pages) - 1][] = count($lines) - 1;

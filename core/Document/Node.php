@@ -16,7 +16,7 @@ final readonly class Node
      * @param  string|null  $address  of a link: http or https, shown as text and never followed
      */
     private function __construct(
-        public Kind $kind,
+        public NodeKind $kind,
         public array $content,
         public int $columns = 1,
         public int $rows = 1,
@@ -28,7 +28,7 @@ final readonly class Node
     /**
      * @param  list<Node|string>  $content
      */
-    public static function of(Kind $kind, array $content = []): self
+    public static function of(NodeKind $kind, array $content = []): self
     {
         return new self($kind, $kind->isEmpty() ? [] : $content);
     }
@@ -36,7 +36,7 @@ final readonly class Node
     /**
      * @param  list<Node|string>  $content
      */
-    public static function cell(Kind $kind, int $columns, int $rows, array $content): self
+    public static function cell(NodeKind $kind, int $columns, int $rows, array $content): self
     {
         return new self($kind, $content, max(1, min(100, $columns)), max(1, min(100, $rows)));
     }
@@ -50,7 +50,7 @@ final readonly class Node
         $address = trim(preg_replace('/[\p{C}\s]+/u', '', $address) ?? '');
 
         return new self(
-            Kind::Link, $content,
+            NodeKind::Link, $content,
             address: preg_match('~\Ahttps?://[^/?#@\s]+(?:[/?#]|\z)~i', $address) === 1
                 ? mb_substr($address, 0, 500)
                 : null,
@@ -59,7 +59,7 @@ final readonly class Node
 
     public static function picture(Picture $picture): self
     {
-        return new self(Kind::Picture, [], picture: $picture);
+        return new self(NodeKind::Picture, [], picture: $picture);
     }
 
     /**

@@ -12,20 +12,20 @@ use YoungHarbor\Core\Stage;
 final class Fairway
 {
     /**
-     * @return list<Mark>
+     * @return list<StageMark>
      */
     public static function of(Counts $n): array
     {
         return [
-            new Mark(
-                Stage::Plan, $n->published ? Progress::Done : Progress::UnderWay,
+            new StageMark(
+                Stage::Plan, $n->published ? StageProgress::Done : StageProgress::UnderWay,
                 $n->published ? 'open to students' : 'not open yet', ! $n->published,
             ),
             self::collect($n),
             self::screen($n),
             self::shareOut($n),
-            new Mark(
-                Stage::Mark, Progress::of($n->firstDone, $n->handedIn),
+            new StageMark(
+                Stage::Mark, StageProgress::of($n->firstDone, $n->handedIn),
                 $n->sharedOut === 0 ? 'not begun' : "{$n->firstDone} of {$n->handedIn} marked",
             ),
             self::moderate($n),
@@ -33,18 +33,18 @@ final class Fairway
         ];
     }
 
-    private static function collect(Counts $n): Mark
+    private static function collect(Counts $n): StageMark
     {
         $progress = match (true) {
-            $n->pastDue && $n->published => Progress::Done,
-            $n->handedIn > 0 => Progress::of($n->handedIn, $n->expected),
-            default => Progress::NotBegun,
+            $n->pastDue && $n->published => StageProgress::Done,
+            $n->handedIn > 0 => StageProgress::of($n->handedIn, $n->expected),
+            default => StageProgress::NotBegun,
         };
 
-        return new Mark(Stage::Collect, $progress, "{$n->handedIn} of {$n->expected} in");
+        return new StageMark(Stage::Collect, $progress, "{$n->handedIn} of {$n->expected} in");
     }
 
-    private static function screen(Counts $n): Mark
+    private static function screen(Counts $n): StageMark
     {
         $note = match (true) {
             $n->screeningFailed > 0 => "{$n->screeningFailed} failed",
@@ -55,13 +55,13 @@ final class Fairway
             ),
         };
 
-        return new Mark(
-            Stage::Screen, Progress::of($n->screened + $n->notScreened, $n->handedIn), $note,
+        return new StageMark(
+            Stage::Screen, StageProgress::of($n->screened + $n->notScreened, $n->handedIn), $note,
             $n->screeningFailed > 0 || ($n->toLook > 0 && $n->pastDue),
         );
     }
 
-    private static function shareOut(Counts $n): Mark
+    private static function shareOut(Counts $n): StageMark
     {
         $open = $n->handedIn - $n->sharedOut;
         $note = match (true) {
@@ -70,24 +70,26 @@ final class Fairway
             default => $n->tutors.' '.($n->tutors === 1 ? 'marker' : 'markers'),
         };
 
-        return new Mark(Stage::ShareOut, Progress::of($n->sharedOut, $n->handedIn), $note, $n->pastDue && $open > 0);
+        return new StageMark(
+            Stage::ShareOut, StageProgress::of($n->sharedOut, $n->handedIn), $note, $n->pastDue && $open > 0,
+        );
     }
 
-    private static function moderate(Counts $n): Mark
+    private static function moderate(Counts $n): StageMark
     {
         if (! $n->secondMarking) {
-            return new Mark(Stage::Moderate, Progress::of($n->agreed, $n->handedIn), 'one mark a script');
+            return new StageMark(Stage::Moderate, StageProgress::of($n->agreed, $n->handedIn), 'one mark a script');
         }
-        $progress = Progress::of($n->agreed, $n->handedIn);
-        if ($progress === Progress::NotBegun && $n->secondDone > 0) {
-            $progress = Progress::UnderWay;
+        $progress = StageProgress::of($n->agreed, $n->handedIn);
+        if ($progress === StageProgress::NotBegun && $n->secondDone > 0) {
+            $progress = StageProgress::UnderWay;
         }
         $note = $n->toSettle > 0 ? "{$n->toSettle} to settle" : "{$n->agreed} of {$n->handedIn} agreed";
 
-        return new Mark(Stage::Moderate, $progress, $note, $n->toSettle > 0);
+        return new StageMark(Stage::Moderate, $progress, $note, $n->toSettle > 0);
     }
 
-    private static function release(Counts $n): Mark
+    private static function release(Counts $n): StageMark
     {
         $ready = $n->agreed - $n->held - $n->released;
         $note = match (true) {
@@ -96,8 +98,8 @@ final class Fairway
             default => 'nothing ready yet',
         };
 
-        return new Mark(
-            Stage::Release, Progress::of($n->released, $n->handedIn), $note,
+        return new StageMark(
+            Stage::Release, StageProgress::of($n->released, $n->handedIn), $note,
             $n->handedIn > 0 && $ready > 0 && $n->agreed === $n->handedIn,
         );
     }

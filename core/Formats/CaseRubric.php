@@ -6,9 +6,9 @@ namespace YoungHarbor\Core\Formats;
 
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Rubric\CriterionKind;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\DraftShape;
-use YoungHarbor\Core\Rubric\Kind;
 use YoungHarbor\Core\Rubric\Rubric;
 use YoungHarbor\Core\Rubric\Weighting;
 
@@ -39,7 +39,9 @@ final class CaseRubric
             $at = "criteria.{$criterion['id']}";
             $id = $identifier("criteria/{$criterion['id']}");
             $levels = [];
-            foreach (Draft::kindOf($criterion) === Kind::Levels ? $draft->levelsOf($criterion) : [] as $level) {
+            foreach (
+                Draft::kindOf($criterion) === CriterionKind::Levels ? $draft->levelsOf($criterion) : [] as $level
+            ) {
                 if ($draft->get("{$at}.unused.{$level['id']}") !== '') {
                     continue;
                 }
@@ -227,7 +229,7 @@ final class CaseRubric
                 $criterion['title'] !== '' ? $criterion['title'] : mb_substr($criterion['purpose'], 0, 200),
             )->set("{$at}.purpose", $criterion['purpose'])->set("{$at}.weight", $criterion['weight'] ?? '0');
             if ($criterion['levels'] === []) {
-                $draft = $draft->set("{$at}.kind", Kind::Comment->value);
+                $draft = $draft->set("{$at}.kind", CriterionKind::Comment->value);
 
                 continue;
             }

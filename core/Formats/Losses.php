@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Formats;
 
+use YoungHarbor\Core\Rubric\CriterionKind;
 use YoungHarbor\Core\Rubric\Draft;
-use YoungHarbor\Core\Rubric\Kind;
 use YoungHarbor\Core\Rubric\Weighting;
 
 /**
@@ -43,7 +43,7 @@ final class Losses
     private static function uses(Draft $draft, array $criterion, string $feature): bool
     {
         $id = $criterion['id'];
-        $hasLevels = Draft::kindOf($criterion) === Kind::Levels;
+        $hasLevels = Draft::kindOf($criterion) === CriterionKind::Levels;
         $any = function (string $field) use ($draft, $criterion, $id): bool {
             foreach ($draft->levelsOf($criterion) as $level) {
                 if ($draft->get("criteria.{$id}.{$field}.{$level['id']}") !== '') {
@@ -55,7 +55,7 @@ final class Losses
         };
 
         return match ($feature) {
-            'kinds' => Draft::kindOf($criterion) !== Kind::Levels,
+            'kinds' => Draft::kindOf($criterion) !== CriterionKind::Levels,
             'own levels' => $hasLevels && isset($criterion['levels']),
             'guidance' => $hasLevels && $any('guidance'),
             'own points' => $hasLevels && $any('overrides'),

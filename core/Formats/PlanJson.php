@@ -6,12 +6,12 @@ namespace YoungHarbor\Core\Formats;
 
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
-use YoungHarbor\Core\Allocation\Given;
+use YoungHarbor\Core\Allocation\GivenScript;
 use YoungHarbor\Core\Allocation\Load;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\PeerPlan;
-use YoungHarbor\Core\Allocation\Unplaced;
+use YoungHarbor\Core\Allocation\UnplacedMark;
 use YoungHarbor\Core\Allocation\Work;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Document;
@@ -26,7 +26,7 @@ final class PlanJson
 
     /**
      * @param  array<array-key, mixed>  $asked
-     * @return array<string, mixed>
+     * @return array{assignments: list<array{script: string, marker: string, part: string}>, loads: list<array<string, mixed>>, unplaced: list<array{script: string, part: string, why: string, figures: array<string, int>}>, notes: list<string>}
      *
      * @throws InvalidInput naming each fault with its place
      */
@@ -49,7 +49,7 @@ final class PlanJson
 
     /**
      * @param  array<array-key, mixed>  $asked
-     * @return array<string, mixed>
+     * @return array{assignments: list<array{script: string, marker: string, part: string}>, loads: list<array<string, mixed>>, unplaced: list<array{script: string, part: string, why: string, figures: array<string, int>}>, notes: list<string>}
      *
      * @throws InvalidInput
      */
@@ -117,7 +117,7 @@ final class PlanJson
 
     /**
      * @param  array<array-key, mixed>  $asked
-     * @return array<string, mixed>
+     * @return array{assignments: list<array{script: string, marker: string, part: string}>, loads: list<array<string, mixed>>, unplaced: list<array{script: string, part: string, why: string, figures: array<string, int>}>, notes: list<string>}
      *
      * @throws InvalidInput
      */
@@ -136,7 +136,7 @@ final class PlanJson
         $read->throwFaults();
         $each = is_int($each) ? $each : 1;
         $plan = PeerPlan::make($works, $each, $seed);
-        $written = array_count_values(array_map(fn (Given $one) => $one->marker, $plan['given']));
+        $written = array_count_values(array_map(fn (GivenScript $one) => $one->marker, $plan['given']));
         $pairs = $plan['reciprocal'];
 
         return self::written($plan['given'], array_map(
@@ -149,20 +149,20 @@ final class PlanJson
     }
 
     /**
-     * @param  list<Given>  $given
+     * @param  list<GivenScript>  $given
      * @param  list<array<string, mixed>>  $loads
-     * @param  list<Unplaced>  $unplaced
+     * @param  list<UnplacedMark>  $unplaced
      * @param  list<string>  $notes
-     * @return array<string, mixed>
+     * @return array{assignments: list<array{script: string, marker: string, part: string}>, loads: list<array<string, mixed>>, unplaced: list<array{script: string, part: string, why: string, figures: array<string, int>}>, notes: list<string>}
      */
     private static function written(array $given, array $loads, array $unplaced, array $notes): array
     {
         return [
             'assignments' => array_map(
-                fn (Given $one) => ['script' => $one->script, 'marker' => $one->marker, 'part' => $one->part], $given,
+                fn (GivenScript $one) => ['script' => $one->script, 'marker' => $one->marker, 'part' => $one->part], $given,
             ),
             'loads' => $loads,
-            'unplaced' => array_map(fn (Unplaced $one) => ['script' => $one->script, 'why' => $one->why], $unplaced),
+            'unplaced' => array_map(fn (UnplacedMark $one) => $one->toArray(), $unplaced),
             'notes' => $notes,
         ];
     }

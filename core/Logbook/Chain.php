@@ -45,10 +45,10 @@ final class Chain
      * Walks the lines in order.
      *
      * @param  iterable<ChainedLine>  $lines
-     * @param  Head|null  $head  as kept apart; null when it is missing
+     * @param  ChainHead|null  $head  as kept apart; null when it is missing
      * @param  string  $publicKey  the published one, in hexadecimal
      */
-    public static function verify(iterable $lines, ?Head $head, string $publicKey): Verification
+    public static function verify(iterable $lines, ?ChainHead $head, string $publicKey): Verification
     {
         $faults = [];
         $previous = self::BEGINNING;

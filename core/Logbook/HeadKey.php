@@ -29,12 +29,14 @@ final readonly class HeadKey
         return sodium_bin2hex(sodium_crypto_sign_publickey($this->pair));
     }
 
-    public function sign(int $count, string $hash): Head
+    public function sign(int $count, string $hash): ChainHead
     {
-        return new Head(
+        return new ChainHead(
             $count, $hash,
             sodium_bin2hex(
-                sodium_crypto_sign_detached(Head::message($count, $hash), sodium_crypto_sign_secretkey($this->pair))
+                sodium_crypto_sign_detached(
+                    ChainHead::message($count, $hash), sodium_crypto_sign_secretkey($this->pair),
+                )
             ),
         );
     }

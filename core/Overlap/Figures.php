@@ -39,7 +39,7 @@ final readonly class Figures
      * @param  list<Run>  $runs  of identical words, as aligned with each source
      * @param  list<Run>  $close  close wording, likewise
      */
-    public static function of(int $words, array $places, array $runs, array $close, Choices $choices): self
+    public static function of(int $words, array $places, array $runs, array $close, LeftOutChoices $choices): self
     {
         $out = array_values(array_filter($places, fn (Interval $place) => $choices->leaveOut($place->why)));
         foreach ($choices->passages as [$from, $to]) {

@@ -13,7 +13,7 @@ final readonly class Lock
      * @param  list<string>  $scripts  script codes
      */
     public function __construct(
-        public Obstacle $obstacle,
+        public ReleaseObstacle $obstacle,
         public array $scripts,
     ) {
     }

@@ -43,17 +43,17 @@ final readonly class ReadyCheck
             return $codes;
         };
         $locks = [
-            new Lock(Obstacle::NotSharedOut, $at(Standing::HandedIn)),
-            new Lock(Obstacle::NotMarked, $at(Standing::WithMarker)),
+            new Lock(ReleaseObstacle::NotSharedOut, $at(Standing::HandedIn)),
+            new Lock(ReleaseObstacle::NotMarked, $at(Standing::WithMarker)),
         ];
         if ($secondMarking) {
-            $locks[] = new Lock(Obstacle::NoSecondMark, $at(Standing::MarkedOnce, Standing::WithSecondMarker));
+            $locks[] = new Lock(ReleaseObstacle::NoSecondMark, $at(Standing::MarkedOnce, Standing::WithSecondMarker));
         }
         $locks[] = new Lock(
-            Obstacle::NotSettled,
+            ReleaseObstacle::NotSettled,
             $secondMarking ? $at(Standing::ToSettle) : $at(Standing::MarkedOnce, Standing::ToSettle),
         );
-        $locks[] = new Lock(Obstacle::Held, $at(Standing::Held));
+        $locks[] = new Lock(ReleaseObstacle::Held, $at(Standing::Held));
 
         return new self($locks, $at(Standing::Agreed), $at(Standing::Released), $at(Standing::Expected));
     }

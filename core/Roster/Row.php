@@ -15,7 +15,7 @@ final readonly class Row
      */
     public function __construct(
         public Person $person,
-        public ?Known $known,
+        public ?KnownPerson $known,
         public array $changes,
         public array $stays,
     ) {

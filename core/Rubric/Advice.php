@@ -22,7 +22,7 @@ final class Advice
 
     /**
      * @param  Rubric|null  $rubric  the rubric the draft makes; null while it makes none, when only its words are looked at
-     * @return list<Remark>
+     * @return list<AdviceItem>
      */
     public static function on(Draft $draft, ?Rubric $rubric): array
     {
@@ -36,7 +36,7 @@ final class Advice
 
     /**
      * @param  array<array-key, mixed>  $criterion
-     * @return list<Remark>
+     * @return list<AdviceItem>
      */
     private static function onCriterion(Draft $draft, array $criterion): array
     {
@@ -44,11 +44,11 @@ final class Advice
         $title = is_string($criterion['title'] ?? null) ? trim($criterion['title']) : '';
         $remarks = [];
         if (preg_match('/\s(and|&)\s|\w\s*\/\s*\w/i', $title) === 1) {
-            $remarks[] = new Remark(
+            $remarks[] = new AdviceItem(
                 $id, "“{$title}” asks for two things; a script that does one well and the other badly fits no level.",
             );
         }
-        if (Draft::kindOf($criterion) !== Kind::Levels) {
+        if (Draft::kindOf($criterion) !== CriterionKind::Levels) {
             return $remarks;
         }
         $used = array_values(
@@ -67,7 +67,7 @@ final class Advice
             $next = $used[$i + 1] ?? null;
             $alike = $next === null ? 0.0 : self::likeness($words[$i], $words[$i + 1]);
             if ($next !== null && $alike >= self::NEARLY) {
-                $remarks[] = new Remark(
+                $remarks[] = new AdviceItem(
                     $id,
                     "{$named}: the descriptors of “{$draft->titleOf($level)}” and “{$draft->titleOf($next)}” are ".(
                         $alike === 1.0 ? 'the same.' : 'nearly the same; say what tells them apart.'
@@ -79,7 +79,7 @@ final class Advice
         }
         foreach ($points as $value => $levels) {
             if ($value !== '' && count($levels) > 1) {
-                $remarks[] = new Remark(
+                $remarks[] = new AdviceItem(
                     $id,
                     "{$named}: ".implode(' and ', $levels)
                         ." both give {$value} points, so choosing between them changes nothing.",
@@ -87,14 +87,14 @@ final class Advice
             }
         }
         if ($title !== '' && $empty > 0) {
-            $remarks[] = new Remark(
+            $remarks[] = new AdviceItem(
                 $id,
                 "{$named}: {$empty} of its ".count($used).' levels '.($empty === 1 ? 'has' : 'have').' no descriptor.',
             );
         }
         $ease = ReadingEase::of(implode("\n", $text));
         if ($ease !== null && $ease < self::HARD) {
-            $remarks[] = new Remark(
+            $remarks[] = new AdviceItem(
                 $id,
                 "{$named}: the descriptors are hard to read (reading ease ".number_format($ease, 0)
                     .', where 60 is plain English). Shorter sentences and shorter words help markers agree.',
@@ -143,7 +143,7 @@ final class Advice
     }
 
     /**
-     * @return list<Remark>
+     * @return list<AdviceItem>
      */
     private static function onWeights(Rubric $rubric): array
     {
@@ -160,7 +160,7 @@ final class Advice
         foreach ($rubric->weighting === Weighting::Percent ? $rubric->scored() : [] as $criterion) {
             if ($criterion instanceof LevelCriterion && $criterion->stopsShort()) {
                 $most = Figure::plain($criterion->max());
-                $remarks[] = new Remark(
+                $remarks[] = new AdviceItem(
                     $criterion->id(),
                     "“{$criterion->title()}”: its highest level has {$most} points, and counts as 100 % of the criterion. If {$most} is meant as {$most} of 100, add a level of 100.",
                 );
@@ -171,7 +171,7 @@ final class Advice
                 $steep !== null && $criterion !== $steep
                 && $rubric->share($criterion)->toBigRational()->isLessThan($largest)
             ) {
-                $remarks[] = new Remark(
+                $remarks[] = new AdviceItem(
                     $criterion->id(),
                     "One level of “{$steep->title()}” (up to ".Figure::shown($largest, 1)
                         ." of the mark) outweighs all of “{$criterion->title()}” ("
@@ -198,7 +198,7 @@ final class Advice
     }
 
     /**
-     * @return list<Remark>
+     * @return list<AdviceItem>
      */
     private static function onReach(Rubric $rubric): array
     {
@@ -206,7 +206,7 @@ final class Advice
         $least = BigRational::zero();
         foreach ($rubric->scored() as $criterion) {
             if ($criterion instanceof ScaleCriterion && ! $criterion->isOnStep($criterion->highest)) {
-                $remarks[] = new Remark(
+                $remarks[] = new AdviceItem(
                     $criterion->id(),
                     "“{$criterion->title()}”: steps of ".Figure::plain($criterion->step).' from '
                         .Figure::plain($criterion->min).' never meet the highest, '.Figure::plain($criterion->highest)
@@ -223,7 +223,7 @@ final class Advice
             );
         }
         if ($least->isPositive()) {
-            $remarks[] = new Remark(
+            $remarks[] = new AdviceItem(
                 null, 'No script can get less than '.Figure::shown($least, 1).': the lowest levels all give points.',
             );
         }

@@ -19,14 +19,14 @@ final readonly class ChecklistCriterion implements Criterion
      * @param  list<ChecklistItem>  $items
      */
     public function __construct(
-        private Head $head,
+        private CriterionHead $head,
         public array $items,
     ) {
     }
 
-    public function kind(): Kind
+    public function kind(): CriterionKind
     {
-        return Kind::Checklist;
+        return CriterionKind::Checklist;
     }
 
     public function max(): BigDecimal

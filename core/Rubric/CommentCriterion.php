@@ -14,13 +14,13 @@ final readonly class CommentCriterion implements Criterion
 {
     use CommonParts;
 
-    public function __construct(private Head $head)
+    public function __construct(private CriterionHead $head)
     {
     }
 
-    public function kind(): Kind
+    public function kind(): CriterionKind
     {
-        return Kind::Comment;
+        return CriterionKind::Comment;
     }
 
     public function max(): BigDecimal

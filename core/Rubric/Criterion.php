@@ -18,7 +18,7 @@ interface Criterion
 
     public function purpose(): string;
 
-    public function kind(): Kind;
+    public function kind(): CriterionKind;
 
     /** Weight in percent of the total; zero for comment criteria and in points weighting. */
     public function weight(): BigDecimal;

@@ -295,9 +295,10 @@ final readonly class Draft
     /**
      * @param  array<array-key, mixed>  $criterion
      */
-    public static function kindOf(array $criterion): Kind
+    public static function kindOf(array $criterion): CriterionKind
     {
-        return Kind::tryFrom(is_string($criterion['kind'] ?? null) ? $criterion['kind'] : '') ?? Kind::Levels;
+        return CriterionKind::tryFrom(is_string($criterion['kind'] ?? null) ? $criterion['kind'] : '')
+            ?? CriterionKind::Levels;
     }
 
     public function weighting(): Weighting
@@ -311,7 +312,9 @@ final readonly class Draft
         return WeightBalance::of(
             array_map(
                 self::weight(...),
-                array_filter($this->criteria(), fn (array $criterion) => self::kindOf($criterion) !== Kind::Comment),
+                array_filter(
+                    $this->criteria(), fn (array $criterion) => self::kindOf($criterion) !== CriterionKind::Comment,
+                ),
             )
         );
     }
@@ -340,14 +343,18 @@ final readonly class Draft
                 $faults[] = new Fault("criteria[{$i}].title", 'is missing');
             }
             foreach (
-                self::kindOf($criterion) === Kind::Levels ? self::rowsOf($criterion, 'levels') : [] as $n => $level
+                self::kindOf($criterion) === CriterionKind::Levels
+                    ? self::rowsOf($criterion, 'levels')
+                    : [] as $n => $level
             ) {
                 if (trim(self::text($level, 'title')) === '') {
                     $faults[] = new Fault("criteria[{$i}].levels[{$n}].title", 'is missing');
                 }
             }
             foreach (
-                self::kindOf($criterion) === Kind::Checklist ? self::rowsOf($criterion, 'items') : [] as $n => $item
+                self::kindOf($criterion) === CriterionKind::Checklist
+                    ? self::rowsOf($criterion, 'items')
+                    : [] as $n => $item
             ) {
                 if (trim(self::text($item, 'title')) === '') {
                     $faults[] = new Fault("criteria[{$i}].items[{$n}].title", 'is missing');
@@ -356,7 +363,7 @@ final readonly class Draft
         }
         foreach ($this->weighting() === Weighting::Percent ? $this->criteria() : [] as $i => $criterion) {
             if (
-                self::kindOf($criterion) !== Kind::Comment
+                self::kindOf($criterion) !== CriterionKind::Comment
                 && self::weight($criterion)->stripTrailingZeros()->getScale() > 2
             ) {
                 $faults[] = new Fault("criteria[{$i}].weight", 'has more than two decimals');
@@ -533,10 +540,10 @@ final readonly class Draft
             return [...$criterion, $field => $value !== ''];
         }
         if ($field === 'kind') {
-            $kind = Kind::tryFrom($value);
+            $kind = CriterionKind::tryFrom($value);
             $criterion += match ($kind) {
-                Kind::Scale => ['min' => '0', 'max' => '10', 'step' => '1'],
-                Kind::Checklist => ['items' => [['id' => 's1', 'title' => '', 'points' => '1']]],
+                CriterionKind::Scale => ['min' => '0', 'max' => '10', 'step' => '1'],
+                CriterionKind::Checklist => ['items' => [['id' => 's1', 'title' => '', 'points' => '1']]],
                 default => [],
             };
 

@@ -177,7 +177,7 @@ final class DraftShape
     {
         $criteria = $draft->criteria();
         $scored = array_keys(
-            array_filter($criteria, fn (array $criterion) => Draft::kindOf($criterion) !== Kind::Comment)
+            array_filter($criteria, fn (array $criterion) => Draft::kindOf($criterion) !== CriterionKind::Comment)
         );
         $weights = array_map(fn (int $i) => Draft::weight($criteria[$i]), $scored);
         $free = array_keys(array_filter($scored, fn (int $i) => ($criteria[$i]['pinned'] ?? false) !== true));

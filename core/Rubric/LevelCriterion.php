@@ -23,7 +23,7 @@ final readonly class LevelCriterion implements Criterion
      * @param  list<Level>  $levels  in the rubric's order, those not used on this criterion included
      */
     public function __construct(
-        private Head $head,
+        private CriterionHead $head,
         public array $levels,
     ) {
         $usable = array_values(array_filter($levels, fn (Level $level) => $level->used));
@@ -48,9 +48,9 @@ final readonly class LevelCriterion implements Criterion
         return $this->max->isGreaterThan(50) && $this->max->isLessThan(100);
     }
 
-    public function kind(): Kind
+    public function kind(): CriterionKind
     {
-        return Kind::Levels;
+        return CriterionKind::Levels;
     }
 
     /**

@@ -59,7 +59,7 @@ final readonly class Rubric
     public function scored(): array
     {
         return array_values(
-            array_filter($this->criteria, fn (Criterion $criterion) => $criterion->kind() !== Kind::Comment)
+            array_filter($this->criteria, fn (Criterion $criterion) => $criterion->kind() !== CriterionKind::Comment)
         );
     }
 

@@ -61,13 +61,13 @@ final class RubricReader
      */
     private function criterion(array $row, string $place, array $shared, bool $weighted): Criterion
     {
-        $kind = Kind::tryFrom(is_string($row['kind'] ?? null) ? $row['kind'] : 'levels');
+        $kind = CriterionKind::tryFrom(is_string($row['kind'] ?? null) ? $row['kind'] : 'levels');
         if ($kind === null) {
             $this->in->fault("{$place}.kind", 'must be "levels", "scale", "checklist" or "comment"');
-            $kind = Kind::Comment;
+            $kind = CriterionKind::Comment;
         }
-        $scored = $kind !== Kind::Comment;
-        $head = new Head(
+        $scored = $kind !== CriterionKind::Comment;
+        $head = new CriterionHead(
             $this->in->text($row, 'id', "{$place}.id", 64, required: true),
             // Files may leave a title out; its id then stands for it.
             $this->in->text($row, 'title', "{$place}.title", self::TITLE) ?: (
@@ -81,10 +81,10 @@ final class RubricReader
             $this->in->fault("{$place}.weight", 'must be above 0');
         }
         $criterion = match ($kind) {
-            Kind::Levels => new LevelCriterion($head, $this->levelsOf($row, $place, $shared)),
-            Kind::Scale => $this->scale($row, $place, $head),
-            Kind::Checklist => $this->checklist($row, $place, $head),
-            Kind::Comment => new CommentCriterion($head),
+            CriterionKind::Levels => new LevelCriterion($head, $this->levelsOf($row, $place, $shared)),
+            CriterionKind::Scale => $this->scale($row, $place, $head),
+            CriterionKind::Checklist => $this->checklist($row, $place, $head),
+            CriterionKind::Comment => new CommentCriterion($head),
         };
         if ($scored && ! $criterion->max()->isPositive()) {
             $this->in->fault($place, 'cannot give any points: its highest is 0');
@@ -173,7 +173,7 @@ final class RubricReader
     /**
      * @param  array<array-key, mixed>  $row
      */
-    private function scale(array $row, string $place, Head $head): ScaleCriterion
+    private function scale(array $row, string $place, CriterionHead $head): ScaleCriterion
     {
         $min = isset($row['min']) ? $this->in->decimal($row, 'min', "{$place}.min") : BigDecimal::zero();
         $max = $this->in->decimal($row, 'max', "{$place}.max");
@@ -192,7 +192,7 @@ final class RubricReader
     /**
      * @param  array<array-key, mixed>  $row
      */
-    private function checklist(array $row, string $place, Head $head): ChecklistCriterion
+    private function checklist(array $row, string $place, CriterionHead $head): ChecklistCriterion
     {
         $items = [];
         $ids = [];

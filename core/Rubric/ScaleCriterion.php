@@ -15,16 +15,16 @@ final readonly class ScaleCriterion implements Criterion
     use CommonParts;
 
     public function __construct(
-        private Head $head,
+        private CriterionHead $head,
         public BigDecimal $min,
         public BigDecimal $highest,
         public BigDecimal $step,
     ) {
     }
 
-    public function kind(): Kind
+    public function kind(): CriterionKind
     {
-        return Kind::Scale;
+        return CriterionKind::Scale;
     }
 
     public function max(): BigDecimal

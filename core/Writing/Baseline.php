@@ -31,7 +31,7 @@ final class Baseline
     private int $length = 0;
 
     /**
-     * @param  list<Prose>  $texts  those that belong: see Trusted
+     * @param  list<Prose>  $texts  those that belong: see TrustedTexts
      */
     public function __construct(private readonly array $texts)
     {
@@ -77,7 +77,7 @@ final class Baseline
     }
 
     /** Scores a text against the baseline, and each text of the baseline against the others and it. */
-    public function compared(Prose $text): Compared
+    public function compared(Prose $text): ComparedText
     {
         $this->prepare($this->length($text->count()));
         $asked = Sample::of($text->first($this->length), $this->vocabulary);
@@ -93,7 +93,7 @@ final class Baseline
 
         $last = count($rows) - 1;
 
-        return new Compared(
+        return new ComparedText(
             $own, array_slice($scores, 0, -1), $rows[$last], array_slice($rows, 0, -1), $bits,
             self::range(array_merge([], ...array_slice($strips, 0, -1))),
         );

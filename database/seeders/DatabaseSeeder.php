@@ -14,9 +14,10 @@ use App\Actions\Collect\SaveClosureDays;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Collect\WaiveLateness;
 use App\Actions\Collect\WriteToStudents;
+use App\Actions\Mark\AddToBankSet;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
-use App\Actions\Mark\KeepBankComment;
+use App\Actions\Mark\MakeBankSet;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SyncDesk;
 use App\Actions\Moderate\ProposeMark;
@@ -25,27 +26,30 @@ use App\Actions\Plan\AddStarterSet;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
-use App\Actions\Release\RecordReading;
+use App\Actions\Release\RecordOpening;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
+use App\Actions\Screen\AddFilesToBaseline;
 use App\Actions\Screen\AddToArchive;
 use App\Actions\Screen\AskDetector;
-use App\Actions\Screen\ChangeBaseline;
 use App\Actions\Screen\CompareDraft;
 use App\Actions\Screen\CompareHandin;
+use App\Actions\Screen\MakeBaseline;
 use App\Actions\Screen\MeasureWriting;
 use App\Actions\Screen\RecordConversation;
 use App\Actions\Screen\SearchWeb;
 use App\Actions\Screen\WorkOutBaseline;
 use App\Actions\ShareOut\ApplyPlan;
-use App\Actions\ShareOut\ChangeConflict;
 use App\Actions\ShareOut\PickTogether;
+use App\Actions\ShareOut\RecordConflict;
 use App\Actions\ShareOut\SaveLevelNotes;
 use App\Actions\ShareOut\WorkOutPlan;
-use App\Enums\Found;
+use App\Documents\Pdf;
+use App\Documents\ScriptText;
+use App\Enums\ConversationFinding;
 use App\Enums\HandInBy;
 use App\Enums\Role;
-use App\Jobs\ReadDraft;
+use App\Jobs\ReadDraftJob;
 use App\Models\Assignment;
 use App\Models\BankComment;
 use App\Models\Handin;
@@ -58,9 +62,7 @@ use App\Models\TypedText;
 use App\Models\User;
 use App\Models\WritingBaseline;
 use App\Models\WritingReport;
-use App\Support\Cohort;
-use App\Support\Pdf;
-use App\Support\ScriptText;
+use App\Queries\Collect\Cohort;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Seeder;
 use Illuminate\Http\UploadedFile;
@@ -241,7 +243,7 @@ final class DatabaseSeeder extends Seeder
                 ->sortBy(fn (Script $script) => $script->id % 4) as $script
         ) {
             $this->at(-36, 18 + $script->id % 4, $script->student);
-            app(RecordReading::class)->opened($script->result()->sole());
+            app(RecordOpening::class)($script->result()->sole());
         }
     }
 
@@ -404,7 +406,7 @@ final class DatabaseSeeder extends Seeder
         foreach (['dafydd.aprhys' => 'coal-and-blankets', 'mateus.araujo' => 'salt-year'] as $who => $essay) {
             $this->at(-1, 11, $this->students[$who]);
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
-            app()->call([new ReadDraft($draft->id, $this->students[$who]->id), 'handle']);
+            app()->call([new ReadDraftJob($draft->id, $this->students[$who]->id), 'handle']);
             app(CompareDraft::class)($draft->refresh());
         }
         $script('bo.li')->update(['template_taken_at' => $this->day(-1, 12)]);
@@ -490,10 +492,9 @@ final class DatabaseSeeder extends Seeder
     private function trusted(): WritingBaseline
     {
         $this->at(-47, as: $this->coordinator);
-        $change = app(ChangeBaseline::class);
-        $baseline = $change->make($this->module, 'Supervised writing, 2024 and 2025', 'English', $this->coordinator);
+        $baseline = app(MakeBaseline::class)($this->module, 'Supervised writing, 2024 and 2025', 'English', $this->coordinator);
         foreach (array_chunk(glob(database_path('demo/baseline/*.md')) ?: [], 10) as $year => $paths) {
-            $change->addFiles(
+            app(AddFilesToBaseline::class)(
                 $baseline,
                 array_map(fn (string $path) => new UploadedFile($path, basename($path), null, null, true), $paths),
                 'Supervised writing, October '.(2024 + $year), $this->coordinator,
@@ -526,20 +527,20 @@ final class DatabaseSeeder extends Seeder
             ->where('student_id', $this->students[$who]->id)->with('currentHandin.report')->sole();
         $this->at(-4, 19, $this->coordinator);
         app(RecordConversation::class)(
-            $script('bo.li'), Found::Talk,
+            $script('bo.li'), ConversationFinding::Talk,
             'Nearly the whole text also stands in another hand-in, with single words changed. I do not know who wrote it first. I will see both, one after the other, and ask each to take me through the second section and its sources.',
             1, true, $this->coordinator,
         );
         $this->at(-4, 20, $this->coordinator);
         $weir = $script('mateus.araujo');
         app(RecordConversation::class)(
-            $script('sven.akerlund'), Found::Talk,
+            $script('sven.akerlund'), ConversationFinding::Talk,
             'Hardly a sentence in it could not stand in another essay, and it uses none of what the two documents say against each other. That is a matter for the mark. How the text came about I do not know: many write like this when they are unsure of the subject. I will ask for notes and an earlier version.',
             null, false, $this->coordinator, ['writing'],
             "What did you read first, and what did you write down from it?\nWhich of the two documents changed your mind about something?\nWhat help did you have, from people or tools, and with what?",
         );
         app(RecordConversation::class)(
-            $weir, Found::Attributed,
+            $weir, ConversationFinding::Attributed,
             'Long quotations from the reader, all marked and all with their document number. They are left out of the figure; nothing else is shared.',
             null, false, $this->coordinator,
         );
@@ -726,8 +727,8 @@ final class DatabaseSeeder extends Seeder
     private function bank(): void
     {
         $this->at(-49, as: $this->coordinator);
-        $set = app(KeepBankComment::class)->make($this->module, 'Essays on the coast', $this->coordinator);
-        app(KeepBankComment::class)->into(
+        $set = app(MakeBankSet::class)($this->module, 'Essays on the coast', $this->coordinator);
+        app(AddToBankSet::class)(
             $set,
             array_map(
                 fn (array $one) => ['label' => $one[0], 'text' => $one[1], 'kind' => $one[2], 'criterion' => $one[3]],
@@ -735,7 +736,7 @@ final class DatabaseSeeder extends Seeder
             ),
             $this->coordinator,
         );
-        app(ChangeConflict::class)->record(
+        app(RecordConflict::class)(
             $this->module, $this->tutors[3], $this->students['zoe.ng'], 'Neighbours; she has read drafts of hers.',
             $this->coordinator,
         );

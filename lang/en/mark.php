@@ -47,4 +47,6 @@ return [
         'fix' => 'to fix',
         'question' => 'question',
     ],
+    'stays_released' => 'The result of :script has been released; its marks no longer change.',
+    'stays_moderated' => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
 ];

@@ -1,4 +1,4 @@
-@php($parts = App\Support\HelpParts::TITLES)
+@php($parts = App\Wording\HelpParts::TITLES)
 <x-page title="Help" at="help">
     <x-slot:head><div class="heading"><h1>Help</h1></div></x-slot:head>
     <nav class="chips mb-5" aria-label="Parts of this page">@foreach ($parts as $id => $title)<a href="#{{ $id }}">{{ $title }}</a>@endforeach</nav>

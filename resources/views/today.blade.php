@@ -1,5 +1,5 @@
 <x-page title="Today" at="today">
-    <x-slot:head><div class="heading"><h1>Today</h1><span class="of">{{ now(App\Support\Clock::zone())->format('l j F Y') }}</span></div></x-slot:head>
+    <x-slot:head><div class="heading"><h1>Today</h1><span class="of">{{ now(App\Wording\LocalTime::zone())->format('l j F Y') }}</span></div></x-slot:head>
     @php([$waiting, $other] = collect($items)->partition(fn ($item) => $item->needsYou))
     @if ($items === [])
         <x-empty title="Nothing here yet">
@@ -20,7 +20,7 @@
                                 <td class="w-8">@if ($needs)<svg width="14" height="16" viewBox="0 0 14 16" aria-label="needs you" role="img"><path class="flag" d="M2 15 V1 L13 5 L2 9" /></svg>@endif</td>
                                 <td><a class="font-bold" href="{{ route('assignments.show', $item->assignment) }}">{{ $item->assignment->title }}</a><br><span class="quiet small">{{ $item->assignment->module->fullTitle() }}</span></td>
                                 <td>{{ $item->what }}</td>
-                                <td class="quiet small whitespace-nowrap">@if ($item->by){{ $item->byWhat }} {{ $item->byWhat === 'promised' ? App\Support\Clock::day($item->by) : App\Support\Clock::shown($item->by) }}@endif</td>
+                                <td class="quiet small whitespace-nowrap">@if ($item->by){{ $item->byWhat }} {{ $item->byWhat === 'promised' ? App\Wording\LocalTime::day($item->by) : App\Wording\LocalTime::shown($item->by) }}@endif</td>
                                 <td class="num whitespace-nowrap"><a class="{{ $needs ? 'font-bold' : '' }}" href="{{ $item->link }}">{{ $item->step }}</a></td>
                             </tr>
                         @endforeach

@@ -9,13 +9,13 @@ declare(strict_types=1);
 
 use App\Actions\Collect\ApplyRoster;
 use App\Actions\Mark\StoreStandings;
+use App\Imports\RosterReading;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\RosterImport;
 use App\Models\Script;
 use App\Models\User;
 use App\Models\Work;
-use App\Support\RosterReading;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;

@@ -10,11 +10,11 @@ declare(strict_types=1);
 
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\StoreStandings;
+use App\Desk\DeskQueue;
+use App\Documents\ScriptText;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use App\Models\Script;
-use App\Support\DeskQueue;
-use App\Support\ScriptText;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
@@ -68,7 +68,7 @@ $world = new class
         $text = ScriptText::of($mark->handin);
         for ($n = $mark->comments()->count(); $n < $count; $n++) {
             $start = $n * 3 % (mb_strlen($text) - 20);
-            MarkComment::query()->create(
+            MarkComment::factory()->create(
                 [
                     'mark_id' => $mark->id, 'kind' => 'fix', 'criterion' => 'c1',
                     'body' => "Comment {$n}: say whose account this is.",

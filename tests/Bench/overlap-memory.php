@@ -9,8 +9,8 @@ declare(strict_types=1);
 use App\Models\OverlapSource;
 use App\Screening\DatabaseIndex;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Prints;
+use YoungHarbor\Core\Overlap\ScriptComparison;
 use YoungHarbor\Core\Text\Words;
 
 require __DIR__.'/begin.php';
@@ -24,7 +24,7 @@ $words = Words::of($essay);
 $prints = Prints::of($words->normalForms());
 $index = new DatabaseIndex;
 $candidates = array_keys($index->sharing([0], $prints->same) + $index->sharing([0], $prints->loose));
-$comparison = new Comparison($words, new Alignment);
+$comparison = new ScriptComparison($words, new Alignment);
 foreach (array_chunk(array_slice([...$candidates, ...range(1, 50)], 0, 50), 10) as $ids) {
     foreach (OverlapSource::query()->whereKey($ids)->get() as $source) {
         $comparison->with($source->unpacked(), $source->name());

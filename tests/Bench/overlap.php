@@ -15,8 +15,8 @@ use App\Screening\DatabaseIndex;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Prints;
+use YoungHarbor\Core\Overlap\ScriptComparison;
 use YoungHarbor\Core\Text\Words;
 
 require __DIR__.'/begin.php';
@@ -58,7 +58,7 @@ $check = function (string $essay) use ($index, &$spent): array {
         $index->sharing([0], $prints->loose), fn (int $shared) => $shared >= Prints::LOOSE_ENOUGH_FAR,
     );
     $looked = hrtime(true);
-    $comparison = new Comparison($words, new Alignment);
+    $comparison = new ScriptComparison($words, new Alignment);
     $found = [];
     foreach (array_chunk(array_keys($same + $loose), 10) as $ids) {
         foreach (OverlapSource::query()->whereKey($ids)->get() as $source) {
@@ -184,7 +184,7 @@ foreach (array_slice($essays, 0, 12) as $e => $essay) {
     $start = hrtime(true);
     $ids = DB::table('bench_texts')->whereRaw('MATCH(body) AGAINST(?)', [$essay])->limit(50)->pluck('id')->all();
     $words = Words::of($essay);
-    $comparison = new Comparison($words, new Alignment);
+    $comparison = new ScriptComparison($words, new Alignment);
     $found = [];
     foreach (OverlapSource::query()->whereKey($ids)->get() as $source) {
         $comparison->with($source->unpacked(), $source->name())->isEmpty() || $found[] = $source->id;
@@ -214,7 +214,7 @@ if ($large > $small) {
 }
 
 // Every text by the same alignment, timed on a sample.
-$comparison = new Comparison(Words::of($essays[0]), new Alignment);
+$comparison = new ScriptComparison(Words::of($essays[0]), new Alignment);
 $sample = OverlapSource::query()->whereKey(range(1, 200))->get();
 $start = hrtime(true);
 foreach ($sample as $source) {

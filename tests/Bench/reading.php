@@ -7,9 +7,9 @@ declare(strict_types=1);
  * one well below it is what starting a reader costs.
  */
 
-use App\Actions\Collect\ReadWork;
 use App\Extraction\Pages\PageMaker;
 use App\Extraction\Reader;
+use App\Handins\WorkReader;
 use App\Models\User;
 use Tests\Files;
 use Tests\PlantedFiles;
@@ -19,7 +19,7 @@ use YoungHarbor\Core\Names\PictureNames;
 require __DIR__.'/begin.php';
 
 $author = new User(['name' => "Niamh O'Donnell", 'number' => 'M204101', 'email' => 'niamh.odonnell@merrow.example']);
-$masks = ReadWork::masks([$author]);
+$masks = WorkReader::masks([$author]);
 // By the clock: readers run in a process namespace of their own, and the kernel does not hand back what they used
 // there.
 $seconds = function (callable $work): float {

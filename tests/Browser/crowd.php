@@ -10,6 +10,7 @@ declare(strict_types=1);
 
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
+use App\Documents\Receipts;
 use App\Enums\Role;
 use App\Logbook\LogEvent;
 use App\Models\Assignment;
@@ -18,8 +19,7 @@ use App\Models\Membership;
 use App\Models\Module;
 use App\Models\RubricVersion;
 use App\Models\User;
-use App\Support\Cohort;
-use App\Support\Receipts;
+use App\Queries\Collect\Cohort;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Cookie\CookieValuePrefix;
 use Illuminate\Http\Request;
@@ -47,10 +47,10 @@ if ($argv[1] === 'make') {
                 'password' => $password, 'joined_at' => now(),
             ]
         );
-        Membership::query()->create(['module_id' => $module->id, 'user_id' => $user->id, 'role' => Role::Student]);
+        Membership::factory()->create(['module_id' => $module->id, 'user_id' => $user->id, 'role' => Role::Student]);
     }
     $coordinator = User::query()->where('email', 'maren.oduya@merrow.example')->sole();
-    Membership::query()->create(
+    Membership::factory()->create(
         ['module_id' => $module->id, 'user_id' => $coordinator->id, 'role' => Role::Coordinator]
     );
     $assignment = app(SaveAssignment::class)($module, null, [

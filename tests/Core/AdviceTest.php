@@ -6,9 +6,9 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Rubric\Advice;
+use YoungHarbor\Core\Rubric\AdviceItem;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\DraftShape;
-use YoungHarbor\Core\Rubric\Remark;
 use YoungHarbor\Core\Text\ReadingEase;
 
 final class AdviceTest extends TestCase
@@ -174,6 +174,6 @@ final class AdviceTest extends TestCase
     {
         $draft->faults($rubric);
 
-        return array_map(fn (Remark $remark) => $remark->sentence, Advice::on($draft, $rubric));
+        return array_map(fn (AdviceItem $remark) => $remark->sentence, Advice::on($draft, $rubric));
     }
 }

@@ -7,12 +7,13 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
-use YoungHarbor\Core\Allocation\Given;
+use YoungHarbor\Core\Allocation\GivenScript;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\PeerPlan;
 use YoungHarbor\Core\Allocation\SectionFilters;
-use YoungHarbor\Core\Allocation\Unplaced;
+use YoungHarbor\Core\Allocation\UnplacedMark;
+use YoungHarbor\Core\Allocation\WhyUnplaced;
 use YoungHarbor\Core\Allocation\Work;
 use YoungHarbor\Core\Formats\PlanJson;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -90,7 +91,7 @@ final class AllocationTest extends TestCase
             if ($second !== null) {
                 self::assertSame(
                     (int) ceil(round((float) $second * count($works), 6)),
-                    $seconds + count(array_filter($plan->unplaced, fn (Unplaced $one) => $one->part === 'second')),
+                    $seconds + count(array_filter($plan->unplaced, fn (UnplacedMark $one) => $one->part === 'second')),
                 );
             }
         }
@@ -146,18 +147,18 @@ final class AllocationTest extends TestCase
     public function test_what_is_begun_stays_and_counts(): void
     {
         $kept = [
-            new Given('s1', 'm1', 'first'), new Given('s2', 'm1', 'first'), new Given('s3', 'gone', 'first'),
-            new Given('s3', 'm2', 'second'), new Given('old', 'm1', 'first'),
+            new GivenScript('s1', 'm1', 'first'), new GivenScript('s2', 'm1', 'first'), new GivenScript('s3', 'gone', 'first'),
+            new GivenScript('s3', 'm2', 'second'), new GivenScript('old', 'm1', 'first'),
         ];
         $plan = MarkerPlan::make(self::works(9), self::markers(2), 5, 2, null, false, $kept);
-        $first = array_filter($plan->given, fn (Given $one) => $one->part === 'first');
+        $first = array_filter($plan->given, fn (GivenScript $one) => $one->part === 'first');
         self::assertSame(
-            ['s4', 's5', 's6', 's7', 's8', 's9'], array_values(array_map(fn (Given $one) => $one->script, $first)),
+            ['s4', 's5', 's6', 's7', 's8', 's9'], array_values(array_map(fn (GivenScript $one) => $one->script, $first)),
         );
         // Nine first marks of the two, three of them with m1 already.
         self::assertEqualsCanonicalizing([5, 4], array_map(fn ($load) => $load->parts['first'], $plan->loads));
         self::assertNotContains(
-            's3', array_map(fn (Given $one) => $one->part === 'second' ? $one->script : '', $plan->given),
+            's3', array_map(fn (GivenScript $one) => $one->part === 'second' ? $one->script : '', $plan->given),
         );
     }
 
@@ -168,12 +169,11 @@ final class AllocationTest extends TestCase
             [Marker::of('m1', '1', ['A'], ['u1']), Marker::of('m2', '1', ['A'])], 1, 2,
         );
         self::assertEquals([
-            new Unplaced('s2', 'first', 'nobody is left for its first mark: every marker does not take its section'),
-            new Unplaced(
-                's1', 'second',
-                'nobody is left for its second mark: one marker has a conflict of interest, one marker marks it already',
+            new UnplacedMark('s2', 'first', WhyUnplaced::NobodyLeft, ['markers' => 2, 'section' => 2]),
+            new UnplacedMark(
+                's1', 'second', WhyUnplaced::NobodyLeft, ['markers' => 2, 'conflict' => 1, 'marks-it' => 1],
             ),
-            new Unplaced('s2', 'second', 'nobody is left for its second mark: every marker does not take its section'),
+            new UnplacedMark('s2', 'second', WhyUnplaced::NobodyLeft, ['markers' => 2, 'section' => 2]),
         ], $plan->unplaced);
     }
 
@@ -256,7 +256,7 @@ final class AllocationTest extends TestCase
                 self::assertSame(
                     [$each],
                     array_values(
-                        array_unique(array_count_values(array_map(fn (Given $one) => $one->marker, $plan['given'])))
+                        array_unique(array_count_values(array_map(fn (GivenScript $one) => $one->marker, $plan['given'])))
                     ),
                 );
             }
@@ -287,8 +287,11 @@ final class AllocationTest extends TestCase
             $answer['loads'],
         );
         self::assertSame(
-            'nobody is left for its second mark: one marker has a conflict of interest, one marker marks it already',
-            $answer['unplaced'][0]['why'],
+            [
+                'script' => 's1', 'part' => 'second', 'why' => 'nobody-left',
+                'figures' => ['markers' => 2, 'conflict' => 1, 'marks-it' => 1],
+            ],
+            $answer['unplaced'][0],
         );
         try {
             PlanJson::answer(

@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Logbook\Chain;
 use YoungHarbor\Core\Logbook\ChainedLine;
 use YoungHarbor\Core\Logbook\ChainFault;
-use YoungHarbor\Core\Logbook\Head;
+use YoungHarbor\Core\Logbook\ChainHead;
 use YoungHarbor\Core\Logbook\HeadKey;
 use YoungHarbor\Core\Logbook\WhyBroken;
 use YoungHarbor\Core\ScriptCode;
@@ -17,7 +17,7 @@ use YoungHarbor\Core\Tables\Csv;
 final class ChainTest extends TestCase
 {
     /**
-     * @return array{list<array<string, mixed>>, list<string>, Head, string} contents, hashes, the head and its key
+     * @return array{list<array<string, mixed>>, list<string>, ChainHead, string} contents, hashes, the head and its key
      */
     private static function book(int $lines): array
     {
@@ -65,7 +65,7 @@ final class ChainTest extends TestCase
         self::assertSame('d75a980182b10ab7d54bfed3c964073a0ee172f3daa62325af021a68f707511a', $key->publicKey());
         $head = $key->sign(3, Chain::BEGINNING);
         self::assertTrue($head->isSignedBy($key->publicKey()));
-        self::assertFalse((new Head(4, $head->hash, $head->signature))->isSignedBy($key->publicKey()));
+        self::assertFalse((new ChainHead(4, $head->hash, $head->signature))->isSignedBy($key->publicKey()));
         self::assertFalse($head->isSignedBy('no key'));
     }
 

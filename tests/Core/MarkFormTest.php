@@ -7,7 +7,7 @@ namespace Tests\Core;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Rubric\Carried;
+use YoungHarbor\Core\Rubric\CarriedMarks;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\CriterionMarks;
@@ -119,7 +119,7 @@ final class MarkFormTest extends TestCase
             'c2' => ['level' => 'l3', 'points' => '8', 'comment' => 'Also kept.'], 'c3' => ['done' => ['s1', 's2']],
             'c4' => ['points' => '9'],
         ];
-        $carried = Carried::over(
+        $carried = CarriedMarks::over(
             Rubric::fromArray($draft->document), Rubric::fromArray($newer->document),
             CriterionMarks::fromArray($choices),
         );
@@ -140,7 +140,7 @@ final class MarkFormTest extends TestCase
     public function test_a_pin_half_way_between_two_levels_stays_half_way(): void
     {
         $draft = Draft::of((require __DIR__.'/../../database/demo/rubrics.php')['walk']);
-        $carried = Carried::over(
+        $carried = CarriedMarks::over(
             Rubric::fromArray($draft->document), Rubric::fromArray($draft->set('levels.l4.points', '7')->document),
             CriterionMarks::fromArray(['c1' => ['between' => ['l3', 'l4'], 'points' => '7']]),
         );

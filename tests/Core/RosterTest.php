@@ -9,9 +9,9 @@ use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Formats\OneRoster;
 use YoungHarbor\Core\Formats\RosterTable;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Roster\Comparison;
-use YoungHarbor\Core\Roster\Known;
+use YoungHarbor\Core\Roster\KnownPerson;
 use YoungHarbor\Core\Roster\Person;
+use YoungHarbor\Core\Roster\RosterComparison;
 use YoungHarbor\Core\Tables\CsvRows;
 
 /**
@@ -158,13 +158,13 @@ final class RosterTest extends TestCase
         self::assertTrue($roster->isDelta);
         [$people] = $roster->people(['c1', 'c2']);
         $known = [
-            new Known(1, ['u1'], 'Hana Kovářová', 'hana@x.example', 'M1', true, 'student', 'A'),
-            new Known(2, ['u2'], "Nia O'Donnell", 'niamh@x.example', 'M2', true, 'student'),
-            new Known(3, ['u7'], 'Bo Li', 'bo@x.example', null, true, 'student'),
+            new KnownPerson(1, ['u1'], 'Hana Kovářová', 'hana@x.example', 'M1', true, 'student', 'A'),
+            new KnownPerson(2, ['u2'], "Nia O'Donnell", 'niamh@x.example', 'M2', true, 'student'),
+            new KnownPerson(3, ['u7'], 'Bo Li', 'bo@x.example', null, true, 'student'),
         ];
-        $found = Comparison::of($people, $known, [], false, $roster->ended);
+        $found = RosterComparison::of($people, $known, [], false, $roster->ended);
         self::assertSame(
-            [1], array_map(fn (Known $left) => $left->id, $found->left),
+            [1], array_map(fn (KnownPerson $left) => $left->id, $found->left),
             'and nobody else, since the file holds only what changed',
         );
     }
@@ -172,13 +172,13 @@ final class RosterTest extends TestCase
     public function test_people_are_known_again_and_accounts_in_use_are_their_owners(): void
     {
         $known = [
-            new Known(1, ['u1'], 'Hana Kovarova', 'old@x.example', 'M1', true, 'student', 'B'),
-            new Known(2, [], 'Niamh O’Donnell', 'niamh@x.example', null, false, 'student', 'A'),
-            new Known(3, [], 'Bo Li', 'bo@x.example', 'M3', true, 'student', 'A', true),
-            new Known(4, [], 'Zoë Ng', 'zoe@x.example', 'M4', true, 'student', 'A'),
-            new Known(5, [], 'Sven Åkerlund', 'sven@x.example', 'M5', true),
-            new Known(6, [], 'Lin Hui', 'lin@x.example', null, true, 'tutor'),
-            new Known(7, [], 'Same As', 'same@x.example', 'M7', true, 'student', 'A'),
+            new KnownPerson(1, ['u1'], 'Hana Kovarova', 'old@x.example', 'M1', true, 'student', 'B'),
+            new KnownPerson(2, [], 'Niamh O’Donnell', 'niamh@x.example', null, false, 'student', 'A'),
+            new KnownPerson(3, [], 'Bo Li', 'bo@x.example', 'M3', true, 'student', 'A', true),
+            new KnownPerson(4, [], 'Zoë Ng', 'zoe@x.example', 'M4', true, 'student', 'A'),
+            new KnownPerson(5, [], 'Sven Åkerlund', 'sven@x.example', 'M5', true),
+            new KnownPerson(6, [], 'Lin Hui', 'lin@x.example', null, true, 'tutor'),
+            new KnownPerson(7, [], 'Same As', 'same@x.example', 'M7', true, 'student', 'A'),
         ];
         $people = [
             self::person(2, 'Hana Kovářová', 'hana@x.example', 'M1', 'A', 'u1'),
@@ -188,7 +188,7 @@ final class RosterTest extends TestCase
             self::person(6, 'Wren Ito', 'wren@x.example', 'M8', 'C'),
             self::person(7, 'Same As', 'same@x.example', 'M7', 'A'),
         ];
-        $found = Comparison::of($people, $known, [], true);
+        $found = RosterComparison::of($people, $known, [], true);
         self::assertSame(
             [['Sven Åkerlund', 5], ['Wren Ito', null]],
             array_map(fn ($row) => [$row->person->name, $row->known?->id], $found->added),
@@ -203,20 +203,20 @@ final class RosterTest extends TestCase
         );
         self::assertSame(['Bo Li'], array_map(fn ($row) => $row->person->name, $found->back));
         self::assertSame(
-            ['Zoë Ng'], array_map(fn (Known $left) => $left->name, $found->left), 'a tutor who is not in it stays',
+            ['Zoë Ng'], array_map(fn (KnownPerson $left) => $left->name, $found->left), 'a tutor who is not in it stays',
         );
         self::assertSame(['Same As'], array_map(fn ($row) => $row->person->name, $found->same));
-        self::assertNotSame($found->sum(), Comparison::of($people, $known, [], false)->sum());
-        self::assertSame($found->sum(), Comparison::of($people, $known, [], true)->sum());
+        self::assertNotSame($found->sum(), RosterComparison::of($people, $known, [], false)->sum());
+        self::assertSame($found->sum(), RosterComparison::of($people, $known, [], true)->sum());
     }
 
     public function test_lines_with_faults_are_left_out_and_then_nobody_has_left(): void
     {
         $known = [
-            new Known(1, ['u1'], 'Ana B', 'ana@x.example', 'M1', true, 'student'),
-            new Known(2, [], 'Zoë Ng', 'zoe@x.example', 'M2', true, 'student'),
+            new KnownPerson(1, ['u1'], 'Ana B', 'ana@x.example', 'M1', true, 'student'),
+            new KnownPerson(2, [], 'Zoë Ng', 'zoe@x.example', 'M2', true, 'student'),
         ];
-        $found = Comparison::of([
+        $found = RosterComparison::of([
             self::person(2, 'a@x.example', 'Ana', 'M5', null), self::person(3, 'Bo Li', 'bo@x.example', 'M6', null),
             self::person(4, 'Bo Li', 'bo@x.example', 'M7', null),
             self::person(5, 'Cy', 'cy@x.example', 'M6', null), self::person(6, 'Ana B', 'zoe@x.example', 'M1', null),
@@ -290,7 +290,7 @@ final class RosterTest extends TestCase
             '', array_map(fn (int $n) => "Person {$n},p{$n}@x.example,N{$n}\n", range(1, 100_000)),
         );
         $people = RosterTable::people($csv, RosterTable::guess(RosterTable::headings($csv)), 'student');
-        self::assertCount(100_000, Comparison::of($people, [], [], true)->added);
+        self::assertCount(100_000, RosterComparison::of($people, [], [], true)->added);
     }
 
     private static function person(

@@ -8,20 +8,20 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Attention;
-use YoungHarbor\Core\Overlap\Choices;
 use YoungHarbor\Core\Overlap\CloseWording;
-use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Credit;
 use YoungHarbor\Core\Overlap\Distinctive;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Grams;
 use YoungHarbor\Core\Overlap\Hiding;
 use YoungHarbor\Core\Overlap\Interval;
-use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\LeftOutChoices;
+use YoungHarbor\Core\Overlap\MatchedSource;
 use YoungHarbor\Core\Overlap\Network;
 use YoungHarbor\Core\Overlap\Piece;
 use YoungHarbor\Core\Overlap\Prints;
 use YoungHarbor\Core\Overlap\Run;
+use YoungHarbor\Core\Overlap\ScriptComparison;
 use YoungHarbor\Core\Overlap\Winnowing;
 use YoungHarbor\Core\Text\Words;
 
@@ -109,7 +109,7 @@ final class ScreeningTest extends TestCase
             );
             $runs = $this->randomRuns($words, mt_rand(0, 9), mt_rand(1, 30));
             $close = $this->randomRuns($words, mt_rand(0, 4), 40);
-            $choices = new Choices(
+            $choices = new LeftOutChoices(
                 $round % 2 === 0, $round % 3 === 0, [0, 0, 12][$round % 3], $round % 5 === 0 ? ['b'] : [],
                 $round % 4 === 0 ? [[0, min(9, $words)]] : [],
             );
@@ -173,9 +173,9 @@ final class ScreeningTest extends TestCase
     public function test_what_is_kept_of_a_match_is_read_back_the_same(): void
     {
         $runs = [new Run('7', [new Piece(0, 5, 9), new Piece(10, 15, 8)]), new Run('7', [new Piece(40, 2, 8)])];
-        $kept = json_decode((string) json_encode(Matched::keep($runs)), true);
-        self::assertEquals(new Matched('7', $runs, []), Matched::kept('7', (array) $kept, []));
-        self::assertTrue(Matched::kept('7', ['nonsense', [['x']], []], [])->isEmpty());
+        $kept = json_decode((string) json_encode(MatchedSource::keep($runs)), true);
+        self::assertEquals(new MatchedSource('7', $runs, []), MatchedSource::kept('7', (array) $kept, []));
+        self::assertTrue(MatchedSource::kept('7', ['nonsense', [['x']], []], [])->isEmpty());
     }
 
     public function test_both_sides_of_a_pair_have_the_same_close_wording_and_each_its_own_runs(): void
@@ -184,7 +184,7 @@ final class ScreeningTest extends TestCase
             'one two three four five six seven eight nine and then one two three four five six seven eight nine'
         );
         $there = Words::of('before it one two three four five six seven eight nine after it');
-        $comparison = new Comparison($here, new Alignment(8, 2));
+        $comparison = new ScriptComparison($here, new Alignment(8, 2));
         $numbers = Grams::numbers($there->normalForms());
         $found = $comparison->with($numbers, 'there');
         self::assertSame([[0, 9], [11, 20]], array_map(fn (Run $run) => [$run->from(), $run->to()], $found->runs));
@@ -297,15 +297,15 @@ final class ScreeningTest extends TestCase
     {
         self::assertSame([], Prints::of([])->all());
         $one = Words::of('Salt.');
-        self::assertSame('0.0', (string) Figures::of(1, [], [], [], new Choices(true, true))->report->share());
-        self::assertTrue((new Comparison($one, new Alignment))->with(Grams::numbers(['salt']), 's')->isEmpty());
+        self::assertSame('0.0', (string) Figures::of(1, [], [], [], new LeftOutChoices(true, true))->report->share());
+        self::assertTrue((new ScriptComparison($one, new Alignment))->with(Grams::numbers(['salt']), 's')->isEmpty());
         mt_srand(9);
         $paragraph = self::words(60, 4000);
         $source = Grams::numbers(array_merge(...array_fill(0, 500, $paragraph)));
         $script = Words::of(implode(' ', [...self::words(100, 4000), ...$paragraph, ...self::words(100, 4000)]));
-        $found = (new Comparison($script, new Alignment))->with($source, 's');
+        $found = (new ScriptComparison($script, new Alignment))->with($source, 's');
         self::assertSame(
-            60, Figures::of($script->count(), [], $found->runs, $found->close, new Choices)->report->matched(),
+            60, Figures::of($script->count(), [], $found->runs, $found->close, new LeftOutChoices)->report->matched(),
         );
         $long = self::words(200_000, 30_000);
         $text = Words::of(implode(' ', $long));
@@ -314,7 +314,8 @@ final class ScreeningTest extends TestCase
         self::assertSame(
             40,
             Figures::of(
-                200_000, [], (new Comparison($text, new Alignment))->with($part, 's')->runs, [], new Choices,
+                200_000, [], (new ScriptComparison($text, new Alignment))->with($part, 's')->runs, [],
+                new LeftOutChoices,
             )->report->matched(),
         );
     }

@@ -8,14 +8,14 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Fairway\Counts;
 use YoungHarbor\Core\Fairway\Fairway;
-use YoungHarbor\Core\Fairway\Progress;
+use YoungHarbor\Core\Fairway\StageProgress;
 use YoungHarbor\Core\Marking\Facts;
 use YoungHarbor\Core\Marking\Panel;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SeatMark;
 use YoungHarbor\Core\Marking\Standing;
-use YoungHarbor\Core\Release\Obstacle;
 use YoungHarbor\Core\Release\ReadyCheck;
+use YoungHarbor\Core\Release\ReleaseObstacle;
 
 final class StandingTest extends TestCase
 {
@@ -69,7 +69,7 @@ final class StandingTest extends TestCase
         self::assertSame(['TERN-006'], $check->ready);
         self::assertSame(['TERN-008'], $check->absent);
         self::assertSame([1, 1, 2, 1, 1], array_map(fn ($lock) => count($lock->scripts), $check->locks));
-        self::assertSame(Obstacle::NoSecondMark, $check->locks[2]->obstacle);
+        self::assertSame(ReleaseObstacle::NoSecondMark, $check->locks[2]->obstacle);
         self::assertTrue(
             ReadyCheck::of(['TERN-006' => Standing::Agreed, 'TERN-008' => Standing::Expected], true)->isClear()
         );
@@ -80,8 +80,9 @@ final class StandingTest extends TestCase
         $marks = Fairway::of(new Counts(true, true, 24, 23, 23, 0, 22, 4, 10, true, 8, 2, 5, 0, 0));
         self::assertSame(
             [
-                Progress::Done, Progress::Done, Progress::Done, Progress::UnderWay, Progress::UnderWay,
-                Progress::UnderWay, Progress::NotBegun,
+                StageProgress::Done, StageProgress::Done, StageProgress::Done, StageProgress::UnderWay,
+                StageProgress::UnderWay,
+                StageProgress::UnderWay, StageProgress::NotBegun,
             ],
             array_map(fn ($mark) => $mark->progress, $marks),
         );

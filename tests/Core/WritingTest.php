@@ -24,7 +24,7 @@ use YoungHarbor\Core\Writing\Share;
 use YoungHarbor\Core\Writing\Signal;
 use YoungHarbor\Core\Writing\SignalReading;
 use YoungHarbor\Core\Writing\StockPhrases;
-use YoungHarbor\Core\Writing\Trusted;
+use YoungHarbor\Core\Writing\TrustedTexts;
 use YoungHarbor\Core\Writing\Unusualness;
 use YoungHarbor\Core\Writing\Vocabulary;
 
@@ -265,7 +265,7 @@ final class WritingTest extends TestCase
     public function test_what_does_not_belong_in_a_baseline(): void
     {
         $texts = array_map(fn (int $n) => Prose::of($this->text($n)), range(1, 8));
-        $trusted = Trusted::of([
+        $trusted = TrustedTexts::of([
             ...$texts, 'copy' => Prose::of($this->text(3).' One more sentence stands here.'),
             'short' => Prose::of('It is short. Very.'),
             'german' => Prose::of(
@@ -288,7 +288,7 @@ final class WritingTest extends TestCase
         self::assertStringContainsString('another language', $trusted->misfits['german']);
         self::assertEqualsWithDelta(1 / 9, $trusted->lowestAlarm(), 1e-12);
         $trusted->mustSupport(0.12);
-        $one = Trusted::of(array_fill(0, 30, $texts[0]));
+        $one = TrustedTexts::of(array_fill(0, 30, $texts[0]));
         self::assertSame(1, $one->size(), 'copies of one text are one text');
         $this->expectException(InvalidInput::class);
         $this->expectExceptionMessage('at least 19');

@@ -131,7 +131,7 @@ final class AnonymityTest extends TestCase
             );
         }
         Carbon::setTestNow(now()->addDays(2));
-        Conflict::query()->create(
+        Conflict::factory()->create(
             [
                 'module_id' => $this->module->id, 'marker_id' => $this->tutors[1]->id,
                 'student_id' => $this->students[1]->id, 'reason' => 'Their landlord.',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Support\Clock;
-use App\Support\PeopleLines;
+use App\Imports\PeopleLines;
+use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
@@ -16,19 +16,19 @@ final class ClockTest extends TestCase
 {
     public function test_times_are_shown_in_the_institutions_zone_with_the_weekday(): void
     {
-        self::assertSame('Sat 4 Jul 2026 13:00', Clock::shown(Carbon::parse('2026-07-04 12:00', 'UTC')));
-        self::assertSame('Fri 4 Dec 2026 12:00', Clock::shown(Carbon::parse('2026-12-04 12:00', 'UTC')));
-        self::assertSame('not set', Clock::shown(null));
+        self::assertSame('Sat 4 Jul 2026 13:00', LocalTime::shown(Carbon::parse('2026-07-04 12:00', 'UTC')));
+        self::assertSame('Fri 4 Dec 2026 12:00', LocalTime::shown(Carbon::parse('2026-12-04 12:00', 'UTC')));
+        self::assertSame('not set', LocalTime::shown(null));
         config(['harbor.timezone' => 'Asia/Tokyo']);
-        self::assertSame('Fri 4 Dec 2026 21:00', Clock::shown(Carbon::parse('2026-12-04 12:00', 'UTC')));
+        self::assertSame('Fri 4 Dec 2026 21:00', LocalTime::shown(Carbon::parse('2026-12-04 12:00', 'UTC')));
     }
 
     /** Over both changes of the clocks in London in 2026, 29 March and 25 October, and on a leap day. */
     #[DataProvider('written')]
     public function test_what_is_written_in_a_field_is_understood(string $written, string $utc): void
     {
-        self::assertSame($utc, Clock::parse($written)?->format('Y-m-d H:i'));
-        self::assertSame($written, Clock::field(Clock::parse($written)));
+        self::assertSame($utc, LocalTime::parse($written)?->format('Y-m-d H:i'));
+        self::assertSame($written, LocalTime::field(LocalTime::parse($written)));
     }
 
     /**
@@ -47,13 +47,13 @@ final class ClockTest extends TestCase
     {
         foreach (['2026-03-29T01:30', '2026-02-30T12:00', 'tomorrow', '2026-13-01T00:00'] as $written) {
             try {
-                Clock::parse($written);
+                LocalTime::parse($written);
                 self::fail("{$written} was taken.");
             } catch (InvalidArgumentException $e) {
                 self::assertNotSame('', $e->getMessage());
             }
         }
-        self::assertNull(Clock::parse(''));
+        self::assertNull(LocalTime::parse(''));
     }
 
     public function test_people_are_read_from_commas_semicolons_and_tabs(): void

@@ -9,7 +9,7 @@ use App\Mail\AddedToModule;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\User;
-use App\Support\AssignmentCounts;
+use App\Queries\AssignmentCounts;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Mail;

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Actions\Collect\ChangeMember;
 use App\Enums\HandInBy;
 use App\Enums\Role;
+use App\Imports\RosterReading;
 use App\Logbook\LogEvent;
 use App\Mail\Welcome;
 use App\Models\LogbookLine;
@@ -14,7 +15,6 @@ use App\Models\Membership;
 use App\Models\RosterImport;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\RosterReading;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
@@ -150,7 +150,7 @@ final class RosterTest extends TestCase
         $waiting = User::factory()->create(
             ['email' => 'bao@x.example', 'name' => 'Old', 'number' => 'N2', 'joined_at' => null]
         );
-        Membership::query()->create(
+        Membership::factory()->create(
             ['module_id' => $this->module->id, 'user_id' => $waiting->id, 'role' => Role::Student]
         );
         $import = $this->bring(self::CSV);

@@ -6,6 +6,8 @@ namespace Tests\Feature;
 
 use App\Actions\Collect\DecideAlone;
 use App\Actions\Collect\TakeHandIn;
+use App\Desk\DeskQueue;
+use App\Documents\HandinCopies;
 use App\Exceptions\Refused;
 use App\Extraction\Cage;
 use App\Extraction\CopyKind;
@@ -15,8 +17,6 @@ use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\OverlapReport;
 use App\Models\User;
-use App\Support\Copies;
-use App\Support\DeskQueue;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -218,7 +218,7 @@ final class SideChannelsTest extends TestCase
             ],
         );
         $handin = app(TakeHandIn::class)($assignment, $this->students[0], $text);
-        $copy = app(Copies::class)->path($handin, CopyKind::Html);
+        $copy = app(HandinCopies::class)->path($handin, CopyKind::Html);
         self::assertStringContainsString('that of Haddad', (string) Storage::get($copy));
         self::assertStringContainsString('that of Haddad, who', $handin->text);
         $script = $this->script($assignment);
@@ -236,7 +236,7 @@ final class SideChannelsTest extends TestCase
         self::assertStringNotContainsString('Haddad', $handin->text.$handin->html);
         self::assertStringContainsString('that of [name hidden], who walked the roads.', $handin->text);
         self::assertStringNotContainsString(
-            'Haddad', (string) Storage::get(app(Copies::class)->path($handin, CopyKind::Html)),
+            'Haddad', (string) Storage::get(app(HandinCopies::class)->path($handin, CopyKind::Html)),
             'nor in a file that was made before',
         );
         $line = LogbookLine::query()->where('event', LogEvent::NameHidden)->sole();

@@ -25,7 +25,7 @@ use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\AssignmentCounts;
+use App\Queries\AssignmentCounts;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
@@ -222,7 +222,7 @@ final class StandingsTest extends TestCase
                 'from' => null, 'fixed' => false,
             ];
         }
-        $plan = AllocationPlan::query()->create([
+        $plan = AllocationPlan::factory()->create([
             'assignment_id' => $assignment->id, 'seed' => 1, 'state' => 'draft', 'made_by' => $this->coordinator->id,
             'entries' => $entries,
             'settings' => ['markers' => [], 'keep_groups' => false, 'even_out' => false], 'unplaced' => [],

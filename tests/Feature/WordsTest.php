@@ -4,20 +4,24 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Enums\ConversationFinding;
 use App\Enums\HandInBy;
 use App\Enums\RubricState;
+use App\Extraction\FileKind;
 use Illuminate\Support\Facades\Lang;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
+use YoungHarbor\Core\Allocation\MarkerObstacle;
 use YoungHarbor\Core\Allocation\Pace;
-use YoungHarbor\Core\Fairway\Progress;
+use YoungHarbor\Core\Allocation\WhyUnplaced;
+use YoungHarbor\Core\Fairway\StageProgress;
 use YoungHarbor\Core\Marking\Rules\RuleName;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Marking\WhyOpen;
 use YoungHarbor\Core\Marks\BoundaryRule;
 use YoungHarbor\Core\Overlap\Attention;
-use YoungHarbor\Core\Release\Obstacle;
+use YoungHarbor\Core\Release\ReleaseObstacle;
 use YoungHarbor\Core\Screening\ReportSeen;
 use YoungHarbor\Core\Text\CommentKind;
 use YoungHarbor\Core\Writing\Signal;
@@ -53,9 +57,13 @@ final class WordsTest extends TestCase
             'screen.seen' => ReportSeen::class, 'screen.attention' => Attention::class,
             'screen.signal' => Signal::class,
             'mark.standing' => Standing::class, 'mark.seat' => Seat::class, 'mark.pace' => Pace::class,
-            'mark.progress' => Progress::class,
+            'mark.progress' => StageProgress::class,
             'mark.comment_kind' => CommentKind::class,
-            'moderate.why_open' => WhyOpen::class, 'release.obstacle' => Obstacle::class,
+            'screen.finding' => ConversationFinding::class, 'screen.finding_short' => ConversationFinding::class,
+            'screen.finding_to_student' => ConversationFinding::class, 'collect.file_kind' => FileKind::class,
+            'share-out.unplaced' => WhyUnplaced::class, 'share-out.keeps_away' => MarkerObstacle::class,
+            'share-out.keeps_all_away' => MarkerObstacle::class,
+            'moderate.why_open' => WhyOpen::class, 'release.obstacle' => ReleaseObstacle::class,
         ] as $place => $enum) {
             yield $place => [$enum, $place];
         }

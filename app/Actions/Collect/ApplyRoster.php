@@ -6,6 +6,7 @@ namespace App\Actions\Collect;
 
 use App\Enums\Role;
 use App\Exceptions\Refused;
+use App\Imports\RosterReading;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -16,12 +17,11 @@ use App\Models\Module;
 use App\Models\RosterImport;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\RosterReading;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Storage;
-use YoungHarbor\Core\Roster\Comparison;
-use YoungHarbor\Core\Roster\Known;
+use YoungHarbor\Core\Roster\KnownPerson;
+use YoungHarbor\Core\Roster\RosterComparison;
 use YoungHarbor\Core\Roster\Row;
 
 /**
@@ -45,9 +45,9 @@ final class ApplyRoster
      *
      * @throws Refused
      */
-    public function __invoke(RosterImport $import, string $seen, User $by): Comparison
+    public function __invoke(RosterImport $import, string $seen, User $by): RosterComparison
     {
-        return DB::transaction(function () use ($import, $seen, $by): Comparison {
+        return DB::transaction(function () use ($import, $seen, $by): RosterComparison {
             $module = Module::query()->lockForUpdate()->findOrFail($import->module_id);
             $stored = RosterImport::query()->lockForUpdate()->findOrFail($import->id);
             throw_if($stored->applied_at !== null, new Refused('This roster has been applied already.'));
@@ -77,7 +77,7 @@ final class ApplyRoster
             $this->change($module, [...$comparison->changed, ...$comparison->back]);
             $this->candidates($module, $comparison);
             $this->leave($module, $comparison->left);
-            ChangeMember::followScripts(
+            Script::noteLeft(
                 $module->id, array_map(fn (Row $row) => (int) $row->known?->id, $comparison->back), false,
             );
             Assignment::query()->where('module_id', $module->id)->whereNotNull('published_at')->get()
@@ -176,7 +176,7 @@ final class ApplyRoster
     }
 
     /** Candidate numbers, which coordinators and administrators alone read. */
-    private function candidates(Module $module, Comparison $comparison): void
+    private function candidates(Module $module, RosterComparison $comparison): void
     {
         $numbers = [];
         foreach ([...$comparison->added, ...$comparison->changed, ...$comparison->back] as $row) {
@@ -201,20 +201,20 @@ final class ApplyRoster
     }
 
     /**
-     * @param  list<Known>  $left
+     * @param  list<KnownPerson>  $left
      */
     private function leave(Module $module, array $left): void
     {
-        $ids = array_map(fn (Known $known) => $known->id, $left);
+        $ids = array_map(fn (KnownPerson $known) => $known->id, $left);
         foreach (array_chunk($ids, self::CHUNK) as $some) {
             Membership::query()->where('module_id', $module->id)->where('role', Role::Student)
                 ->whereIn('user_id', $some)->update(['left_at' => now()]);
         }
-        ChangeMember::followScripts($module->id, $ids, true);
+        Script::noteLeft($module->id, $ids, true);
     }
 
     /** Groups named in the roster, for the assignment chosen; who is not named stays where they are. */
-    private function groups(RosterImport $import, Comparison $comparison): void
+    private function groups(RosterImport $import, RosterComparison $comparison): void
     {
         $assignment = Assignment::query()->where('module_id', $import->module_id)
             ->where('public_id', (string) ($import->choices['groups'] ?? ''))->first();

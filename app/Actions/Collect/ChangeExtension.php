@@ -14,7 +14,7 @@ use App\Models\Extension;
 use App\Models\Handin;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\Clock;
+use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
@@ -78,7 +78,7 @@ final class ChangeExtension
         throw_if(
             $due !== null && ($assignment->due_at === null || $due->lte($assignment->due_at)),
             new Refused(
-                'An extension must be later than the due time for everyone, '.Clock::shown($assignment->due_at).'.',
+                'An extension must be later than the due time for everyone, '.LocalTime::shown($assignment->due_at).'.',
                 'extension',
             ),
         );

@@ -47,7 +47,7 @@ final class ChangeMember
             );
             $stored->update(['section' => $section, 'left_at' => $left ? $stored->left_at ?? now() : null]);
             if ($before !== $left && $stored->role === Role::Student) {
-                self::followScripts($stored->module_id, [$stored->user_id], $left);
+                Script::noteLeft($stored->module_id, [$stored->user_id], $left);
                 Assignment::query()->where('module_id', $stored->module_id)->whereNotNull('published_at')->get()
                     ->each(fn (Assignment $assignment) => ($this->expectScripts)($assignment));
             }
@@ -58,19 +58,5 @@ final class ChangeMember
                 );
             }
         });
-    }
-
-    /**
-     * A leaver's place is no longer waited for; the work in it stays.
-     *
-     * @param  list<int>  $students
-     */
-    public static function followScripts(int $moduleId, array $students, bool $left): void
-    {
-        foreach (array_chunk($students, 1000) as $some) {
-            Script::query()->whereIn('student_id', $some)
-                ->whereIn('assignment_id', Assignment::query()->where('module_id', $moduleId)->select('id'))
-                ->update(['left_at' => $left ? now() : null]);
-        }
     }
 }

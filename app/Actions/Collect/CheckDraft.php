@@ -6,7 +6,9 @@ namespace App\Actions\Collect;
 
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
-use App\Jobs\ReadDraft;
+use App\Handins\UploadedPiece;
+use App\Handins\WorkReader;
+use App\Jobs\ReadDraftJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -23,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 final class CheckDraft
 {
     public function __construct(
-        private readonly ReadWork $read,
+        private readonly WorkReader $read,
         private readonly Logbook $logbook,
     ) {
     }
@@ -38,7 +40,7 @@ final class CheckDraft
     {
         $this->refuse($assignment, $student);
         $files = array_map(
-            fn (PieceTaken $piece): array => [
+            fn (UploadedPiece $piece): array => [
                 'name' => $piece->name, 'kind' => $piece->kind->value, 'path' => $piece->store('drafts'),
             ],
             $this->read->take($assignment, $works),
@@ -57,24 +59,15 @@ final class CheckDraft
                 )
                 ->refresh();
             $this->logbook->write(
-                Entry::of(LogEvent::DraftChecked)->on($assignment)->with(left: self::left($assignment, $student))
+                Entry::of(LogEvent::DraftChecked)->on($assignment)->with(left: DraftCheck::left($assignment, $student))
                     ->by($student)
             );
-            ReadDraft::dispatch($draft->id, $student->id)->afterCommit();
+            ReadDraftJob::dispatch($draft->id, $student->id)->afterCommit();
 
             return $draft;
         });
 
         return $draft->refresh();
-    }
-
-    /** Checks a student has left. One that failed does not count. */
-    public static function left(Assignment $assignment, User $student): int
-    {
-        $used = DraftCheck::query()->where('student_id', $student->id)->where('state', '<>', 'failed')
-            ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))->count();
-
-        return max(0, $assignment->self_checks - $used);
     }
 
     private function refuse(Assignment $assignment, User $student): void
@@ -88,7 +81,7 @@ final class CheckDraft
             ! $assignment->isOpen() || $script->isPastDue(), new Refused('Drafts can be checked until the due time.'),
         );
         throw_if(
-            self::left($assignment, $student) === 0,
+            DraftCheck::left($assignment, $student) === 0,
             new Refused(
                 'You have used your '.(
                     $assignment->self_checks === 1 ? 'one check' : "{$assignment->self_checks} checks"

@@ -38,7 +38,7 @@ final class ChooseAttempt
                 )
                 ->with('assignment')->orderBy('id')->lockForUpdate()->get();
             throw_if(
-                TakeHandIn::areWithMarkers($group),
+                Script::areWithMarkers($group),
                 new Refused('Your work is with its markers, so which attempt counts can no longer change.', 'attempt'),
             );
             throw_if(

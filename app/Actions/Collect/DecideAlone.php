@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Actions\Screen\AwaitMeasuring;
+use App\Documents\HandinCopies;
 use App\Exceptions\Refused;
+use App\Extraction\AuthorTraces;
 use App\Extraction\FileKind;
-use App\Extraction\Findings;
 use App\Extraction\HtmlTree;
-use App\Jobs\CompareHandin;
-use App\Jobs\PrepareHandin;
+use App\Handins\WorkReader;
+use App\Jobs\CompareHandinJob;
+use App\Jobs\PrepareHandinJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -18,14 +21,12 @@ use App\Models\Mark;
 use App\Models\OverlapReport;
 use App\Models\Script;
 use App\Models\User;
-use App\Models\WritingReport;
-use App\Support\Copies;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Document\Document;
 use YoungHarbor\Core\Document\Html;
-use YoungHarbor\Core\Document\Kind;
 use YoungHarbor\Core\Document\Masking;
 use YoungHarbor\Core\Document\Node;
+use YoungHarbor\Core\Document\NodeKind;
 
 /**
  * What a coordinator decides of a family name that stands alone in a script, where it may be a source's or its author's:
@@ -39,8 +40,9 @@ final class DecideAlone
 
     public function __construct(
         private readonly HtmlTree $tree,
-        private readonly Copies $copies,
+        private readonly HandinCopies $copies,
         private readonly Logbook $logbook,
+        private readonly AwaitMeasuring $measure,
     ) {
     }
 
@@ -74,10 +76,10 @@ final class DecideAlone
         $authors = $script->assignment->handin_by->isGroup()
             ? $script->group()->map(fn (Script $mate) => $mate->student)
             : [$script->student];
-        $masking = Masking::of($this->tree->ofOurs($handin->html), ReadWork::masks($authors), lone: true);
-        $findings = new Findings($handin->identity);
-        $findings->forget(Findings::ALONE);
-        $findings->add(Findings::TEXT, Findings::HIDDEN, $masking->hidden);
+        $masking = Masking::of($this->tree->ofOurs($handin->html), WorkReader::masks($authors), lone: true);
+        $findings = new AuthorTraces($handin->identity);
+        $findings->forget(AuthorTraces::ALONE);
+        $findings->add(AuthorTraces::TEXT, AuthorTraces::HIDDEN, $masking->hidden);
         $handin->update(
             [
                 'html' => Html::ofText($masking->document), 'text' => $this->text($masking->document, $handin),
@@ -87,12 +89,12 @@ final class DecideAlone
         $this->copies->forget($handin);
         // Pages that still show it are no longer shown.
         $handin->files()->update(['pages_path' => null, 'pages' => null]);
-        PrepareHandin::dispatch($handin->id)->afterCommit();
+        PrepareHandinJob::dispatch($handin->id)->afterCommit();
         OverlapReport::query()->updateOrCreate(
             ['handin_id' => $handin->id], ['state' => 'waiting', 'failure' => null, 'compared' => 0, 'to_compare' => 0],
         );
-        CompareHandin::dispatch($handin->id)->afterCommit();
-        WritingReport::await($script->assignment, $handin);
+        CompareHandinJob::dispatch($handin->id)->afterCommit();
+        ($this->measure)($script->assignment, $handin);
     }
 
     /** As it is compared: without the headings that part several files, and without what only leads elsewhere. */
@@ -108,7 +110,7 @@ final class DecideAlone
             $is = fn (string $pattern): bool => $part instanceof Node && is_string($part->content[0] ?? null)
                 && preg_match($pattern, $part->content[0]) === 1;
 
-            return ($part instanceof Node && $part->kind === Kind::Heading2 && $is('/\AFile \d+\z/'))
+            return ($part instanceof Node && $part->kind === NodeKind::Heading2 && $is('/\AFile \d+\z/'))
                 || ($links > 0 && $is('/\A'.preg_quote($said, '/').'\z/'))
                 ? null
                 : $part;

@@ -7,7 +7,8 @@ namespace App\Actions\Collect;
 use App\Events\CountingAttemptChanged;
 use App\Events\HandinRead;
 use App\Extraction\Refusal;
-use App\Jobs\ReadHandin;
+use App\Handins\KeptPiece;
+use App\Handins\WorkReader;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -28,11 +29,8 @@ use YoungHarbor\Core\Text\Words;
  */
 final class FinishHandIn
 {
-    /** Minutes after which something unread is asked for again: a worker, or its memory of the job, was lost. */
-    private const LOST = 15;
-
     public function __construct(
-        private readonly ReadWork $read,
+        private readonly WorkReader $read,
         private readonly Logbook $logbook,
     ) {
     }
@@ -47,7 +45,7 @@ final class FinishHandIn
         if ($first === null) {
             return;
         }
-        $kept = array_values($first->files->map(fn (HandinFile $file) => PieceKept::of($file))->all());
+        $kept = array_values($first->files->map(fn (HandinFile $file) => KeptPiece::of($file))->all());
         assert($kept !== []);
         try {
             $work = $this->read->read(array_values(
@@ -79,21 +77,6 @@ final class FinishHandIn
                 HandinRead::dispatch($handin);
             }
         });
-    }
-
-    /** Asks again for what has been unread for long. */
-    public static function again(): int
-    {
-        $lost = Handin::query()->whereNull('read_at')->where('created_at', '<', now()->subMinutes(self::LOST))
-            ->with('script:id,lead_id')->get()
-            ->groupBy(
-                fn (Handin $handin) => "{$handin->handed_in_by} {$handin->sha256} {$handin->received_at->getTimestamp()}"
-            );
-        foreach ($lost as $together) {
-            ReadHandin::dispatch(array_values($together->modelKeys()), $together->firstOrFail()->handed_in_by);
-        }
-
-        return $lost->flatten()->count();
     }
 
     /**

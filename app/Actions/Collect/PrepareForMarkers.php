@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Documents\HandinCopies;
+use App\Extraction\AuthorTraces;
 use App\Extraction\Child;
 use App\Extraction\FileKind;
-use App\Extraction\Findings;
 use App\Extraction\HtmlTree;
 use App\Extraction\Pages\PageMaker;
 use App\Extraction\PictureLooker;
 use App\Extraction\Refusal;
+use App\Handins\WorkReader;
 use App\Models\Handin;
 use App\Models\HandinFile;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\Copies;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
@@ -35,7 +36,7 @@ final class PrepareForMarkers
         private readonly PageMaker $pages,
         private readonly PictureLooker $looker,
         private readonly HtmlTree $tree,
-        private readonly Copies $copies,
+        private readonly HandinCopies $copies,
     ) {
     }
 
@@ -51,9 +52,9 @@ final class PrepareForMarkers
                 $authors,
             )
         );
-        $findings = new Findings($handin->identity);
-        $findings->forget(Findings::PAGES);
-        $findings->forget(Findings::PICTURES);
+        $findings = new AuthorTraces($handin->identity);
+        $findings->forget(AuthorTraces::PAGES);
+        $findings->forget(AuthorTraces::PICTURES);
         $failure = null;
         foreach ($handin->files as $file) {
             if ($file->kind === FileKind::Pdf->value) {
@@ -84,13 +85,13 @@ final class PrepareForMarkers
      * @return string|null why it could not be
      */
     private function draw(
-        Handin $handin, HandinFile $file, array $authors, PictureNames $seen, Findings $findings,
+        Handin $handin, HandinFile $file, array $authors, PictureNames $seen, AuthorTraces $findings,
     ): ?string {
         $path = 'pages/'.Str::uuid()->toString();
         Storage::makeDirectory('pages');
         try {
             $made = $this->pages->make(
-                Storage::path($file->path), Storage::path($path), ReadWork::masks($authors), $seen,
+                Storage::path($file->path), Storage::path($path), WorkReader::masks($authors), $seen,
                 $handin->alone === DecideAlone::HIDDEN,
             );
         } catch (Refusal $e) {
@@ -104,7 +105,7 @@ final class PrepareForMarkers
             ['pages_path' => $path, 'pages' => $made->pages, 'unread' => $made->unread === [] ? null : $made->unread]
         );
         $before === null || Storage::delete($before);
-        $findings->add(Findings::PAGES, Findings::HIDDEN, $made->covered);
+        $findings->add(AuthorTraces::PAGES, AuthorTraces::HIDDEN, $made->covered);
 
         return null;
     }
@@ -113,12 +114,12 @@ final class PrepareForMarkers
      * @param  list<User>  $authors
      * @return array{string, int} the text with its pictures, and how many of them could not be read
      */
-    private function look(Handin $handin, array $authors, PictureNames $seen, Findings $findings): array
+    private function look(Handin $handin, array $authors, PictureNames $seen, AuthorTraces $findings): array
     {
         if (! str_contains($handin->html, '<img ')) {
             return [$handin->html, 0];
         }
-        $masks = ReadWork::masks($authors);
+        $masks = WorkReader::masks($authors);
         $looked = $unread = $covered = 0;
         $document = $this->tree->ofOurs($handin->html)->map(function (Node|string $part) use (
             $masks, $seen, &$looked, &$unread, &$covered,
@@ -132,7 +133,7 @@ final class PrepareForMarkers
 
             return $result === null ? $part : Node::picture($result[0]);
         });
-        $findings->add(Findings::PICTURES, Findings::HIDDEN, $covered);
+        $findings->add(AuthorTraces::PICTURES, AuthorTraces::HIDDEN, $covered);
 
         return [$covered === 0 ? $handin->html : Html::ofText($document), $unread];
     }

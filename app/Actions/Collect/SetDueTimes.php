@@ -6,7 +6,7 @@ namespace App\Actions\Collect;
 
 use App\Models\Assignment;
 use App\Models\Script;
-use App\Support\DueTimes;
+use App\Queries\Collect\DueTimes;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Marks\DueTime;

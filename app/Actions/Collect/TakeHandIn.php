@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Documents\Receipts;
 use App\Events\CountingAttemptChanged;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
-use App\Jobs\ReadHandin;
+use App\Handins\UploadedPiece;
+use App\Handins\WorkReader;
+use App\Jobs\ReadHandinJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -16,12 +19,10 @@ use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\OverlapReport;
-use App\Models\Result;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\Receipts;
+use App\Wording\LocalTime;
 use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\UploadedFile;
@@ -42,7 +43,7 @@ use YoungHarbor\Core\Collect\WebLink;
 final class TakeHandIn
 {
     public function __construct(
-        private readonly ReadWork $read,
+        private readonly WorkReader $read,
         private readonly Logbook $logbook,
         private readonly Receipts $receipts,
     ) {
@@ -71,7 +72,7 @@ final class TakeHandIn
         $this->refuseOutOfTime(new Collection([$script]), $received);
         $mates = $this->matesOf($assignment, $script);
         $work = $this->read->take($assignment, is_array($work) ? $work : [$work]);
-        $paths = array_map(fn (PieceTaken $piece): string => $piece->store('handins'), $work);
+        $paths = array_map(fn (UploadedPiece $piece): string => $piece->store('handins'), $work);
         try {
             $handin = DB::transaction(function () use (
                 $assignment, $student, $mates, $received, $work, $paths, $declared, $once,
@@ -106,7 +107,7 @@ final class TakeHandIn
                     members: $mates === [] ? null : count($mates) + 1,
                 )->by($student));
 
-                ReadHandin::dispatch($ids, $student->id)->afterCommit();
+                ReadHandinJob::dispatch($ids, $student->id)->afterCommit();
 
                 return $own;
             });
@@ -145,26 +146,26 @@ final class TakeHandIn
     }
 
     /**
-     * @param  non-empty-list<PieceTaken>  $work
+     * @param  non-empty-list<UploadedPiece>  $work
      * @param  list<string>  $paths
      * @param  list<array{label: string, answer: string}>|null  $declared
      */
     private function keep(
         Script $script, User $by, array $work, array $paths, Carbon $received, ?array $declared, ?string $once,
     ): Handin {
-        $sums = array_map(fn (PieceTaken $piece) => $piece->sha256(), $work);
+        $sums = array_map(fn (UploadedPiece $piece) => $piece->sha256(), $work);
         $handin = $script->handins()->make([
             'public_id' => (new Handin)->newUniqueId(),
             'attempt' => (int) $script->getAttribute('handins_max_attempt') + 1,
             'handed_in_by' => $by->id,
-            'bytes' => array_sum(array_map(fn (PieceTaken $piece) => $piece->bytes(), $work)),
+            'bytes' => array_sum(array_map(fn (UploadedPiece $piece) => $piece->bytes(), $work)),
             'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
             'words' => 0, 'text' => '', 'html' => '', 'notes' => [], 'identity' => [],
             'declaration' => $declared, 'due_at' => $script->due_at,
             'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)),
             'received_at' => $received, 'created_at' => now()->startOfSecond(), 'once' => $once,
         ]);
-        $files = array_map(fn (PieceTaken $piece, int $n) => $handin->files()->make([
+        $files = array_map(fn (UploadedPiece $piece, int $n) => $handin->files()->make([
             'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n],
             'link' => $piece->link, 'bytes' => $piece->bytes(), 'sha256' => $sums[$n], 'words' => 0,
         ]), $work, array_keys($work));
@@ -236,26 +237,14 @@ final class TakeHandIn
         }
         if ($script->closes_at !== null && $received->gt($script->closes_at)) {
             throw new Refused(
-                'This assignment closed on '.Clock::shown($script->closes_at)
+                'This assignment closed on '.LocalTime::shown($script->closes_at)
                     .'. Nothing can be handed in now; write to your module coordinator.'
             );
         }
-        if (self::areWithMarkers($scripts->whereNotNull('current_handin_id'))) {
+        if (Script::areWithMarkers($scripts->whereNotNull('current_handin_id'))) {
             throw new Refused(
                 'Your work is with its markers, so nothing can take its place. What you handed in is safe; your receipt is below.'
             );
         }
-    }
-
-    /**
-     * Whether a marker has one of these scripts, or the one that is marked for its group.
-     *
-     * @param  Collection<int, Script>  $scripts
-     */
-    public static function areWithMarkers(Collection $scripts): bool
-    {
-        return Mark::query()
-            ->whereIn('script_id', $scripts->map(fn (Script $script) => $script->lead_id ?? $script->id))->exists()
-            || Result::query()->whereIn('script_id', $scripts->modelKeys())->exists();
     }
 }

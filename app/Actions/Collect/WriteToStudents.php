@@ -8,12 +8,11 @@ use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Mail\FromCoordinator;
-use App\Models\Assignment;
 use App\Models\Message;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\Cohort;
+use App\Queries\Collect\Cohort;
+use App\Wording\StudentPlaceholders;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use YoungHarbor\Core\Collect\Placeholders;
@@ -23,8 +22,6 @@ use YoungHarbor\Core\Collect\Placeholders;
  */
 final class WriteToStudents
 {
-    public const PLACEHOLDERS = ['name', 'first name', 'assignment', 'module', 'due', 'link'];
-
     public function __construct(private readonly Logbook $logbook)
     {
     }
@@ -46,7 +43,7 @@ final class WriteToStudents
                     Script::query()->where('assignment_id', $assignment->id)->whereIn('student_id', $some)
                         ->with('student')->get() as $script
                 ) {
-                    $values = self::values($assignment, $script);
+                    $values = StudentPlaceholders::of($assignment, $script);
                     Mail::to($script->student->email)->queue(
                         (
                             new FromCoordinator(
@@ -64,21 +61,5 @@ final class WriteToStudents
 
             return $message;
         });
-    }
-
-    /**
-     * What stands for each placeholder in the mail to one student.
-     *
-     * @return array<string, string>
-     */
-    public static function values(Assignment $assignment, Script $script): array
-    {
-        return [
-            'name' => $script->student->name,
-            'first name' => $script->student->given_name
-                ?? (strtok($script->student->name, ' ') ?: $script->student->name),
-            'assignment' => $assignment->title, 'module' => $assignment->module->fullTitle(),
-            'due' => Clock::shown($script->due_at), 'link' => route('hand-in.show', $assignment),
-        ];
     }
 }

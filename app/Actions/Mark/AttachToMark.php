@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Mark;
 
-use App\Actions\Collect\ReadWork;
 use App\Exceptions\Refused;
+use App\Handins\WorkReader;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
 use finfo;
@@ -15,7 +15,7 @@ use Illuminate\Support\Str;
 use YoungHarbor\Core\Names\Mask;
 
 /**
- * Keeps what a marker said or attached; takes it away again.
+ * Keeps what a marker said or attached.
  */
 final class AttachToMark
 {
@@ -65,7 +65,7 @@ final class AttachToMark
             );
         }
         $marker = new Mask($mark->marker->name, $mark->marker->number, $mark->marker->email);
-        $name = ReadWork::safeName($file->getClientOriginalName());
+        $name = WorkReader::safeName($file->getClientOriginalName());
         if ($kind !== 'file' && $marker->find($this->properties($file)) !== []) {
             throw new Refused(
                 "This recording names you in its properties, as some recorders write, and students would have them. Record it here, or take your name out of the recorder's settings.",
@@ -111,17 +111,5 @@ final class AttachToMark
         preg_match_all('/[\x20-\x7E\xC2-\xF4\x80-\xBF]{4,}/', $ends."\n".str_replace("\0", '', $ends), $strings);
 
         return mb_scrub(implode("\n", $strings[0]));
-    }
-
-    /**
-     * @throws Refused
-     */
-    public function takeAway(MarkAttachment $attachment): void
-    {
-        ($this->change)($attachment->mark, function (Mark $stored) use ($attachment): void {
-            $attachment->delete();
-            $stored->lock_version++;
-        });
-        Storage::delete($attachment->path);
     }
 }

@@ -12,7 +12,7 @@ use App\Mail\FromCoordinator;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\User;
-use App\Support\Clock;
+use App\Wording\LocalTime;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use YoungHarbor\Core\Collect\Placeholders;
@@ -58,7 +58,7 @@ final class RemindMarkers
                     ->queue((new FromCoordinator("Still to mark: {$assignment->title}", Placeholders::fill($body, [
                         'name' => $person->name, 'open' => $count === 1 ? '1 script' : "{$count} scripts",
                         'assignment' => $assignment->title,
-                        'promised' => Clock::day($assignment->promised_on), 'link' => route('mark.index', $assignment),
+                        'promised' => LocalTime::day($assignment->promised_on), 'link' => route('mark.index', $assignment),
                     ]), $by->name, $by->email))->afterCommit());
             }
             $this->logbook->write(

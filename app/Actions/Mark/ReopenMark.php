@@ -23,20 +23,6 @@ final class ReopenMark
     ) {
     }
 
-    /** Why a mark that is done stays done; null when it can be opened again. */
-    public static function refusal(Mark $mark): ?string
-    {
-        $script = $mark->script;
-
-        return match (true) {
-            $script->result()
-                ->exists() => "The result of {$script->code} has been released; its marks no longer change.",
-            $mark->counts && $script->marks()->count() > 1 && $script->marks()->whereNull('done_at')
-                ->doesntExist() => 'Both marks of this script are in, so moderation has begun. If yours should change, settle it with the other marker.',
-            default => null,
-        };
-    }
-
     /**
      * @throws Refused
      */
@@ -48,7 +34,7 @@ final class ReopenMark
             if (! $stored->isDone()) {
                 return;
             }
-            $why = self::refusal($stored->setRelation('script', $script));
+            $why = $stored->setRelation('script', $script)->whyItStays();
             throw_if($why !== null, new Refused((string) $why));
             $before = $stored->shownTotal();
             $stored->counts && $script->settlement()->delete();

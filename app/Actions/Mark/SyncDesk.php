@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Mark;
 
+use App\Documents\ScriptText;
 use App\Exceptions\Refused;
 use App\Models\BankComment;
 use App\Models\Mark;
 use App\Models\MarkComment;
-use App\Support\ScriptText;
 use Illuminate\Support\Str;
 use YoungHarbor\Core\Formats\PageAnchor;
 use YoungHarbor\Core\Input\Fault;

@@ -11,7 +11,6 @@ use App\Logbook\LogEvent;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Begins a mark from the one its marker made of the same script when all marked together, so that nothing is typed
@@ -25,28 +24,13 @@ final class TakeUpTogether
     ) {
     }
 
-    /** The mark to begin from, while the real one is still empty. */
-    public static function source(Mark $mark): ?Mark
-    {
-        if (! $mark->counts || $mark->begun_at !== null) {
-            return null;
-        }
-        /** @var Mark|null $source */
-        $source = Mark::query()->where('script_id', $mark->script_id)->where('marker_id', $mark->marker_id)
-            ->where('seat', Seat::Together)
-            ->where('rubric_version_id', $mark->rubric_version_id)->where('work_id', $mark->work_id)
-            ->whereNotNull('begun_at')->first();
-
-        return $source;
-    }
-
     /**
      * @throws Refused
      */
     public function __invoke(Mark $mark): void
     {
         DB::transaction(function () use ($mark): void {
-            $source = self::source($mark)
+            $source = $mark->madeTogether()
                 ?? throw new Refused(
                     'There is no mark made together to begin from, or this one is begun already. Nothing was changed.'
                 );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Moderate;
 
 use App\Actions\Mark\StoreStandings;
+use App\Actions\Moderate\Concerns\LocksOpenScript;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -22,6 +23,8 @@ use YoungHarbor\Core\Figures\Figure;
  */
 final class AcceptProposal
 {
+    use LocksOpenScript;
+
     public function __construct(
         private readonly Logbook $logbook,
         private readonly StoreStandings $standings,
@@ -34,7 +37,7 @@ final class AcceptProposal
     public function __invoke(Script $script, int $proposalId, User $marker): void
     {
         DB::transaction(function () use ($script, $proposalId, $marker): void {
-            $stored = OpenScript::lock($script);
+            $stored = $this->lockOpen($script);
             $proposal = Proposal::query()->where('script_id', $stored->id)->where('state', 'open')
                 ->whereKey($proposalId)->first()
                 ?? throw new Refused('That proposal has been replaced by another meanwhile. Read the new one below.');

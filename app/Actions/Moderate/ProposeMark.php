@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Moderate;
 
+use App\Actions\Moderate\Concerns\LocksOpenScript;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -21,6 +22,8 @@ use YoungHarbor\Core\Input\Document;
  */
 final class ProposeMark
 {
+    use LocksOpenScript;
+
     public function __construct(private readonly Logbook $logbook)
     {
     }
@@ -37,7 +40,7 @@ final class ProposeMark
             );
         }
         DB::transaction(function () use ($script, $marker, $value, $reason): void {
-            $stored = OpenScript::lock($script);
+            $stored = $this->lockOpen($script);
             $stored->proposals()->where('state', 'open')->update(['state' => 'replaced']);
             Proposal::query()->create(
                 [

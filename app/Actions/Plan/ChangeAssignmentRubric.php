@@ -15,7 +15,7 @@ use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\RubricVersion;
 use App\Models\Script;
-use App\Support\RubricChange;
+use App\Queries\Plan\RubricChange;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
-use App\Enums\RubricState;
+use App\Actions\Plan\Concerns\StoresDraft;
 use App\Exceptions\Refused;
 use App\Exceptions\SavedMeanwhile;
 use App\Models\Rubric;
@@ -21,6 +21,8 @@ use YoungHarbor\Core\Rubric\Draft;
  */
 final class EditRubric
 {
+    use StoresDraft;
+
     /** Steps that can be undone. */
     public const STEPS = 50;
 
@@ -60,42 +62,6 @@ final class EditRubric
         });
     }
 
-    /** Takes the last step back. Nothing happens when there is none. */
-    public function undo(Rubric $rubric, User $user): Rubric
-    {
-        return $this->walk($rubric, $user, -1);
-    }
-
-    /** Makes the step taken back last again. */
-    public function redo(Rubric $rubric, User $user): Rubric
-    {
-        return $this->walk($rubric, $user, 1);
-    }
-
-    private function walk(Rubric $rubric, User $user, int $by): Rubric
-    {
-        return DB::transaction(function () use ($rubric, $user, $by): Rubric {
-            $stored = $this->locked($rubric);
-            $step = $stored->steps()->where('number', $stored->step + $by)->first();
-            if ($step !== null) {
-                $stored->step = $step->number;
-                $this->store($stored, Draft::of($step->document), $user);
-            }
-
-            return $stored;
-        });
-    }
-
-    private function locked(Rubric $rubric): Rubric
-    {
-        $stored = Rubric::query()->lockForUpdate()->findOrFail($rubric->id);
-        if ($stored->state !== RubricState::WorkingCopy) {
-            throw new Refused(__('plan.rubric_closed', ['state' => __("plan.rubric_state.{$stored->state->value}")]));
-        }
-
-        return $stored;
-    }
-
     private function keepStep(
         Rubric $stored, User $user, Draft $before, Draft $after, string $what, ?string $place,
     ): void {
@@ -125,18 +91,5 @@ final class EditRubric
             ]
         );
         $stored->steps()->where('number', '<', $stored->step - self::STEPS)->delete();
-    }
-
-    private function store(Rubric $stored, Draft $draft, User $user): void
-    {
-        $title = mb_substr(trim($draft->get('title')), 0, 200);
-        $stored->fill(
-            [
-                'document' => $draft->document, 'title' => $title === '' ? $stored->title : $title,
-                'saved_by' => $user->id,
-            ]
-        );
-        $stored->lock_version++;
-        $stored->save();
     }
 }

@@ -7,11 +7,11 @@ namespace App\Actions\Plan;
 use App\Actions\Collect\ChooseLeadScripts;
 use App\Actions\Collect\ExpectScripts;
 use App\Actions\Collect\SetDueTimes;
-use App\Actions\Screen\RerunScreening;
+use App\Actions\Screen\CompareWhatIsIn;
+use App\Actions\Screen\MeasureAgain;
 use App\Actions\Screen\StoreScreenings;
-use App\Actions\Screen\WorkOutBaseline;
 use App\Exceptions\Refused;
-use App\Jobs\RecountReports;
+use App\Jobs\RecountReportsJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -29,7 +29,8 @@ final class SaveAssignment
         private readonly Logbook $logbook,
         private readonly SetDueTimes $setDueTimes,
         private readonly ExpectScripts $expectScripts,
-        private readonly RerunScreening $rerun,
+        private readonly CompareWhatIsIn $compare,
+        private readonly MeasureAgain $measure,
         private readonly ChooseLeadScripts $leads,
         private readonly StoreScreenings $screenings,
     ) {
@@ -134,9 +135,9 @@ final class SaveAssignment
     private function screenAgain(Assignment $before, Assignment $stored): void
     {
         if ($stored->screening->comparesOther($before->screening) || $stored->brief !== $before->brief) {
-            $this->rerun->whenHandedIn($stored);
+            ($this->compare)($stored);
         } elseif ($stored->screening->countsOther($before->screening)) {
-            RecountReports::dispatch($stored->id)->afterCommit();
+            RecountReportsJob::dispatch($stored->id)->afterCommit();
         }
         if ($stored->screening->drawsOther($before->screening)) {
             ($this->screenings)($stored->scripts()->pluck('id'));
@@ -145,7 +146,7 @@ final class SaveAssignment
         if (
             $stored->writing_baseline_id !== null && ($beside || $stored->screening->measuresOther($before->screening))
         ) {
-            WorkOutBaseline::again($stored->id);
+            ($this->measure)($stored->id);
         }
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Release;
 
 use App\Actions\Mark\StoreStandings;
+use App\Documents\ResultDocument;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;

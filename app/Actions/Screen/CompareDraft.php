@@ -10,9 +10,9 @@ use App\Models\OverlapSource;
 use App\Screening\Candidates;
 use App\Screening\Web\WebFinder;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Interval;
-use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\MatchedSource;
+use YoungHarbor\Core\Overlap\ScriptComparison;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -33,7 +33,7 @@ final class CompareDraft
         $assignment = $draft->script->assignment;
         $candidates = $this->candidates->of($draft->script, $words);
         $draft->update(['state' => ReportState::Running, 'compared' => 0, 'to_compare' => count($candidates)]);
-        $comparison = new Comparison(
+        $comparison = new ScriptComparison(
             $words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))),
         );
         $places = $assignment->places($words);
@@ -52,7 +52,9 @@ final class CompareDraft
             'words' => $words->count(),
             'places' => array_map(fn (Interval $place) => [$place->why, $place->from, $place->to], $places),
             'matches' => array_map(
-                fn (Matched $one) => [(int) $one->source, Matched::keep($one->runs), Matched::keep($one->close)],
+                fn (MatchedSource $one) => [
+                    (int) $one->source, MatchedSource::keep($one->runs), MatchedSource::keep($one->close),
+                ],
                 $found,
             ),
         ];
@@ -66,9 +68,9 @@ final class CompareDraft
 
     /**
      * @param  array<int, bool>  $sources  ids, and whether close wording is looked for in each
-     * @return list<Matched> what the draft shares with each that it shares something with
+     * @return list<MatchedSource> what the draft shares with each that it shares something with
      */
-    private function matched(Comparison $comparison, array $sources): array
+    private function matched(ScriptComparison $comparison, array $sources): array
     {
         $matched = OverlapSource::query()->whereKey(array_keys($sources))->orderBy('id')->get()
             ->map(
@@ -77,6 +79,6 @@ final class CompareDraft
                 )
             );
 
-        return array_values($matched->reject(fn (Matched $one) => $one->isEmpty())->all());
+        return array_values($matched->reject(fn (MatchedSource $one) => $one->isEmpty())->all());
     }
 }

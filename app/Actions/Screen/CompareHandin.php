@@ -13,14 +13,14 @@ use App\Models\OverlapMatch;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Screening\Candidates;
-use App\Screening\Figured;
+use App\Screening\ReportFigures;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\Hiding;
 use YoungHarbor\Core\Overlap\Interval;
 use YoungHarbor\Core\Overlap\LeftOut;
-use YoungHarbor\Core\Overlap\Matched;
+use YoungHarbor\Core\Overlap\MatchedSource;
+use YoungHarbor\Core\Overlap\ScriptComparison;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -37,6 +37,7 @@ final class CompareHandin
 
     public function __construct(
         private readonly ShelveHandin $shelve,
+        private readonly TakeOffShelf $takeOff,
         private readonly Candidates $candidates,
     ) {
     }
@@ -49,7 +50,7 @@ final class CompareHandin
         $script = $handin->script;
         if ($script->current_handin_id !== $handin->id) {
             // Replaced meanwhile: a later attempt is compared in its place.
-            $this->shelve->takeOff([$handin->id]);
+            ($this->takeOff)([$handin->id]);
 
             return false;
         }
@@ -79,7 +80,7 @@ final class CompareHandin
         $before = $report->matches()->whereHas('source', fn ($source) => $source->where('kind', '<>', SourceKind::Web))
             ->pluck('overlap_source_id')->all();
         $places = $assignment->places($words);
-        $comparison = new Comparison(
+        $comparison = new ScriptComparison(
             $words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))),
         );
         $found = $this->found(
@@ -99,7 +100,7 @@ final class CompareHandin
      * @return list<int>|null sources with something in common; null when it was stopped
      */
     private function found(
-        OverlapReport $report, array $candidates, Comparison $comparison, Handin $handin, LeftOut $given,
+        OverlapReport $report, array $candidates, ScriptComparison $comparison, Handin $handin, LeftOut $given,
     ): ?array {
         $report->update(['to_compare' => count($candidates)]);
         $own = (int) OverlapSource::query()->where('kind', SourceKind::Handin)->where('handin_id', $handin->id)
@@ -143,7 +144,7 @@ final class CompareHandin
     }
 
     /** Lets another hand-in's report know, if it is past the point where it would find this one by itself. */
-    private function tell(int $handinId, int $own, Matched $matched): void
+    private function tell(int $handinId, int $own, MatchedSource $matched): void
     {
         DB::transaction(function () use ($handinId, $own, $matched): void {
             $report = OverlapReport::query()->where('handin_id', $handinId)->lockForUpdate()->first();
@@ -157,7 +158,7 @@ final class CompareHandin
                 OverlapMatch::keep($report->id, $own, $matched, LeftOut::because('given', $report->intervals()));
             }
             if ($report->state === ReportState::Ready && ($had || ! $matched->isEmpty())) {
-                $report->update(Figured::columns(Figured::of($report)));
+                $report->update(ReportFigures::columns(ReportFigures::of($report)));
             }
         });
     }
@@ -212,7 +213,7 @@ final class CompareHandin
             );
             $changed = $assignment->overlapSettings() !== $settings;
             $stored->fill([
-                ...Figured::columns(Figured::of($stored)),
+                ...ReportFigures::columns(ReportFigures::of($stored)),
                 'state' => $changed ? ReportState::Waiting : ReportState::Ready, 'compared' => $stored->to_compare,
                 'finished_at' => now(),
                 'web_state' => match (true) {

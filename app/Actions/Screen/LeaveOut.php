@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace App\Actions\Screen;
 
+use App\Actions\Screen\Concerns\FiguresReport;
 use App\Enums\LeftOutBy;
-use App\Enums\ReportState;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
-use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\User;
-use App\Screening\Figured;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Leaves something out of a report's figures, or lets it count after all, with a reason; or undoes that. The figures
+ * Leaves something out of a report's figures, or lets it count after all, with a reason. The figures
  * are worked out anew in the same step.
  */
 final class LeaveOut
 {
+    use FiguresReport;
+
     public function __construct(private readonly Logbook $logbook)
     {
     }
@@ -60,33 +60,6 @@ final class LeaveOut
     }
 
     /**
-     * @throws Refused
-     */
-    public function undo(OverlapChoice $choice, User $by): void
-    {
-        DB::transaction(function () use ($choice, $by): void {
-            $stored = $this->locked($choice->report);
-            $current = OverlapChoice::query()->lockForUpdate()->findOrFail($choice->id);
-            if ($current->undone_at === null) {
-                $current->update(['undone_at' => now(), 'undone_by' => $by->id]);
-                $this->figured(
-                    $stored,
-                    Entry::of(LogEvent::ChoiceUndone)->with(what: $choice->what)->because($choice->reason)->by($by),
-                );
-            }
-        });
-    }
-
-    private function locked(OverlapReport $report): OverlapReport
-    {
-        $stored = OverlapReport::query()->lockForUpdate()->findOrFail($report->id);
-
-        return $stored->state === ReportState::Ready
-            ? $stored
-            : throw new Refused('This script is being compared again. Wait until that is done; nothing was changed.');
-    }
-
-    /**
      * @param  array{what: LeftOutBy, leave_out: bool, overlap_source_id: int|null, from_word: int|null, to_word: int|null}  $row
      */
     private function refuse(OverlapReport $report, array $row): void
@@ -112,14 +85,5 @@ final class LeaveOut
         ) {
             throw new Refused('Give the fewest words a run must have to count, from 1 to 1,000.');
         }
-    }
-
-    private function figured(OverlapReport $report, Entry $entry): void
-    {
-        $report->unsetRelation('choices');
-        $before = $report->share;
-        $report->update(Figured::columns(Figured::of($report)));
-        $script = $report->handin->script;
-        $this->logbook->write($entry->on($script)->with(share_before: $before, share_now: $report->share));
     }
 }

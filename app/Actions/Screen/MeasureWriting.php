@@ -6,7 +6,7 @@ namespace App\Actions\Screen;
 
 use App\Enums\WebState;
 use App\Enums\WritingState;
-use App\Jobs\AskDetector;
+use App\Jobs\AskDetectorJob;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Script;
@@ -24,7 +24,7 @@ use YoungHarbor\Core\Writing\Language;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\SameHand;
 use YoungHarbor\Core\Writing\SignalReading;
-use YoungHarbor\Core\Writing\Trusted;
+use YoungHarbor\Core\Writing\TrustedTexts;
 use YoungHarbor\Core\Writing\Turn;
 use YoungHarbor\Core\Writing\Turns;
 
@@ -125,7 +125,8 @@ final class MeasureWriting
      * @return array<string, mixed> columns of a report
      */
     private function measured(
-        Handin $handin, Assignment $assignment, Trusted $trusted, Baseline $baseline, Language $language, array $words,
+        Handin $handin, Assignment $assignment, TrustedTexts $trusted, Baseline $baseline, Language $language,
+        array $words,
         Collection $texts, array $cohort, array $earlier,
     ): array {
         $script = $handin->script;
@@ -233,7 +234,7 @@ final class MeasureWriting
                             ...($asks ? ['detector_state' => WebState::Waiting] : []),
                         ]
                     );
-                $asks && AskDetector::dispatch($report->id)->afterCommit();
+                $asks && AskDetectorJob::dispatch($report->id)->afterCommit();
             }
         });
     }

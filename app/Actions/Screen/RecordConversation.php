@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Screen;
 
 use App\Actions\Release\HoldScript;
-use App\Enums\Found;
+use App\Enums\ConversationFinding;
 use App\Enums\WritingState;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
@@ -15,14 +15,14 @@ use App\Mail\WroteToYou;
 use App\Models\ConversationEntry;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\OverlapReading;
-use App\Support\WritingWords;
+use App\Queries\Screen\OverlapReading;
+use App\Wording\WritingWords;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 
 /**
- * Writes what a person found into a script's conversation record, with the figures as they stood. The result can be held
- * with it; nothing else follows from an entry, a mark least of all.
+ * Writes what a person found into a script's conversation record, with the figures as they stood. The result can be
+ * held with it; nothing else follows from an entry, a mark least of all.
  */
 final class RecordConversation
 {
@@ -43,7 +43,8 @@ final class RecordConversation
      * @throws Refused
      */
     public function __invoke(
-        Script $script, Found $found, string $why, ?int $run, bool $hold, User $by, array $evidence = ['overlap'],
+        Script $script, ConversationFinding $found, string $why, ?int $run, bool $hold, User $by,
+        array $evidence = ['overlap'],
         string $questions = '', bool $studentSees = false,
     ): ConversationEntry {
         $handin = $script->currentHandin ?? throw new Refused('Nothing has been handed in for this script.');
@@ -58,7 +59,7 @@ final class RecordConversation
                 'student_sees' => $studentSees,
             ]);
             ($this->screenings)([$script->id]);
-            $by->coordinates($script->assignment->module_id) || $this->name($script, $by, $by);
+            $by->coordinates($script->assignment->module_id) || ConversationEntry::letSee($script, $by, $by);
             $this->logbook->write(
                 Entry::of(LogEvent::ConversationWritten)->on($script)
                     ->with(found: $found, held: $hold, student_sees: $studentSees)->by($by)
@@ -73,25 +74,6 @@ final class RecordConversation
 
             return $entry;
         });
-    }
-
-    /** Lets someone on the staff see the record of a script. */
-    public function let(Script $script, User $person, User $by): void
-    {
-        DB::transaction(function () use ($script, $person, $by): void {
-            $this->name($script, $person, $by);
-            $this->logbook->write(Entry::of(LogEvent::ConversationShared)->on($script)->with(who: $person)->by($by));
-        });
-    }
-
-    private function name(Script $script, User $person, User $by): void
-    {
-        DB::table('conversation_people')->insertOrIgnore(
-            [
-                'script_id' => $script->id, 'user_id' => $person->id, 'named_by' => $by->id, 'created_at' => now(),
-                'updated_at' => now(),
-            ]
-        );
     }
 
     /**

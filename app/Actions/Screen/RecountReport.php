@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Screen;
 
 use App\Models\OverlapReport;
-use App\Screening\Figured;
+use App\Screening\ReportFigures;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -17,7 +17,7 @@ final class RecountReport
     {
         DB::transaction(function () use ($reportId): void {
             $report = OverlapReport::query()->lockForUpdate()->find($reportId);
-            $report?->update(Figured::columns(Figured::of($report)));
+            $report?->update(ReportFigures::columns(ReportFigures::of($report)));
         });
     }
 }

@@ -7,8 +7,8 @@ namespace App\Actions\Screen;
 use App\Enums\ReportState;
 use App\Enums\SourceKind;
 use App\Enums\WebState;
-use App\Jobs\CompareHandin;
-use App\Jobs\SearchWeb;
+use App\Jobs\CompareHandinJob;
+use App\Jobs\SearchWebJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -33,15 +33,6 @@ final class RerunScreening
         private readonly Logbook $logbook,
         private readonly StoreScreenings $screenings,
     ) {
-    }
-
-    /** What students were given has changed: what was handed in is compared again. */
-    public function whenHandedIn(Assignment $assignment): void
-    {
-        if ($assignment->scripts()->whereNotNull('current_handin_id')->exists()) {
-            $this($assignment, self::ALL);
-            $assignment->writing_baseline_id === null || WorkOutBaseline::again($assignment->id);
-        }
     }
 
     /**
@@ -71,7 +62,7 @@ final class RerunScreening
             if ($which === self::WEB) {
                 OverlapReport::query()->whereIn('handin_id', $handins)
                     ->update(['web_state' => WebState::Waiting, 'web_asked' => 0, 'web_failure' => null]);
-                $handins->each(fn (int $id) => SearchWeb::dispatch($id)->afterCommit());
+                $handins->each(fn (int $id) => SearchWebJob::dispatch($id)->afterCommit());
             } else {
                 $missing = $handins->diff(OverlapReport::query()->whereIn('handin_id', $handins)->pluck('handin_id'));
                 OverlapReport::query()->insert(
@@ -91,7 +82,7 @@ final class RerunScreening
                     OverlapSource::query()->whereIn('handin_id', $handins)
                         ->whereIn('kind', [SourceKind::Handin, SourceKind::Archive])->update(['indexed_at' => null]);
                 }
-                $handins->each(fn (int $id) => CompareHandin::dispatch($id)->afterCommit());
+                $handins->each(fn (int $id) => CompareHandinJob::dispatch($id)->afterCommit());
             }
             $this->logbook->write(
                 Entry::of($which === self::WEB ? LogEvent::SearchedAgain : LogEvent::ComparedAgain)->on($assignment)

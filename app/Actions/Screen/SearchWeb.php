@@ -10,12 +10,12 @@ use App\Enums\WebState;
 use App\Models\OverlapMatch;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
-use App\Screening\Figured;
+use App\Screening\ReportFigures;
 use App\Screening\Web\WebFinder;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Overlap\Alignment;
-use YoungHarbor\Core\Overlap\Comparison;
 use YoungHarbor\Core\Overlap\LeftOut;
+use YoungHarbor\Core\Overlap\ScriptComparison;
 use YoungHarbor\Core\Text\Words;
 
 /**
@@ -48,7 +48,7 @@ final class SearchWeb
 
             return OverlapReport::query()->whereKey($report->id)->where('state', '<>', ReportState::Stopped)->exists();
         });
-        $comparison = new Comparison(
+        $comparison = new ScriptComparison(
             $words, new Alignment($assignment->screening->minWords, max(0, (int) config('harbor.overlap.gap'))),
         );
         $found = [];
@@ -72,7 +72,7 @@ final class SearchWeb
             $stored->fill(
                 [
                     'web_state' => $outcome->state, 'web_failure' => $outcome->failure,
-                    ...Figured::columns(Figured::of($stored)),
+                    ...ReportFigures::columns(ReportFigures::of($stored)),
                 ]
             )->save();
         });

@@ -7,8 +7,6 @@ namespace App\Actions\Screen;
 use App\Enums\SourceKind;
 use App\Models\Assignment;
 use App\Models\Handin;
-use App\Models\OverlapMatch;
-use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
 use Illuminate\Support\Facades\DB;
@@ -24,13 +22,14 @@ final class ShelveHandin
 {
     public function __construct(
         private readonly SourceIndex $index,
-        private readonly RecountReport $recount,
+        private readonly TakeOffShelf $takeOff,
+        private readonly RemoveSources $remove,
     ) {
     }
 
     public function __invoke(Handin $handin, Script $script, Words $words): void
     {
-        $this->takeOff(Handin::query()->where('script_id', $script->id)->whereKeyNot($handin->id)->pluck('id')->all());
+        ($this->takeOff)(Handin::query()->where('script_id', $script->id)->whereKeyNot($handin->id)->pluck('id')->all());
         $normal = $words->normalForms();
         $assignment = $script->assignment;
         $prints = Prints::of($normal, $assignment->givenWords())->all();
@@ -38,36 +37,10 @@ final class ShelveHandin
         if ($assignment->screening->joinsArchive) {
             $this->put($handin, SourceKind::Archive, OverlapSource::ARCHIVE, $assignment, $normal, $prints);
         } else {
-            $this->remove(
+            ($this->remove)(
                 OverlapSource::query()->where('kind', SourceKind::Archive)->where('handin_id', $handin->id)
                     ->whereNull('taken_out_at')->get()->all()
             );
-        }
-    }
-
-    /**
-     * Hand-ins that no longer count: their reports end, and reports that named them are worked out without them.
-     *
-     * @param  array<array-key, int>  $handinIds
-     */
-    public function takeOff(array $handinIds): void
-    {
-        OverlapReport::query()->whereIn('handin_id', $handinIds)->delete();
-        $this->remove(OverlapSource::query()->whereIn('handin_id', $handinIds)->with('handin:id,text')->get()->all());
-    }
-
-    /**
-     * @param  array<array-key, OverlapSource>  $sources
-     */
-    private function remove(array $sources): void
-    {
-        foreach ($sources as $source) {
-            $this->index->remove(
-                (int) $source->shelf, $source->id, Prints::possible(Words::of($source->fullText())->normalForms()),
-            );
-            $reports = OverlapMatch::query()->where('overlap_source_id', $source->id)->pluck('overlap_report_id');
-            $source->delete();
-            $reports->each(fn (int $id) => ($this->recount)($id));
         }
     }
 

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Screen;
 
-use App\Jobs\MeasureWriting;
 use App\Models\Assignment;
 use App\Models\WritingBaseline;
-use App\Models\WritingReport;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\Turns;
@@ -18,6 +16,10 @@ use YoungHarbor\Core\Writing\Turns;
  */
 final class WorkOutBaseline
 {
+    public function __construct(private readonly MeasureAgain $again)
+    {
+    }
+
     public function __invoke(WritingBaseline $baseline): void
     {
         $version = $baseline->version;
@@ -37,23 +39,8 @@ final class WorkOutBaseline
                 ['worked_out_version' => $version, 'size' => $trusted->size(), 'spread' => $spread, 'failure' => null]
             );
             foreach (Assignment::query()->where('writing_baseline_id', $stored->id)->pluck('id') as $id) {
-                self::again((int) $id);
+                ($this->again)((int) $id);
             }
         });
-    }
-
-    /** Has all hand-ins of an assignment measured once more. */
-    public static function again(int $assignmentId): void
-    {
-        $handins = DB::table('scripts')->where('assignment_id', $assignmentId)->whereNotNull('current_handin_id')
-            ->whereNull('lead_id')->pluck('current_handin_id');
-        $there = WritingReport::query()->whereIn('handin_id', $handins)->pluck('handin_id');
-        WritingReport::query()->insert(
-            $handins->diff($there)
-                ->map(fn (mixed $id) => ['handin_id' => $id, 'created_at' => now(), 'updated_at' => now()])->values()
-                ->all()
-        );
-        WritingReport::query()->whereIn('handin_id', $handins)->update(['state' => 'waiting', 'reason' => null]);
-        $handins->isEmpty() || MeasureWriting::dispatch($assignmentId)->afterCommit();
     }
 }

@@ -6,7 +6,7 @@ namespace App\Actions\ShareOut;
 
 use App\Actions\Mark\StoreStandings;
 use App\Exceptions\Refused;
-use App\Jobs\MakeCopies;
+use App\Jobs\MakeCopiesJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -63,7 +63,7 @@ final class ApplyPlan
                 shares: implode(' ', array_column($stored->settings['markers'], 'share')),
                 moved_by_hand: $stored->moves, seed: $stored->seed, plan: $stored->public_id,
             ));
-            MakeCopies::dispatch($assignment->id)->afterCommit();
+            MakeCopiesJob::dispatch($assignment->id)->afterCommit();
 
             return $done;
         });

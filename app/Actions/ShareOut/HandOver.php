@@ -13,7 +13,7 @@ use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\Planning;
+use App\Queries\ShareOut\Planning;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Marking\Seat;
 

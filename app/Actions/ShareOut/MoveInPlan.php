@@ -6,7 +6,7 @@ namespace App\Actions\ShareOut;
 
 use App\Exceptions\Refused;
 use App\Models\AllocationPlan;
-use App\Support\Planning;
+use App\Queries\ShareOut\Planning;
 use Illuminate\Support\Facades\DB;
 
 /**

@@ -12,7 +12,6 @@ use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\Clock;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Marking\Seat;
@@ -29,19 +28,6 @@ final class PickTogether
     {
     }
 
-    /** Why no scripts can be chosen to mark together now; null when they can. */
-    public static function obstacle(Assignment $assignment, int $markers): ?string
-    {
-        return match (true) {
-            ! $assignment->isPastDue() => 'Scripts can still change until the due time'.(
-                $assignment->due_at === null ? '' : ', '.Clock::shown($assignment->due_at)
-            ).'; choose some to mark together after it.',
-            $markers < 2 => 'Marking together needs two markers at least; '.($markers === 1 ? 'one is' : 'none is')
-                .' agreed under “Who marks what”.',
-            default => null,
-        };
-    }
-
     /**
      * @param  list<string>  $codes  all that are to be marked together
      * @param  Collection<int, User>  $markers
@@ -52,7 +38,7 @@ final class PickTogether
     {
         DB::transaction(function () use ($assignment, $codes, $markers, $by): void {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
-            $obstacle = $codes === [] ? null : self::obstacle($stored, $markers->count());
+            $obstacle = $codes === [] ? null : $stored->whyNotTogether($markers->count());
             throw_if($obstacle !== null, new Refused((string) $obstacle));
             throw_if(
                 count($codes) > self::MOST,

@@ -8,12 +8,13 @@ use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
 use App\Models\User;
-use App\Support\Given;
-use App\Support\Planning;
+use App\Queries\ShareOut\GivenMark;
+use App\Queries\ShareOut\Planning;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Allocation\Given as Placed;
+use YoungHarbor\Core\Allocation\GivenScript as Placed;
+use YoungHarbor\Core\Allocation\MarkerObstacle;
 use YoungHarbor\Core\Allocation\MarkerPlan;
-use YoungHarbor\Core\Allocation\Obstacle;
+use YoungHarbor\Core\Allocation\UnplacedMark;
 use YoungHarbor\Core\Marking\Seat;
 
 /**
@@ -46,14 +47,15 @@ final class WorkOutPlan
             $people = $this->planning->markers($stored, $markers);
             $byCode = array_column($works, null, 'id');
             $byId = array_column($people, null, 'id');
-            $stays = fn (Given $mark): bool => $mark->isBegun || (! $evenOut && in_array($mark->marker, $marking, true)
+            $stays = fn (GivenMark $mark): bool => $mark->isBegun
+                || (! $evenOut && in_array($mark->marker, $marking, true)
                 // Recorded since it was given out: it goes to someone else.
                 && (
                     ! isset($byCode[$mark->code])
-                    || $byId[$mark->marker]->obstacle($byCode[$mark->code]) !== Obstacle::Conflict
+                    || $byId[$mark->marker]->obstacle($byCode[$mark->code]) !== MarkerObstacle::Conflict
                 ));
             $kept = array_map(
-                fn (Given $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays),
+                fn (GivenMark $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays),
             );
             $plan = MarkerPlan::make($works, $people, $seed, count($parts), null, $keepGroups, array_values($kept));
             $this->remember($stored, $markers, $keepGroups);
@@ -64,16 +66,14 @@ final class WorkOutPlan
                 'assignment_id' => $stored->id, 'seed' => $seed, 'state' => 'draft', 'made_by' => $by->id,
                 'settings' => ['markers' => $markers, 'keep_groups' => $keepGroups, 'even_out' => $evenOut],
                 'entries' => $this->entries($plan, $now, $stays), 'notes' => $plan->notes,
-                'unplaced' => array_map(
-                    fn ($one) => ['script' => $one->script, 'part' => $one->part, 'why' => $one->why], $plan->unplaced,
-                ),
+                'unplaced' => array_map(fn (UnplacedMark $one) => $one->toArray(), $plan->unplaced),
             ]);
         });
     }
 
     /**
-     * @param  list<Given>  $now
-     * @param  callable(Given): bool  $stays
+     * @param  list<GivenMark>  $now
+     * @param  callable(GivenMark): bool  $stays
      * @return list<array{script: string, part: string, marker: string|null, from: string|null, fixed: bool}>
      */
     private function entries(MarkerPlan $plan, array $now, callable $stays): array

@@ -11,11 +11,11 @@ use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Bibliography;
-use YoungHarbor\Core\Overlap\Choices;
 use YoungHarbor\Core\Overlap\Figures;
 use YoungHarbor\Core\Overlap\Grams;
 use YoungHarbor\Core\Overlap\Hiding;
 use YoungHarbor\Core\Overlap\Interval;
+use YoungHarbor\Core\Overlap\LeftOutChoices;
 use YoungHarbor\Core\Overlap\Quotations;
 use YoungHarbor\Core\Overlap\Report;
 use YoungHarbor\Core\Overlap\Run;
@@ -69,7 +69,7 @@ final class CheckOverlap extends Command
             array_push($runs, ...$alignment->runs($numbers, Words::of($source)->normalForms(), (string) $name));
         }
         $quotations = Quotations::of($words);
-        $choices = new Choices(
+        $choices = new LeftOutChoices(
             in_array('quotes', $leaveOut, true), in_array('bibliography', $leaveOut, true),
             sources: array_values(array_map(strval(...), (array) $this->option('exclude-source'))),
         );

@@ -14,7 +14,7 @@ use YoungHarbor\Core\Writing\Language;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\SameHand;
 use YoungHarbor\Core\Writing\SignalReading;
-use YoungHarbor\Core\Writing\Trusted;
+use YoungHarbor\Core\Writing\TrustedTexts;
 use YoungHarbor\Core\Writing\Turn;
 use YoungHarbor\Core\Writing\Turns;
 
@@ -53,7 +53,7 @@ final class CheckWriting extends Command
         };
         $this->option('baseline') === null
             && $faults[] = new Fault('--baseline', 'must name a folder of trusted texts');
-        $trusted = Trusted::of(
+        $trusted = TrustedTexts::of(
             $this->option('baseline') === null ? [] : $read((string) $this->option('baseline'), '--baseline')
         );
         $own = $this->option('own') === null ? [] : $read((string) $this->option('own'), '--own');
@@ -110,7 +110,7 @@ final class CheckWriting extends Command
     /**
      * @return list<Turn>
      */
-    private function turns(Prose $text, Trusted $trusted): array
+    private function turns(Prose $text, TrustedTexts $trusted): array
     {
         $words = $trusted->frequentWords(Turns::FREQUENT);
         $turns = Turns::of($text, $words);

@@ -15,7 +15,7 @@ use YoungHarbor\Core\Writing\Language;
 use YoungHarbor\Core\Writing\Prose;
 use YoungHarbor\Core\Writing\Separation;
 use YoungHarbor\Core\Writing\Share;
-use YoungHarbor\Core\Writing\Trusted;
+use YoungHarbor\Core\Writing\TrustedTexts;
 
 /**
  * For an institution with texts of its own whose origin it knows: how often each kind is called unusual beside a
@@ -54,7 +54,7 @@ final class EvaluateWriting extends Command
             'trusted' => $read((string) $this->argument('trusted'), 'TRUSTED_DIR'),
             'other' => $read((string) $this->argument('other'), 'OTHER_DIR'),
         ];
-        $trusted = Trusted::of(
+        $trusted = TrustedTexts::of(
             $this->option('baseline') === null ? [] : $read((string) $this->option('baseline'), '--baseline')
         );
         foreach ($texts['trusted'] as $name => $text) {

@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Console\AnswersInJson;
 use App\Console\JsonFiles;
+use App\Wording\UnplacedWords;
 use Illuminate\Console\Command;
 use YoungHarbor\Core\Formats\PlanJson;
 
@@ -23,7 +24,15 @@ final class PlanAllocation extends Command
     public function handle(JsonFiles $files): int
     {
         return $this->answer(
-            fn (): array => PlanJson::answer($files->object((string) $this->argument('plan'), 'plan'))
+            function () use ($files): array {
+                $answer = PlanJson::answer($files->object((string) $this->argument('plan'), 'plan'));
+                $answer['unplaced'] = array_map(
+                    fn (array $one) => ['script' => $one['script'], 'why' => UnplacedWords::of($one)],
+                    $answer['unplaced'],
+                );
+
+                return $answer;
+            }
         );
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Support\Receipts;
+use App\Documents\Receipts;
 use Illuminate\Console\Command;
 use YoungHarbor\Core\Collect\Receipt;
 use YoungHarbor\Core\Input\Fault;

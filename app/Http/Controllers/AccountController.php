@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChangePassword;
+use App\Actions\Account\ChooseTheme;
+use App\Http\Requests\PasswordRequest;
+use App\Http\Requests\ThemeRequest;
 use App\Logbook\LogEvent;
-use App\Rules\SafePassword;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /**
  * A person's own settings: how pages look, and the password.
@@ -22,26 +23,17 @@ final class AccountController extends Controller
         return view('account', ['person' => $this->person($request)]);
     }
 
-    public function theme(Request $request): RedirectResponse
+    public function theme(ThemeRequest $request, ChooseTheme $choose): RedirectResponse
     {
-        $fields = $request->validate(['theme' => ['required', Rule::in(['device', 'light', 'dark'])]]);
-        $this->person($request)->update($fields);
+        $choose($request->person(), $request->validated('theme'));
 
         return back()->with('said', 'Saved.');
     }
 
-    public function password(Request $request, ChangePassword $change): RedirectResponse
+    public function password(PasswordRequest $request, ChangePassword $change): RedirectResponse
     {
         $person = $this->person($request);
-        $fields = $request->validate([
-            'current_password' => ['bail', 'required', 'string', 'current_password'],
-            'password' => [
-                'required', 'string', 'max:200', 'confirmed', new SafePassword($person->email, $person->name),
-            ],
-        ], [
-            'current_password.*' => 'This is not your password now.', 'password.required' => 'Choose a new password.',
-            'password.confirmed' => 'The two new passwords are not the same.',
-        ]);
+        $fields = $request->validated();
         $change($person, $fields['password'], LogEvent::PasswordChanged);
         $request->session()->regenerate();
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Collect\SaveClosureDays;
+use App\Http\Requests\ClosureDaysRequest;
 use App\Models\ClosureDay;
 use App\Models\Module;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -35,10 +35,8 @@ final class ClosureDaysController extends Controller
         );
     }
 
-    public function store(Request $request, Module $module, SaveClosureDays $save): RedirectResponse
+    public function store(ClosureDaysRequest $request, Module $module, SaveClosureDays $save): RedirectResponse
     {
-        $this->authorize('coordinate', $module);
-        $request->validate(['lines' => ['nullable', 'string', 'max:20000']]);
         try {
             $save($module, ClosureDays::read((string) $request->input('lines')), $this->person($request));
         } catch (InvalidInput $e) {

@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChangePassword;
+use App\Actions\Account\SendPasswordLink;
+use App\Http\Requests\ForgottenRequest;
+use App\Http\Requests\NewPasswordRequest;
 use App\Logbook\LogEvent;
-use App\Mail\NewPassword;
-use App\Mail\Welcome;
-use App\Models\Membership;
 use App\Models\User;
-use App\Rules\SafePassword;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -28,31 +27,11 @@ final class ForgottenController extends Controller
         return view('forgotten', ['email' => $request->query('email')]);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(ForgottenRequest $request, SendPasswordLink $send): RedirectResponse
     {
-        $email = User::addressKey(
-            $request->validate(
-                ['email' => ['required', 'string', 'max:190']],
-                ['email.*' => 'Write the e-mail address that your account has.'],
-            )['email']
-        );
+        $email = User::addressKey($request->validated('email'));
         // After the answer has gone: it takes as long for an address that nobody has.
-        defer(function () use ($email): void {
-            $user = User::query()->where('email', $email)->first();
-            if ($user === null) {
-                return;
-            }
-            if ($user->joined_at !== null) {
-                Password::broker()->sendResetLink(
-                    ['email' => $email],
-                    fn (User $user, string $token) => Mail::to($user->email)->queue(new NewPassword($user, $token)),
-                );
-
-                return;
-            }
-            $module = Membership::query()->where('user_id', $user->id)->latest('id')->with('module')->first()?->module;
-            Mail::to($user->email)->queue(new Welcome($user, $module));
-        });
+        defer(fn () => $send($email));
 
         return redirect()->route('sign-in')
             ->with(
@@ -66,25 +45,11 @@ final class ForgottenController extends Controller
         return view('new-password', ['token' => $token, 'email' => $request->query('email')]);
     }
 
-    public function update(Request $request, ChangePassword $change): RedirectResponse
+    public function update(NewPasswordRequest $request, ChangePassword $change): RedirectResponse
     {
-        $email = User::addressKey(
-            (string) (
-                $request->validate(
-                    ['email' => ['required', 'string', 'max:190'], 'token' => ['required', 'string', 'max:200']]
-                )['email']
-            )
-        );
-        $name = (string) User::query()->where('email', $email)->value('name');
-        $request->validate(
-            ['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($email, $name)]],
-            ['password.confirmed' => 'The two passwords are not the same.'],
-        );
+        $email = $request->address();
         $status = Password::broker()->reset(
-            [
-                'email' => $email, 'token' => $request->string('token')->toString(),
-                'password' => $request->string('password')->toString(),
-            ],
+            ['email' => $email, 'token' => $request->validated('token'), 'password' => $request->validated('password')],
             fn (User $user, string $password) => $change($user, $password, LogEvent::PasswordReset),
         );
 

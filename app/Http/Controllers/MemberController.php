@@ -10,15 +10,19 @@ use App\Actions\Collect\ChangeMember;
 use App\Actions\Collect\OpenOriginal;
 use App\Actions\Collect\WaiveLateness;
 use App\Enums\Role;
+use App\Http\Requests\Members\AllowanceRequest;
+use App\Http\Requests\Members\ExtensionRequest;
+use App\Http\Requests\Members\MemberRequest;
+use App\Http\Requests\Members\OriginalRequest;
+use App\Http\Requests\Members\WaiverRequest;
 use App\Models\Allowance;
 use App\Models\Extension;
 use App\Models\Membership;
 use App\Models\Script;
-use App\Support\Clock;
-use App\Support\DueTimes;
+use App\Queries\Collect\DueTimes;
+use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
@@ -53,30 +57,18 @@ final class MemberController extends Controller
         ]);
     }
 
-    public function update(Request $request, Membership $member, ChangeMember $change): RedirectResponse
+    public function update(MemberRequest $request, Membership $member, ChangeMember $change): RedirectResponse
     {
-        $this->authorize('coordinate', $member->module);
-        $fields = $request->validate(['section' => ['nullable', 'string', 'max:40'], 'left' => ['nullable', 'in:0,1']]);
+        $fields = $request->validated();
         $change($member, $fields['section'] ?? null, $request->boolean('left'), $this->person($request));
 
         return redirect()->route('members.show', $member)->with('said', 'Saved.');
     }
 
-    public function allowance(Request $request, Membership $member, ChangeAllowance $change): RedirectResponse
+    public function allowance(AllowanceRequest $request, Membership $member, ChangeAllowance $change): RedirectResponse
     {
-        $this->authorize('coordinate', $member->module);
         abort_if($member->role !== Role::Student, 422);
-        $fields = $request->validate(
-            [
-                'extra_days' => ['required', 'integer', 'between:0,60'],
-                'extra_percent' => ['required', 'integer', 'between:0,200'],
-                'reason' => ['nullable', 'string', 'max:500'],
-            ],
-            [
-                'extra_days.*' => 'Extra days are a whole number from 0 to 60.',
-                'extra_percent.*' => 'Extra time is a whole number from 0 to 200 percent.',
-            ],
-        );
+        $fields = $request->validated();
         $reason = trim((string) ($fields['reason'] ?? ''));
         if ($reason === '' && (int) $fields['extra_days'] + (int) $fields['extra_percent'] > 0) {
             throw ValidationException::withMessages(['reason' => 'Say why: whoever asks later finds it here.']);
@@ -87,24 +79,17 @@ final class MemberController extends Controller
             ->with('said', 'Saved. Due times that are still to come follow it.');
     }
 
-    public function extension(Request $request, Script $script, ChangeExtension $change): RedirectResponse
+    public function extension(ExtensionRequest $request, Script $script, ChangeExtension $change): RedirectResponse
     {
-        $this->authorize('coordinate', $script);
         $member = $this->memberOf($script);
         if ($request->boolean('take_back')) {
             $change($script, null, '', $this->person($request));
 
             return redirect()->route('members.show', $member)->with('said', 'The extension is taken back.');
         }
-        $fields = $request->validate(
-            ['extension' => ['required', 'string'], 'extension_reason' => ['required', 'string', 'max:500']],
-            [
-                'extension.required' => 'Write the day and time until which the work may come in.',
-                'extension_reason.required' => 'Say why: whoever asks later finds it here.',
-            ],
-        );
+        $fields = $request->validated();
         try {
-            $due = Clock::parse($fields['extension']);
+            $due = LocalTime::parse($fields['extension']);
         } catch (InvalidArgumentException $e) {
             throw ValidationException::withMessages(['extension' => 'Write a day and time; '.$e->getMessage().'.']);
         }
@@ -114,12 +99,9 @@ final class MemberController extends Controller
             ->with('said', 'The extension is given, and the student is told by mail.');
     }
 
-    public function waiver(Request $request, Script $script, WaiveLateness $waive): RedirectResponse
+    public function waiver(WaiverRequest $request, Script $script, WaiveLateness $waive): RedirectResponse
     {
-        $this->authorize('coordinate', $script);
-        $fields = $request->validate(
-            ['waiver' => ['nullable', 'string', 'max:500'], 'take_back' => ['nullable', 'in:1']]
-        );
+        $fields = $request->validated();
         $back = $request->boolean('take_back');
         if (! $back && trim((string) ($fields['waiver'] ?? '')) === '') {
             throw ValidationException::withMessages(['waiver' => 'Say why the lateness is waived.']);
@@ -131,16 +113,9 @@ final class MemberController extends Controller
     }
 
     /** The original of the attempt that counts; markers and everyone else get the copy without names. */
-    public function original(Request $request, Script $script, OpenOriginal $open): StreamedResponse
+    public function original(OriginalRequest $request, Script $script, OpenOriginal $open): StreamedResponse
     {
-        $this->authorize('coordinate', $script);
-        $fields = $request->validate(
-            [
-                'original_reason' => ['required', 'string', 'max:500'],
-                'number' => ['nullable', 'integer', 'between:1,50'],
-            ],
-            ['original_reason.required' => 'Say why you open the original: it is logged.'],
-        );
+        $fields = $request->validated();
         $file = $open($script, (int) ($fields['number'] ?? 1), $fields['original_reason'], $this->person($request));
 
         return Storage::download(

@@ -4,22 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Collect\AddPeople;
+use App\Actions\Plan\MakeModule;
 use App\Enums\Role;
-use App\Logbook\Entry;
-use App\Logbook\Logbook;
-use App\Logbook\LogEvent;
+use App\Http\Requests\ModuleRequest;
 use App\Models\Assignment;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\AssignmentCounts;
-use App\Support\InOrder;
+use App\Queries\AssignmentCounts;
+use App\Queries\NameOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -40,20 +37,9 @@ final class ModuleController extends Controller
         return view('modules.index', ['modules' => $modules, 'person' => $person]);
     }
 
-    public function store(Request $request, AddPeople $addPeople, Logbook $logbook): RedirectResponse
+    public function store(ModuleRequest $request, MakeModule $make): RedirectResponse
     {
-        $this->authorize('create', Module::class);
-        $fields = $request->validate([
-            'code' => ['required', 'string', 'max:30'],
-            'title' => ['required', 'string', 'max:150'],
-            'coordinator_name' => ['required', 'string', 'max:150'],
-            'coordinator_email' => ['required', 'email', 'max:190'],
-            'same' => ['nullable', 'in:1'],
-        ], [
-            'code.required' => 'Give the module a code.', 'title.required' => 'Give it a title.',
-            'coordinator_name.required' => 'Say who coordinates it.',
-            'coordinator_email.*' => 'Write the coordinator’s e-mail address.',
-        ]);
+        $fields = $request->validated();
         if (! $request->boolean('same') && Module::query()->where('code', $fields['code'])->exists()) {
             throw ValidationException::withMessages(
                 [
@@ -62,26 +48,10 @@ final class ModuleController extends Controller
             );
         }
         $known = User::query()->where('email', User::addressKey($fields['coordinator_email']))->first();
-        $person = $this->person($request);
-        $module = DB::transaction(function () use ($fields, $addPeople, $person, $known, $logbook): Module {
-            $module = Module::query()->create(['code' => $fields['code'], 'title' => $fields['title']]);
-            $addPeople(
-                $module, Role::Coordinator,
-                [
-                    [
-                        'name' => $fields['coordinator_name'], 'email' => mb_strtolower($fields['coordinator_email']),
-                        'number' => null, 'section' => null,
-                    ],
-                ],
-            );
-
-            $logbook->write(
-                Entry::of(LogEvent::ModuleMade)->on($module)->with(themselves: $known?->is($person) === true)
-                    ->by($person)
-            );
-
-            return $module;
-        });
+        $module = $make(
+            $fields['code'], $fields['title'], $fields['coordinator_name'], $fields['coordinator_email'],
+            $request->person(),
+        );
         $kept = $known === null || $known->name === trim($fields['coordinator_name'])
             ? ''
             : " That address belongs to {$known->name}, who has an account under that name; it stays as it is.";
@@ -98,7 +68,9 @@ final class ModuleController extends Controller
         $assignments = $module->assignments()->orderByDesc('due_at')->get()
             ->filter(fn (Assignment $assignment) => ! $isStudent || $assignment->isOpen());
         $staff = $module->members()->with('user')->where('role', '!=', Role::Student)->get()
-            ->sortBy(fn (Membership $m) => [array_search($m->role, Role::cases(), true), InOrder::key($m->user->name)]);
+            ->sortBy(
+                fn (Membership $m) => [array_search($m->role, Role::cases(), true), NameOrder::key($m->user->name)]
+            );
 
         return view('modules.show', [
             'module' => $module,

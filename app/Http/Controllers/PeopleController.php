@@ -6,14 +6,14 @@ namespace App\Http\Controllers;
 
 use App\Actions\Collect\AddPeople;
 use App\Enums\Role;
+use App\Http\Requests\PeopleRequest;
+use App\Imports\PeopleLines;
 use App\Models\Membership;
 use App\Models\Module;
-use App\Support\InOrder;
-use App\Support\PeopleLines;
+use App\Queries\NameOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /**
  * The people of a module.
@@ -35,7 +35,8 @@ final class PeopleController extends Controller
             'staff' => $module->memberships()->where('role', '<>', Role::Student)->with('user')->get()
                 ->sortBy(
                     fn (Membership $m) => [
-                        array_search($m->role, Role::cases(), true), $m->left_at !== null, InOrder::key($m->user->name),
+                        array_search($m->role, Role::cases(), true), $m->left_at !== null,
+                        NameOrder::key($m->user->name),
                     ]
                 )->groupBy(fn (Membership $m) => $m->role->value),
             'students' => $module->memberships()->where('role', Role::Student)
@@ -55,13 +56,9 @@ final class PeopleController extends Controller
         ]);
     }
 
-    public function store(Request $request, Module $module, AddPeople $add): RedirectResponse
+    public function store(PeopleRequest $request, Module $module, AddPeople $add): RedirectResponse
     {
-        $this->authorize('addPeople', $module);
-        $fields = $request->validate([
-            'role' => ['required', Rule::enum(Role::class)],
-            'lines' => ['required', 'string', 'max:100000'],
-        ]);
+        $fields = $request->validated();
         $people = PeopleLines::read($fields['lines']);
         $done = $add($module, Role::from($fields['role']), $people);
         $said = implode('; ', array_filter([

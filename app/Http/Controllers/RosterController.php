@@ -5,23 +5,24 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Collect\ApplyRoster;
-use App\Actions\Collect\ReadWork;
+use App\Actions\Collect\BeginRoster;
+use App\Actions\Collect\SayHowRosterReads;
 use App\Enums\HandInBy;
+use App\Http\Requests\Roster\ApplyRosterRequest;
+use App\Http\Requests\Roster\RosterChoicesRequest;
+use App\Http\Requests\Roster\RosterRequest;
+use App\Imports\RosterReading;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Models\Module;
 use App\Models\RosterImport;
-use App\Support\RosterReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use YoungHarbor\Core\Formats\RosterTable;
 use YoungHarbor\Core\Input\Fault;
@@ -32,33 +33,15 @@ use YoungHarbor\Core\Input\InvalidInput;
  */
 final class RosterController extends Controller
 {
-    public function store(Request $request, Module $module, RosterReading $reading): RedirectResponse
+    public function store(RosterRequest $request, Module $module, BeginRoster $begin): RedirectResponse
     {
-        $this->authorize('addPeople', $module);
-        $request->validate([
-            'roster' => ['required', 'file', 'max:'.(int) config('harbor.upload.max_megabytes') * 1024],
-        ], [
-            'roster.required' => 'Choose a CSV file, or a ZIP with OneRoster files.',
-            'roster.max' => 'The file is larger than '.(int) config('harbor.upload.max_megabytes').' MB.',
-            'roster.uploaded' => 'The file did not arrive whole. Choose it again.',
-        ]);
         $file = $request->file('roster');
         assert($file instanceof UploadedFile);
         try {
-            $begun = $reading->begin($file->getRealPath());
+            return redirect()->route('rosters.show', $begin($module, $file, $request->person()));
         } catch (InvalidInput $e) {
             throw ValidationException::withMessages(['roster' => $this->said($e)]);
         }
-        $path = 'rosters/'.Str::uuid()->toString();
-        Storage::put($path, (string) $file->get());
-        $import = RosterImport::query()->create(
-            [
-                'module_id' => $module->id, 'made_by' => $this->person($request)->id,
-                'file_name' => ReadWork::safeName($file->getClientOriginalName()), 'path' => $path, ...$begun,
-            ]
-        );
-
-        return redirect()->route('rosters.show', $import);
     }
 
     public function show(RosterImport $import, RosterReading $reading): View|RedirectResponse
@@ -92,20 +75,10 @@ final class RosterController extends Controller
     }
 
     /** Says what columns and classes are. */
-    public function update(Request $request, RosterImport $import): RedirectResponse
-    {
-        $this->authorize('addPeople', $import->module);
-        $fields = $request->validate([
-            'columns' => ['nullable', 'array'], 'columns.*' => ['nullable', 'integer', 'min:0', 'max:500'],
-            'role' => ['nullable', 'in:student,tutor'], 'roles' => ['nullable', 'array', 'max:40'],
-            'roles.*' => ['nullable', 'in:coordinator,tutor,examiner,student,skip'],
-            'classes' => ['nullable', 'array', 'max:2000'], 'classes.*' => ['string', 'max:200'],
-            'complete' => ['nullable', 'in:1'],
-            'groups' => [
-                'bail', 'nullable', 'string',
-                Rule::exists('assignments', 'public_id')->where('module_id', $import->module_id),
-            ],
-        ]);
+    public function update(
+        RosterChoicesRequest $request, RosterImport $import, SayHowRosterReads $say,
+    ): RedirectResponse {
+        $fields = $request->validated();
         $columns = array_map(
             intval(...),
             array_filter(
@@ -113,22 +86,20 @@ final class RosterController extends Controller
                 fn (mixed $column) => $column !== null && $column !== '',
             ),
         );
-        $import->update(['choices' => $import->kind === 'table'
+        $say($import, $import->kind === 'table'
             ? [
                 'columns' => $columns, 'role' => $fields['role'] ?? 'student',
                 'roles' => array_filter($fields['roles'] ?? [], fn (mixed $role) => is_string($role) && $role !== ''),
                 'complete' => $request->boolean('complete'), 'groups' => $fields['groups'] ?? null,
                 'read_as' => $import->choices['read_as'] ?? null,
             ]
-            : ['classes' => array_values($fields['classes'] ?? []), 'complete' => $request->boolean('complete')]]);
+            : ['classes' => array_values($fields['classes'] ?? []), 'complete' => $request->boolean('complete')]);
 
         return redirect()->route('rosters.show', $import);
     }
 
-    public function apply(Request $request, RosterImport $import, ApplyRoster $apply): RedirectResponse
+    public function apply(ApplyRosterRequest $request, RosterImport $import, ApplyRoster $apply): RedirectResponse
     {
-        $this->authorize('addPeople', $import->module);
-        $request->validate(['seen' => ['required', 'string', 'max:64']]);
         try {
             $done = $apply($import, $request->string('seen')->toString(), $this->person($request));
         } catch (InvalidInput $e) {
@@ -147,9 +118,7 @@ final class RosterController extends Controller
     public function export(Module $module, string $form, RosterReading $reading, Logbook $logbook): Response
     {
         $this->authorize('addPeople', $module);
-        DB::transaction(
-            fn () => $logbook->write(Entry::of(LogEvent::ListOfPeopleTaken)->on($module)->with(form: $form))
-        );
+        $logbook->note(Entry::of(LogEvent::ListOfPeopleTaken)->on($module)->with(form: $form));
         $name = Str::slug($module->code).'-people';
 
         return $form === 'csv'

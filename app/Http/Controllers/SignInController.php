@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\SignInRequest;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -12,7 +13,6 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Validation\ValidationException;
 
@@ -26,12 +26,9 @@ final class SignInController extends Controller
         return view('sign-in');
     }
 
-    public function store(Request $request, Logbook $logbook): RedirectResponse
+    public function store(SignInRequest $request, Logbook $logbook): RedirectResponse
     {
-        $fields = $request->validate(
-            ['email' => ['required', 'string', 'max:190'], 'password' => ['required', 'string', 'max:200']],
-            ['email.*' => 'Write the e-mail address of your account.', 'password.*' => 'Write your password.'],
-        );
+        $fields = $request->validated();
         $user = User::query()->where('email', User::addressKey($fields['email']))->first();
         if (! $this->matches($fields['password'], $user) || $user === null) {
             throw ValidationException::withMessages(
@@ -40,7 +37,7 @@ final class SignInController extends Controller
         }
         Auth::login($user);
         $request->session()->regenerate();
-        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::SignedIn)->by($user)));
+        $logbook->note(Entry::of(LogEvent::SignedIn)->by($user));
 
         return redirect()->intended(route('today'));
     }

@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Account\ChangePassword;
-use App\Logbook\LogEvent;
+use App\Actions\Account\ChooseFirstPassword;
+use App\Http\Requests\WelcomeRequest;
 use App\Models\User;
-use App\Rules\SafePassword;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 
 /**
  * Someone who was added to a module chooses a password, through the signed link in their mail. It works once; one that
@@ -26,29 +24,12 @@ final class WelcomeController extends Controller
         return $this->holds($request, $user) ? view('welcome', ['user' => $user]) : $this->old($user, $request);
     }
 
-    public function store(Request $request, User $user, ChangePassword $change): RedirectResponse|Response
+    public function store(WelcomeRequest $request, User $user, ChooseFirstPassword $choose): RedirectResponse|Response
     {
-        if (! $this->holds($request, $user)) {
+        if (! $request->holds()) {
             return $this->old($user, $request);
         }
-        $request->validate(
-            ['password' => ['required', 'string', 'max:200', 'confirmed', new SafePassword($user->email, $user->name)]],
-            [
-                'password.required' => 'Choose a password.',
-                'password.confirmed' => 'The two passwords are not the same.',
-            ],
-        );
-        $chosen = DB::transaction(function () use ($user, $request, $change): bool {
-            // Opened in two places at once, it works in the first.
-            $stored = User::query()->lockForUpdate()->findOrFail($user->id);
-            if ($stored->joined_at !== null) {
-                return false;
-            }
-            $change($stored, $request->string('password')->toString(), LogEvent::PasswordChosen);
-
-            return true;
-        });
-        if (! $chosen) {
+        if (! $choose($user, $request->string('password')->toString())) {
             return $this->old($user->refresh(), $request);
         }
         Auth::login($user->refresh());

@@ -14,8 +14,8 @@ use App\Models\Rubric;
 use App\Models\RubricVersion;
 use App\Models\User;
 use App\Models\WritingBaseline;
-use App\Support\Clock;
-use App\Support\RubricLibrary;
+use App\Queries\Plan\RubricLibrary;
+use App\Wording\LocalTime;
 use Closure;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -71,7 +71,7 @@ final class AssignmentRequest extends FormRequest
     {
         $time = ['nullable', 'string', function (string $field, mixed $value, Closure $fail): void {
             try {
-                Clock::parse(is_string($value) ? $value : '-');
+                LocalTime::parse(is_string($value) ? $value : '-');
             } catch (InvalidArgumentException $e) {
                 $fail('Write a day and time; '.$e->getMessage().'.');
             }
@@ -158,9 +158,9 @@ final class AssignmentRequest extends FormRequest
             if ($validator->errors()->isNotEmpty()) {
                 return;
             }
-            $opens = Clock::parse($this->input('opens_at'));
-            $due = Clock::parse($this->input('due_at'));
-            $closes = Clock::parse($this->input('closes_at'));
+            $opens = LocalTime::parse($this->input('opens_at'));
+            $due = LocalTime::parse($this->input('due_at'));
+            $closes = LocalTime::parse($this->input('closes_at'));
             if ($opens !== null && $due !== null && $due->lte($opens)) {
                 $validator->errors()->add('due_at', 'The due time must lie after the opening time.');
             }
@@ -190,9 +190,9 @@ final class AssignmentRequest extends FormRequest
             'title' => $this->string('title')->trim()->toString(),
             // Forms send line breaks of their own kind.
             'brief' => str_replace("\r\n", "\n", (string) $this->input('brief')),
-            'opens_at' => Clock::parse($this->input('opens_at')),
-            'due_at' => Clock::parse($this->input('due_at')),
-            'closes_at' => Clock::parse($this->input('closes_at')),
+            'opens_at' => LocalTime::parse($this->input('opens_at')),
+            'due_at' => LocalTime::parse($this->input('due_at')),
+            'closes_at' => LocalTime::parse($this->input('closes_at')),
             'promised_on' => $this->input('promised_on'),
             'bands' => $this->input('bands') === 'kept'
                 ? $this->keptBands()

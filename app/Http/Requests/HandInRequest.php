@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Actions\Collect\ReadWork;
+use App\Actions\Collect\KeepTypedText;
 use App\Extraction\Refusal;
+use App\Handins\WorkReader;
 use App\Models\Assignment;
 use App\Models\Script;
-use App\Models\TypedText;
 use App\Models\Upload;
 use App\Models\User;
 use Illuminate\Contracts\Validation\Validator;
@@ -80,8 +80,7 @@ final class HandInRequest extends FormRequest
             ->where('student_id', $this->student()->id)->first();
         $text = $this->input('typed_text');
         if ($script !== null && is_string($text) && $text !== '' && mb_strlen($text) <= 400_000) {
-            $kept = TypedText::query()->firstOrNew(['script_id' => $script->id, 'student_id' => $script->student_id]);
-            $kept->fill(['text' => $text, 'lock_version' => ($kept->lock_version ?? 0) + 1])->save();
+            app(KeepTypedText::class)($script, $text, null);
         }
     }
 
@@ -130,7 +129,7 @@ final class HandInRequest extends FormRequest
     private function webLink(): WebLink
     {
         try {
-            return WebLink::of((string) $this->input('link'), ReadWork::masks($this->authors()));
+            return WebLink::of((string) $this->input('link'), WorkReader::masks($this->authors()));
         } catch (InvalidInput $e) {
             throw new Refusal($e->faults[0]->what);
         }

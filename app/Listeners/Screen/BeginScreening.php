@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Listeners\Screen;
 
+use App\Actions\Screen\AwaitMeasuring;
 use App\Events\HandinRead;
-use App\Jobs\CompareHandin;
-use App\Jobs\PrepareHandin;
+use App\Jobs\CompareHandinJob;
+use App\Jobs\PrepareHandinJob;
 use App\Models\OverlapReport;
-use App\Models\WritingReport;
 
 /**
  * Has what was read looked through for names, and what counts compared and measured. With one mark a group, one of its
@@ -16,6 +16,10 @@ use App\Models\WritingReport;
  */
 final class BeginScreening
 {
+    public function __construct(private readonly AwaitMeasuring $measure)
+    {
+    }
+
     public function handle(HandinRead $event): void
     {
         $handin = $event->handin;
@@ -23,11 +27,11 @@ final class BeginScreening
         if ($script->lead_id !== null) {
             return;
         }
-        $handin->prepared_at === null && PrepareHandin::dispatch($handin->id)->afterCommit();
+        $handin->prepared_at === null && PrepareHandinJob::dispatch($handin->id)->afterCommit();
         if ($script->current_handin_id === $handin->id) {
             OverlapReport::query()->firstOrCreate(['handin_id' => $handin->id]);
-            CompareHandin::dispatch($handin->id)->afterCommit();
-            WritingReport::await($script->assignment, $handin);
+            CompareHandinJob::dispatch($handin->id)->afterCommit();
+            ($this->measure)($script->assignment, $handin);
         }
     }
 }

@@ -8,14 +8,14 @@ use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Mark as MarkModel;
 use App\Models\User;
-use App\Support\AssignmentCounts;
+use App\Queries\AssignmentCounts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\View\Component;
 use YoungHarbor\Core\Fairway\Counts;
 use YoungHarbor\Core\Fairway\Fairway as CoreFairway;
-use YoungHarbor\Core\Fairway\Mark;
+use YoungHarbor\Core\Fairway\StageMark;
 use YoungHarbor\Core\Stage;
 
 /**
@@ -40,7 +40,7 @@ final class Fairway extends Component
 
     public function render(): View
     {
-        return view('components.fairway', ['marks' => array_map(fn (Mark $mark) => [
+        return view('components.fairway', ['marks' => array_map(fn (StageMark $mark) => [
             'mark' => $this->role === Role::Coordinator ? $mark : $this->forStaff($mark),
             'link' => $this->link($mark->stage),
         ], CoreFairway::of($this->numbers()))]);
@@ -61,7 +61,7 @@ final class Fairway extends Component
     }
 
     /** Markers and the examiner are told what waits for them, not for the coordinator. */
-    private function forStaff(Mark $mark): Mark
+    private function forStaff(StageMark $mark): StageMark
     {
         if ($mark->stage === Stage::Mark && $this->role === Role::Tutor) {
             $open = $this->openMarks ?? MarkModel::onDesks()->where('marker_id', Auth::id())->whereNull('done_at')
@@ -70,12 +70,12 @@ final class Fairway extends Component
                     fn ($query) => $query->select('id')->from('scripts')->where('assignment_id', $this->assignment->id),
                 )->count();
 
-            return new Mark(
+            return new StageMark(
                 $mark->stage, $mark->progress, $open === 0 ? 'nothing left for you' : "{$open} still yours", $open > 0,
             );
         }
 
-        return new Mark(
+        return new StageMark(
             $mark->stage, $mark->progress,
             in_array($mark->stage, [Stage::Collect, Stage::Screen, Stage::ShareOut], true) ? '' : $mark->note,
         );

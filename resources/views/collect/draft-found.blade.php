@@ -5,7 +5,7 @@
     @if ($draft->state->isUnderWay())
         <div class="panel max-w-2xl" aria-live="polite">
             <p class="font-bold">{{ $draft->files !== null ? 'Being read' : ($draft->state === ReportState::Running ? "{$draft->compared} of {$draft->to_compare} compared" : 'Waiting to be compared') }}</p>
-            <p class="quiet small">@if ($draft->files === null){{ number_format($draft->words) }} words were read, {{ App\Support\Clock::shown($draft->created_at) }}.@else Sent {{ App\Support\Clock::shown($draft->created_at) }}. You can leave this page; the draft is listed where you hand in.@endif</p>
+            <p class="quiet small">@if ($draft->files === null){{ number_format($draft->words) }} words were read, {{ App\Wording\LocalTime::shown($draft->created_at) }}.@else Sent {{ App\Wording\LocalTime::shown($draft->created_at) }}. You can leave this page; the draft is listed where you hand in.@endif</p>
             @foreach ($draft->notes as $note)<p class="small mt-2">{{ $note }}</p>@endforeach
             <noscript><p class="quiet small">Load this page again in a moment.</p></noscript>
         </div>

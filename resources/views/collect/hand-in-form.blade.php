@@ -26,7 +26,7 @@
         <div class="field">
             <label class="label" for="f-typed_text">or type your text</label>
             <textarea class="input" id="f-typed_text" name="typed_text" rows="{{ $typed === null ? 5 : 14 }}" data-keeps="{{ route('typed.update', $assignment) }}" data-seen="{{ $typed->lock_version ?? 0 }}" aria-describedby="d-typed">{{ $typed->text ?? '' }}</textarea>
-            <p class="hint" id="d-typed" data-kept role="status">{{ $typed === null ? 'Kept as you type, for you alone.' : 'Kept '.App\Support\Clock::shown($typed->updated_at).'; not handed in.' }}</p>
+            <p class="hint" id="d-typed" data-kept role="status">{{ $typed === null ? 'Kept as you type, for you alone.' : 'Kept '.App\Wording\LocalTime::shown($typed->updated_at).'; not handed in.' }}</p>
         </div>
     @endif
     @if ($assignment->declaration)

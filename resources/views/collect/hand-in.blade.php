@@ -1,5 +1,5 @@
 @php
-    use App\Support\Clock;
+    use App\Wording\LocalTime;
     $current = $script?->handins->firstWhere('id', $script->current_handin_id);
     $preview ??= false;
     $dueTime ??= null;
@@ -17,10 +17,10 @@
     <div class="split">
         <div>
             @if (($last = $script?->handins->first()) && $last->unreadable !== null)
-                <div class="notice refusal mb-4" role="status"><p class="font-bold">{{ $last->attempt === 1 && $script->handins->count() === 1 ? 'What you handed in' : "Attempt {$last->attempt}" }} could not be read, so it does not count.</p><p class="mt-1">{{ $last->unreadable }}</p><p class="small mt-1">It arrived {{ Clock::shown($last->received_at) }}. <a href="{{ route('receipts.show', $last) }}">Receipt</a></p></div>
+                <div class="notice refusal mb-4" role="status"><p class="font-bold">{{ $last->attempt === 1 && $script->handins->count() === 1 ? 'What you handed in' : "Attempt {$last->attempt}" }} could not be read, so it does not count.</p><p class="mt-1">{{ $last->unreadable }}</p><p class="small mt-1">It arrived {{ LocalTime::shown($last->received_at) }}. <a href="{{ route('receipts.show', $last) }}">Receipt</a></p></div>
             @endif
             @if ($script && $script->takesHandIns())<p class="mb-4 lg:hidden"><a class="button" href="#hand-in">Hand in</a></p>@endif
-            <p class="mb-1">Due <b>{{ Clock::shown($due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ Clock::shown($closes) }} and marked as late</span>@endif</p>
+            <p class="mb-1">Due <b>{{ LocalTime::shown($due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ LocalTime::shown($closes) }} and marked as late</span>@endif</p>
             @if ($own)
                 <details class="mb-4"><summary>Why then: this is your own due time</summary><div class="sheet mt-2 px-4 py-1 max-w-2xl scroll"><x-working :lines="$dueTime->working->toArray()" /></div><p class="quiet small mt-1">{{ implode(' ', $granted) }} Markers do not see this, nor when you hand in.</p></details>
             @else<div class="mb-4"></div>@endif
@@ -59,7 +59,7 @@
             @if ($current)
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
-                    <p class="mt-1">{{ Clock::shown($current->received_at) }}, {{ $current->read_at === null ? lcfirst($current->reading()) : number_format($current->words).' words' }}</p>
+                    <p class="mt-1">{{ LocalTime::shown($current->received_at) }}, {{ $current->read_at === null ? lcfirst($current->reading()) : number_format($current->words).' words' }}</p>
                     <p class="quiet small break-words">{{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? '' : ', handed in by '.$current->by->name }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show', $current) }}">Receipt, and what was read of it</a></p>
                     @can('viewOwnConversation', $script)<p class="mt-1"><a href="{{ route('screen.own-record', $script) }}">Your coordinator wrote to you about it</a></p>@endcan
@@ -76,7 +76,7 @@
             @elseif ($withMarkers)
                 <p class="quiet">Your work is with its markers, so what you handed in counts.</p>
             @elseif (! $script->takesHandIns())
-                <x-empty title="Closed">This assignment closed on {{ Clock::shown($closes) }}.</x-empty>
+                <x-empty title="Closed">This assignment closed on {{ LocalTime::shown($closes) }}.</x-empty>
             @else
                 @include('collect.hand-in-form')
             @endif
@@ -84,7 +84,7 @@
                 <section class="panel mt-4">
                     <h2 class="mb-1">Check a draft first</h2>
                     <p class="hint mb-2">See what is read of it, whether it names you, and which of its words stand in what others have handed in. It is not handed in, and nobody else sees it.</p>
-                    @foreach ($drafts as $draft)<p class="small"><a href="{{ route('drafts.show', $draft) }}">Draft of {{ Clock::shown($draft->created_at) }}</a> <span class="quiet">{{ $draft->share === null ? $draft->state->value : $draft->share.' %' }}</span></p>@endforeach
+                    @foreach ($drafts as $draft)<p class="small"><a href="{{ route('drafts.show', $draft) }}">Draft of {{ LocalTime::shown($draft->created_at) }}</a> <span class="quiet">{{ $draft->share === null ? $draft->state->value : $draft->share.' %' }}</span></p>@endforeach
                     @if ($checksLeft === 0)
                         <p class="mt-2">You have used your {{ $assignment->self_checks }} {{ $assignment->self_checks === 1 ? 'check' : 'checks' }}.</p>
                     @else
@@ -103,7 +103,7 @@
                     <h2 class="mb-1">Your attempts</h2>
                     @foreach ($script->handins as $attempt)
                         <div class="flex flex-wrap items-baseline gap-x-3 py-1">
-                            <a href="{{ route('receipts.show', $attempt) }}">Attempt {{ $attempt->attempt }}</a> <span class="quiet small">{{ Clock::shown($attempt->received_at) }}{{ $attempt->late ? ', late' : '' }}{{ $attempt->unreadable === null ? '' : ', could not be read' }}</span>
+                            <a href="{{ route('receipts.show', $attempt) }}">Attempt {{ $attempt->attempt }}</a> <span class="quiet small">{{ LocalTime::shown($attempt->received_at) }}{{ $attempt->late ? ', late' : '' }}{{ $attempt->unreadable === null ? '' : ', could not be read' }}</span>
                             @if ($attempt->id === $script->current_handin_id)<b class="kelp ml-auto">counts</b>
                             @elseif ($attempt->unreadable === null && ! $withMarkers && $script->takesHandIns())<form class="ml-auto" method="post" action="{{ route('receipts.choose', $attempt) }}">@csrf<button class="link small">let this one count</button></form>@endif
                         </div>

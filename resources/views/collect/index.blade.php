@@ -1,6 +1,6 @@
 @php
-    use App\Support\Clock;
-    use App\Support\Cohort;
+    use App\Wording\LocalTime;
+    use App\Queries\Collect\Cohort;
     $time = fn (?string $at) => $at === null ? null : Illuminate\Support\Carbon::parse($at, 'UTC');
     $past = $assignment->isPastDue();
     $out = $cohort->anyOut;
@@ -14,10 +14,10 @@
     @if ($counts[''] + $counts['left'] === 0)
         <x-empty title="Nobody to collect from">@if ($assignment->isPublished()) There is no student in this module yet. <a href="{{ route('people.index', $assignment->module) }}">Add them under People</a> @else Students are listed here once the assignment is open to them. @endif</x-empty>
     @else
-        @if ($beingRead > 0)<p class="notice mb-3">{{ $beingRead === 1 ? 'One hand-in is' : number_format($beingRead).' hand-ins are' }} still being read. {{ $beingRead === 1 ? 'It has' : 'They have' }} arrived, and {{ $beingRead === 1 ? 'is' : 'are' }} counted here; screening and sharing out follow by themselves.@if ($unreadSince) The oldest waits since {{ Clock::shown($unreadSince) }}: tell whoever runs Young Harbor here that its worker may stand still.@endif</p>@endif
+        @if ($beingRead > 0)<p class="notice mb-3">{{ $beingRead === 1 ? 'One hand-in is' : number_format($beingRead).' hand-ins are' }} still being read. {{ $beingRead === 1 ? 'It has' : 'They have' }} arrived, and {{ $beingRead === 1 ? 'is' : 'are' }} counted here; screening and sharing out follow by themselves.@if ($unreadSince) The oldest waits since {{ LocalTime::shown($unreadSince) }}: tell whoever runs Young Harbor here that its worker may stand still.@endif</p>@endif
         @if ($unreadable->isNotEmpty())
             <details class="notice mb-3" @if ($unreadable->count() < 4) open @endif><summary>{{ $unreadable->count() === 1 ? 'One student’s last attempt could not be read' : 'The last attempts of '.$unreadable->count().' students could not be read' }} and {{ $unreadable->count() === 1 ? 'does' : 'do' }} not count</summary>
-                <ul class="mt-1">@foreach ($unreadable as $handin)<li>{{ $handin->script->student->name }}, attempt {{ $handin->attempt }}, arrived {{ Clock::shown($handin->received_at) }}{{ $handin->late ? ', late' : '' }}: {{ $handin->unreadable }}</li>@endforeach</ul>
+                <ul class="mt-1">@foreach ($unreadable as $handin)<li>{{ $handin->script->student->name }}, attempt {{ $handin->attempt }}, arrived {{ LocalTime::shown($handin->received_at) }}{{ $handin->late ? ', late' : '' }}: {{ $handin->unreadable }}</li>@endforeach</ul>
                 <p class="quiet small mt-1">Each was told by mail, with what to do. Lateness that follows from it can be waived on the student’s page.</p></details>
         @endif
         @if ($counts['in'] > 0)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}" hx-trigger="load"></div>@endif
@@ -56,12 +56,12 @@
                     <tr>
                         <td>@if ($row->member)<a class="font-bold" href="{{ route('members.show', $row->member) }}">{{ $row->name }}</a>@else{{ $row->name }}@endif @if (! $cohort->byGroup && $row->number)<span class="quiet small whitespace-nowrap">{{ $row->number }}</span>@endif</td>
                         <td class="lg:whitespace-nowrap" data-label="{{ $cohort->byGroup ? 'Group' : 'Section' }}">{{ $cohort->byGroup ? $row->group_name ?? 'in no group' : $row->section }}@if (! $cohort->byGroup && $row->group_name) <span class="quiet small">{{ $row->group_name }}</span>@endif</td>
-                        <td class="lg:whitespace-nowrap" data-label="Brief opened">@if ($row->brief_opened_at){{ Clock::shown($time($row->brief_opened_at)) }}@elseif (! $row->received_at)<span class="quiet">not yet</span>@else–@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="Brief opened">@if ($row->brief_opened_at){{ LocalTime::shown($time($row->brief_opened_at)) }}@elseif (! $row->received_at)<span class="quiet">not yet</span>@else–@endif</td>
                         <td data-label="Draft">{{ (int) $row->drafts > 0 ? ((int) $row->drafts === 1 ? 'checked' : "{$row->drafts} checked") : '' }}@if ($row->template_taken_at) <span class="quiet small">template taken</span>@endif</td>
-                        <td class="lg:whitespace-nowrap" data-label="Due">@if ($row->more_time)<b>{{ Clock::shown($time($row->due_at)) }}</b> <span class="quiet small">more time</span>@else<span class="quiet">{{ $row->due_at ? Clock::shown($time($row->due_at)) : '' }}</span>@endif</td>
-                        <td class="lg:whitespace-nowrap" data-label="Handed in">@if ($row->received_at){{ Clock::shown($time($row->received_at)) }}@if ((int) $row->attempt > 1) <span class="quiet small">attempt {{ $row->attempt }}</span>@endif @else<span class="quiet">not yet</span>@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="Due">@if ($row->more_time)<b>{{ LocalTime::shown($time($row->due_at)) }}</b> <span class="quiet small">more time</span>@else<span class="quiet">{{ $row->due_at ? LocalTime::shown($time($row->due_at)) : '' }}</span>@endif</td>
+                        <td class="lg:whitespace-nowrap" data-label="Handed in">@if ($row->received_at){{ LocalTime::shown($time($row->received_at)) }}@if ((int) $row->attempt > 1) <span class="quiet small">attempt {{ $row->attempt }}</span>@endif @else<span class="quiet">not yet</span>@endif</td>
                         <td>@if ($row->left_at)<span class="quiet">left</span>@elseif ($row->late && $row->waived_at)late, waived @elseif ($row->late)<span class="signal">late</span>@elseif (! $row->received_at && $row->due_at && $time($row->due_at)->isPast())<span class="signal">missing</span>@endif</td>
-                        @if ($out)<td data-label="Result">@if ($row->first_opened_at)opened {{ Clock::shown($time($row->first_opened_at)) }}@if ((int) $row->seconds_open > 0) <span class="quiet small">read {{ (int) $row->seconds_open < 90 ? (int) $row->seconds_open.' s' : round($row->seconds_open / 60).' min' }}</span>@endif @elseif ($row->result_id)<span class="signal">not opened</span>@endif</td>@endif
+                        @if ($out)<td data-label="Result">@if ($row->first_opened_at)opened {{ LocalTime::shown($time($row->first_opened_at)) }}@if ((int) $row->seconds_open > 0) <span class="quiet small">read {{ (int) $row->seconds_open < 90 ? (int) $row->seconds_open.' s' : round($row->seconds_open / 60).' min' }}</span>@endif @elseif ($row->result_id)<span class="signal">not opened</span>@endif</td>@endif
                     </tr>
                 @empty
                     <tr><td colspan="8" class="quiet">Nobody in this list. <a href="{{ route('collect.index', $assignment) }}">Show everyone</a></td></tr>

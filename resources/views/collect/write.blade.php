@@ -24,7 +24,7 @@
                 @elseif ($sent->isNotEmpty())
                     <h2 class="mb-2">Written before</h2>
                     @foreach ($sent as $message)
-                        <details class="panel mb-3"><summary><b>{{ $message->subject }}</b> <span class="quiet small">{{ App\Support\Clock::shown($message->created_at) }}, {{ $message->sender->name }}; {{ $message->recipients }}: {{ $message->shown }}</span></summary><p class="whitespace-pre-line mt-2">{{ $message->body }}</p></details>
+                        <details class="panel mb-3"><summary><b>{{ $message->subject }}</b> <span class="quiet small">{{ App\Wording\LocalTime::shown($message->created_at) }}, {{ $message->sender->name }}; {{ $message->recipients }}: {{ $message->shown }}</span></summary><p class="whitespace-pre-line mt-2">{{ $message->body }}</p></details>
                     @endforeach
                 @else
                     <p class="quiet">Before anything is sent you see it as the first of them will read it.</p>

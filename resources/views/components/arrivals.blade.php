@@ -4,7 +4,7 @@
     $w = max(6, min(22, intdiv(620, $n)));
     $most = max(1, ...$arrivals->bars);
     $x = fn (float $bar) => round(4 + $bar * $w, 1);
-    $label = fn (int $at) => Illuminate\Support\Carbon::createFromTimestamp($at, 'UTC')->setTimezone(App\Support\Clock::zone())->format('D j M H:i');
+    $label = fn (int $at) => Illuminate\Support\Carbon::createFromTimestamp($at, 'UTC')->setTimezone(App\Wording\LocalTime::zone())->format('D j M H:i');
     $start = $label($arrivals->from);
     $dueX = $x($arrivals->due);
     $wide = max($n * $w + 8, $dueX + 60);

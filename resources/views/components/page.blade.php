@@ -32,7 +32,7 @@
                 @endif
                 <a class="ml-auto" href="{{ route('account') }}" aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
                 <form class="flex" method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf<button>Sign out</button></form>
-                <a href="{{ route('help') }}#{{ App\Support\HelpParts::for(request(), auth()->user()) }}" aria-current="{{ $current('help') }}">Help</a>
+                <a href="{{ route('help') }}#{{ App\Wording\HelpParts::for(request(), auth()->user()) }}" aria-current="{{ $current('help') }}">Help</a>
             @endauth
         </nav>
     </header>

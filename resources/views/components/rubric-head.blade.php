@@ -27,7 +27,7 @@
         <form method="post" action="{{ route('rubrics.copy', $rubric) }}">
             @csrf
             <h2 id="copy-title" class="mb-2">A copy of “{{ $rubric->title }}”</h2>
-            <x-choice name="to" label="Where to" :options="App\Support\RubricLibrary::shelves(auth()->user())" hint="The rubric it is made from stays as it is." />
+            <x-choice name="to" label="Where to" :options="App\Queries\Plan\RubricLibrary::shelves(auth()->user())" hint="The rubric it is made from stays as it is." />
             <div class="flex justify-end gap-3"><button class="button" type="button" data-closes>Close</button><button class="button primary">Make the copy</button></div>
         </form>
     </dialog>

@@ -1,6 +1,6 @@
 Dear {!! $script->student->name !!},
 
-{!! $handin->handed_in_by === $script->student_id ? 'you have handed in' : $handin->by->name.' has handed in for your group' !!}: {!! $script->assignment->title !!} ({!! $script->assignment->module->fullTitle() !!}), attempt {!! $handin->attempt !!}, {!! App\Support\Clock::shown($handin->received_at) !!}{!! $handin->late ? ', late' : '' !!}.
+{!! $handin->handed_in_by === $script->student_id ? 'you have handed in' : $handin->by->name.' has handed in for your group' !!}: {!! $script->assignment->title !!} ({!! $script->assignment->module->fullTitle() !!}), attempt {!! $handin->attempt !!}, {!! App\Wording\LocalTime::shown($handin->received_at) !!}{!! $handin->late ? ', late' : '' !!}.
 {!! $script->current_handin_id === $handin->id ? '' : "\nAnother attempt of yours counts: this one came after the due time. You can choose which counts on the page of the assignment.\n" !!}
 What was read of it, and whether all of it could be:
 

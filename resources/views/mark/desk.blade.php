@@ -1,7 +1,7 @@
 @php
     use YoungHarbor\Core\Rubric\CommentCriterion;
     $locked = $mark->isClosed();
-    $stays = $locked ? App\Actions\Mark\ReopenMark::refusal($mark) : null;
+    $stays = $locked ? $mark->whyItStays() : null;
     $key = fn (string $command): string => $keys[$command] ?? '';
     $earlier = $attempt->id !== $mark->work_id;
 @endphp
@@ -138,7 +138,7 @@
             </div>
             <p id="hint" class="small quiet px-4" aria-hidden="true"></p>
             <div class="foot">
-                <span id="saved" class="quiet small min-w-0" role="status">@if ($mark->isDone())Done {{ App\Support\Clock::shown($mark->done_at) }}@elseif ($locked)Results are out; nothing is left to do here@elseif ($mark->begun_at)Saved {{ App\Support\Clock::time($mark->updated_at) }}@else Saved as you go @endif</span>
+                <span id="saved" class="quiet small min-w-0" role="status">@if ($mark->isDone())Done {{ App\Wording\LocalTime::shown($mark->done_at) }}@elseif ($locked)Results are out; nothing is left to do here@elseif ($mark->begun_at)Saved {{ App\Wording\LocalTime::time($mark->updated_at) }}@else Saved as you go @endif</span>
                 <button class="link small" type="button" data-opens="keys" data-do="keys"><kbd>?</kbd> keys</button>
                 <span class="ml-auto"></span>
                 @if ($locked)
@@ -223,7 +223,7 @@
         <p class="small mb-2"><kbd>Tab</kbd> goes from rail to comment to the next rail; <kbd>←</kbd> <kbd>→</kbd> move the pin by half a level; <kbd>1</kbd> to <kbd>9</kbd> choose a level, <kbd>0</kbd> takes it back; in a comment, <kbd>;</kbd> and some letters look in the bank; <kbd>Esc</kbd> leaves what is open. The keys below are yours to change; an empty field switches one off. None acts while you write.</p>
         <form id="keys-form">
             <div class="grid sm:grid-cols-2 lg:grid-cols-3 gap-x-8">
-                @foreach (App\Support\DeskKeys::NAMES as $command => $name)
+                @foreach (App\Desk\DeskKeys::NAMES as $command => $name)
                     <label class="flex items-center gap-2 py-0.5 small"><input class="input w-11! min-h-0! text-center" data-key-of="{{ $command }}" data-name="{{ $name }}" value="{{ $key($command) }}" maxlength="1" autocomplete="off" autocapitalize="off" spellcheck="false"> {{ $name }}</label>
                 @endforeach
             </div>

@@ -1,5 +1,5 @@
 @php
-    use App\Support\DeskQueue;
+    use App\Desk\DeskQueue;
     use YoungHarbor\Core\Allocation\Pace;
     $count = ['' => $counts->every, 'open' => $counts->open, 'begun' => $counts->begun, 'aside' => $counts->aside, 'done' => $counts->done, 'flagged' => $flagged];
     $to = fn (array $change): string => route('mark.index', [$assignment, ...array_filter([...$filter, ...$change], fn ($value) => $value !== null && $value !== '')]);
@@ -53,7 +53,7 @@
         <x-pages :pages="$marks" />
     @endif
     @if ($progress->isNotEmpty())
-        <h2 class="mt-7 mb-2">How far is everyone @if ($assignment->promised_on)<span class="quiet font-normal">results are promised for {{ App\Support\Clock::day($assignment->promised_on) }}</span>@endif</h2>
+        <h2 class="mt-7 mb-2">How far is everyone @if ($assignment->promised_on)<span class="quiet font-normal">results are promised for {{ App\Wording\LocalTime::day($assignment->promised_on) }}</span>@endif</h2>
         <form method="post" action="{{ route('mark.remind', $assignment) }}">
             @csrf
             <div class="sheet scroll"><table class="table">

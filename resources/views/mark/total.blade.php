@@ -26,4 +26,4 @@
         <div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div>
     </dialog>
 </div>
-@isset($saved)<span id="saved" role="status" hx-swap-oob="true">Saved {{ App\Support\Clock::time($saved) }}</span>@endisset
+@isset($saved)<span id="saved" role="status" hx-swap-oob="true">Saved {{ App\Wording\LocalTime::time($saved) }}</span>@endisset

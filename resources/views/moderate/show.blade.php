@@ -28,7 +28,7 @@
             </details>
             @foreach ($rubric?->criteria ?? [] as $criterion)
                 <section class="mb-5">
-                    <h3 class="mb-1">{{ $criterion->title() }} @unless ($criterion->kind() === YoungHarbor\Core\Rubric\Kind::Comment)<span class="quiet small font-normal">{{ $rubric->weighting === YoungHarbor\Core\Rubric\Weighting::Points ? Figure::plain($criterion->max()).' points' : Figure::plain($criterion->weight()).' %' }}</span>@endunless</h3>
+                    <h3 class="mb-1">{{ $criterion->title() }} @unless ($criterion->kind() === YoungHarbor\Core\Rubric\CriterionKind::Comment)<span class="quiet small font-normal">{{ $rubric->weighting === YoungHarbor\Core\Rubric\Weighting::Points ? Figure::plain($criterion->max()).' points' : Figure::plain($criterion->weight()).' %' }}</span>@endunless</h3>
                     <div class="sides">
                         @foreach ($sides as $mark)
                             @php
@@ -38,7 +38,7 @@
                                 $words = $set->isEmpty() ? '' : YoungHarbor\Core\Rubric\MarkForm::inWords($criterion, $set);
                             @endphp
                             <div class="sheet px-4 py-3">
-                                @if ($criterion->kind() !== YoungHarbor\Core\Rubric\Kind::Comment)<b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $words === '' ? '' : ', '.$words }}</span>
+                                @if ($criterion->kind() !== YoungHarbor\Core\Rubric\CriterionKind::Comment)<b>{{ $points ? Figure::plain($points) : '–' }}</b> <span class="quiet">of {{ Figure::plain($criterion->max()) }}{{ $words === '' ? '' : ', '.$words }}</span>
                                 @elseif ($set->comment === '')<span class="quiet">nothing written</span>@endif
                                 @if ($level)<p class="small quiet">{{ $level->descriptor }}</p>@endif
                                 @if ($set->comment !== '')<p class="mt-1 whitespace-pre-line">{{ $set->comment }}</p>@endif
@@ -70,9 +70,9 @@
         <aside>
             @foreach ($lines as $line)
                 @if ($line->event === App\Logbook\LogEvent::MarkHandedOver)
-                    <p class="notice small">{{ ucfirst($reading->what($line)) }}, {{ App\Support\Clock::shown($line->when()) }}: from {{ $reading->person($line, 'from') }} to {{ $reading->person($line, 'to') }}.@can('viewAllMarks', $assignment) {{ $reading->said($line, 'reason') }}@endcan</p>
+                    <p class="notice small">{{ ucfirst($reading->what($line)) }}, {{ App\Wording\LocalTime::shown($line->when()) }}: from {{ $reading->person($line, 'from') }} to {{ $reading->person($line, 'to') }}.@can('viewAllMarks', $assignment) {{ $reading->said($line, 'reason') }}@endcan</p>
                 @else
-                    <p class="notice small">The name behind this script was looked at before release: {{ $reading->who($line) }}, {{ App\Support\Clock::shown($line->when()) }}.@can('viewAllMarks', $assignment) Reason given: “{{ $reading->said($line, 'reason') }}”@endcan</p>
+                    <p class="notice small">The name behind this script was looked at before release: {{ $reading->who($line) }}, {{ App\Wording\LocalTime::shown($line->when()) }}.@can('viewAllMarks', $assignment) Reason given: “{{ $reading->said($line, 'reason') }}”@endcan</p>
                 @endif
             @endforeach
             @if ($settled)
@@ -80,7 +80,7 @@
             @else
                 @if ($open)
                     <div class="panel mb-4">
-                        <span class="quiet small">{{ $open->proposer->name }} proposes, {{ App\Support\Clock::shown($open->created_at) }}</span><br>
+                        <span class="quiet small">{{ $open->proposer->name }} proposes, {{ App\Wording\LocalTime::shown($open->created_at) }}</span><br>
                         <b class="text-2xl">{{ rtrim(rtrim($open->mark, '0'), '.') }}</b>
                         <p class="mt-1 whitespace-pre-line">{{ $open->reason }}</p>
                         @if ($mine && $open->proposed_by !== $mine->marker_id)

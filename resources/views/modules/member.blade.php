@@ -1,5 +1,5 @@
 @php
-    use App\Support\Clock;
+    use App\Wording\LocalTime;
     $student = $member->role === App\Enums\Role::Student;
     $standing = $allowances->firstWhere('ended_at', null);
 @endphp
@@ -18,12 +18,12 @@
                         $late = $script->assignment->markRules()->late;
                     @endphp
                     <section class="sheet mb-4 px-5 py-4">
-                        <div class="flex flex-wrap items-baseline gap-x-4"><h3>{{ $script->assignment->title }}</h3><span>due <b>{{ Clock::shown($script->due_at) }}</b></span>
-                            <span class="quiet">{{ $in ? 'handed in '.Clock::shown($in->received_at) : 'nothing handed in yet' }}</span>
+                        <div class="flex flex-wrap items-baseline gap-x-4"><h3>{{ $script->assignment->title }}</h3><span>due <b>{{ LocalTime::shown($script->due_at) }}</b></span>
+                            <span class="quiet">{{ $in ? 'handed in '.LocalTime::shown($in->received_at) : 'nothing handed in yet' }}</span>
                             @if ($in?->late)<b class="signal">late{{ $script->waived_at ? ', waived' : '' }}</b>@endif</div>
                         @if ($time && count($time->working->lines) > 1)<div class="scroll mt-2"><x-working :lines="$time->working->toArray()" /></div>@endif
                         @foreach ($given as $extension)
-                            <p class="small mt-2 {{ $extension->ended_at ? 'quiet' : '' }}">Extension to {{ Clock::shown($extension->due_at) }}: {{ $extension->reason }} <span class="quiet">({{ $extension->giver->name }}, {{ Clock::shown($extension->created_at) }}{{ $extension->ended_at ? '; taken back '.Clock::shown($extension->ended_at) : '' }})</span></p>
+                            <p class="small mt-2 {{ $extension->ended_at ? 'quiet' : '' }}">Extension to {{ LocalTime::shown($extension->due_at) }}: {{ $extension->reason }} <span class="quiet">({{ $extension->giver->name }}, {{ LocalTime::shown($extension->created_at) }}{{ $extension->ended_at ? '; taken back '.LocalTime::shown($extension->ended_at) : '' }})</span></p>
                         @endforeach
                         @if ($in?->late && $late)<p class="small mt-2">{{ $script->waived_at ? 'Lateness waived: '.$script->waived_reason : ($late->units($script->lateness()) > 0 ? $late->working($script->lateness()) : 'Late, and it costs nothing under the rule: '.$late->sentence()).'.' }}</p>@endif
                         @if ($script->result)<p class="quiet small mt-2">The result is out, so no time here can change.</p>@endif
@@ -32,7 +32,7 @@
                                 <details><summary>{{ $active ? 'Another extension' : 'Give an extension' }}</summary>
                                     <form class="mt-2 w-80 max-w-full" method="post" action="{{ route('scripts.extension', $script) }}">@csrf
                                         <label class="label" for="f-extension-{{ $loop->index }}">Due for this student</label>
-                                        <input class="input mb-2" id="f-extension-{{ $loop->index }}" type="datetime-local" name="extension" value="{{ old('extension', Clock::field($script->due_at)) }}" required>
+                                        <input class="input mb-2" id="f-extension-{{ $loop->index }}" type="datetime-local" name="extension" value="{{ old('extension', LocalTime::field($script->due_at)) }}" required>
                                         <label class="label" for="f-extension-reason-{{ $loop->index }}">Why</label>
                                         <input class="input" id="f-extension-reason-{{ $loop->index }}" name="extension_reason" value="{{ old('extension_reason') }}" required maxlength="500">
                                         <p class="hint">Coordinators read this here, and nobody else. The student is told the new time by mail.</p>
@@ -75,7 +75,7 @@
             <section class="panel mb-4">
                 <p>{{ ucfirst($member->role->label()) }}@if ($member->user->number), {{ $member->user->number }}@endif</p>
                 <p class="quiet small break-words">{{ $member->user->email }}</p>
-                @if ($member->left_at)<p class="signal mt-2">Left {{ Clock::day($member->left_at) }}. Work and marks are kept.</p>@endif
+                @if ($member->left_at)<p class="signal mt-2">Left {{ LocalTime::day($member->left_at) }}. Work and marks are kept.</p>@endif
                 <form class="mt-3" method="post" action="{{ route('members.update', $member) }}">@csrf @method('put')
                     <x-field name="section" label="Section" :value="$member->section" maxlength="40" />
                     <x-choice name="left" label="In this module" :options="['0' => 'yes', '1' => 'has left; work and marks stay']" :value="$member->left_at ? '1' : '0'" />
@@ -97,7 +97,7 @@
                         <div class="flex justify-end"><button class="button">Save</button></div>
                     </form>
                     @foreach ($allowances as $allowance)
-                        <p class="small mt-2 {{ $allowance->ended_at ? 'quiet' : '' }}">{{ $allowance->inWords() }}: {{ $allowance->reason }} <span class="quiet">({{ $allowance->giver->name }}, {{ Clock::shown($allowance->created_at) }}{{ $allowance->ended_at ? '; until '.Clock::shown($allowance->ended_at) : '' }})</span></p>
+                        <p class="small mt-2 {{ $allowance->ended_at ? 'quiet' : '' }}">{{ $allowance->inWords() }}: {{ $allowance->reason }} <span class="quiet">({{ $allowance->giver->name }}, {{ LocalTime::shown($allowance->created_at) }}{{ $allowance->ended_at ? '; until '.LocalTime::shown($allowance->ended_at) : '' }})</span></p>
                     @endforeach
                 </section>
             @endif

@@ -21,7 +21,7 @@
                         @foreach ($assignments as $assignment)
                             <tr>
                                 <td>@can('view', $assignment)<a class="font-bold" href="{{ route('assignments.show', $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endcan @unless ($assignment->isPublished())<br><span class="signal small">not open to students yet</span>@endunless</td>
-                                <td class="lg:whitespace-nowrap" data-label="Due">{{ App\Support\Clock::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
+                                <td class="lg:whitespace-nowrap" data-label="Due">{{ App\Wording\LocalTime::shown($due[$assignment->id] ?? $assignment->due_at) }}</td>
                                 @if ($counts !== [])
                                     @php($n = $counts[$assignment->id])
                                     <td data-label="Handed in">{{ $n->handedIn }} of {{ $n->expected }}</td><td data-label="Marked">{{ $n->firstDone }} of {{ $n->handedIn }}</td><td data-label="Released">{{ $n->released }} of {{ $n->handedIn }}</td>

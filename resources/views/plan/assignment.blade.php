@@ -1,5 +1,5 @@
 @php
-    use App\Support\Clock;
+    use App\Wording\LocalTime;
     $a = $assignment;
     $scheme = $a?->scheme ?? YoungHarbor\Core\Marking\Scheme::usual();
     $screening = $a?->screening ?? YoungHarbor\Core\Screening\Settings::usual();
@@ -69,12 +69,12 @@
             <div>
                 <h2 class="mb-3">When</h2>
                 <div class="grid sm:grid-cols-2 gap-x-4">
-                    <x-field name="opens_at" label="Opens" type="datetime-local" :value="Clock::field($a?->opens_at)" hint="Empty: as soon as you open it." />
-                    <x-field name="due_at" label="Due" type="datetime-local" :value="Clock::field($a?->due_at)" :hint="$open ? 'Can be moved later, not earlier.' : null" />
-                    <x-field name="closes_at" label="Late work is taken until" type="datetime-local" :value="Clock::field($a?->closes_at)" hint="Marked as late. Empty: no end." />
+                    <x-field name="opens_at" label="Opens" type="datetime-local" :value="LocalTime::field($a?->opens_at)" hint="Empty: as soon as you open it." />
+                    <x-field name="due_at" label="Due" type="datetime-local" :value="LocalTime::field($a?->due_at)" :hint="$open ? 'Can be moved later, not earlier.' : null" />
+                    <x-field name="closes_at" label="Late work is taken until" type="datetime-local" :value="LocalTime::field($a?->closes_at)" hint="Marked as late. Empty: no end." />
                     <x-field name="promised_on" label="Results promised for" type="date" :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
-                <p class="hint mb-5">Times are those of {{ Clock::zone() }}.</p>
+                <p class="hint mb-5">Times are those of {{ LocalTime::zone() }}.</p>
                 <details class="fold" {{ $fold('handin_by', 'self_checks', 'kinds', 'max_megabytes', 'max_files', 'kinds.0') }}>
                     <summary><b>What is handed in</b> <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
                     <x-choice name="handin_by" label="Handed in by" :options="collect(App\Enums\HandInBy::cases())->mapWithKeys(fn ($by) => [$by->value => $by->label()])->all()" :value="$a?->handin_by->value ?? 'each'" :locked="$came" hint="Groups are made under Collect once the assignment is open." />
@@ -163,7 +163,7 @@
                     </div>
                 </details>
                 <details class="fold" id="writing" {{ $fold('writing_baseline', 'writing_alarm', 'writing_least_words') }}>
-                    <summary><b>Writing signals</b> <span class="quiet small">{{ $a?->writingBaseline ? "beside “{$a->writingBaseline->name}”; ".App\Support\WritingWords::alarm($a->screening->alarm->toFloat()) : 'not measured' }}</span></summary>
+                    <summary><b>Writing signals</b> <span class="quiet small">{{ $a?->writingBaseline ? "beside “{$a->writingBaseline->name}”; ".App\Wording\WritingWords::alarm($a->screening->alarm->toFloat()) : 'not measured' }}</span></summary>
                     <p class="hint mb-2">How the writing of a script compares with texts you trust. It says where to begin a talk, never who wrote what. Students are told where they hand in; markers see the signals of a script when they see its overlap report. <a href="{{ route('baselines.index', $module) }}">Baselines of this module</a></p>
                     <div class="grid sm:grid-cols-2 gap-x-4">
                         <x-choice name="writing_baseline" label="Compared with" :options="['' => 'nothing: writing is not measured'] + $baselines->mapWithKeys(fn ($one) => [$one->public_id => $one->name.', '.$one->size.' texts'])->all()" :value="$a?->writingBaseline?->public_id ?? ''" />

@@ -1,12 +1,12 @@
 {{-- What stands across the levels for a criterion that is not marked by the rubric's own levels. --}}
-@php use YoungHarbor\Core\Rubric\Kind; @endphp
-@if ($kind === Kind::Scale)
+@php use YoungHarbor\Core\Rubric\CriterionKind; @endphp
+@if ($kind === CriterionKind::Scale)
     <div class="flex flex-wrap items-baseline gap-2 small">
         <label>from <input class="num w-20!" name="{{ $at }}[min]" value="{{ $draft->get("criteria.{$id}.min") }}" aria-label="Lowest points of criterion {{ $n }}" inputmode="decimal" data-col="1"></label>
         <label>to <input class="num w-20!" name="{{ $at }}[max]" value="{{ $draft->get("criteria.{$id}.max") }}" aria-label="Highest points of criterion {{ $n }}" inputmode="decimal"></label>
         <label>in steps of <input class="num w-20!" name="{{ $at }}[step]" value="{{ $draft->get("criteria.{$id}.step") }}" aria-label="Step of criterion {{ $n }}" inputmode="decimal"></label>
     </div>
-@elseif ($kind === Kind::Checklist)
+@elseif ($kind === CriterionKind::Checklist)
     @php($items = YoungHarbor\Core\Rubric\Draft::rowsOf($criterion, 'items'))
     <ul>
         @foreach ($items as $item)
@@ -22,7 +22,7 @@
         @endforeach
     </ul>
     <button class="link small" name="do" value="add-item:{{ $id }}">+ item</button>
-@elseif ($kind === Kind::Comment)
+@elseif ($kind === CriterionKind::Comment)
     <p class="quiet small">Markers write a comment and choose nothing.</p>
 @else
     @php($mine = $draft->levelsOf($criterion))

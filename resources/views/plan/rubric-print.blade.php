@@ -20,7 +20,7 @@
 </head>
 <body>
     <h1>{{ $rubric->title }}</h1>
-    <div class="quiet">{{ $rubric->place() }}, {{ __('plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif, {{ App\Support\Clock::shown(now()) }}</div>
+    <div class="quiet">{{ $rubric->place() }}, {{ __('plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif, {{ App\Wording\LocalTime::shown(now()) }}</div>
     @foreach ($core->criteria as $criterion)
         <h2>{{ $criterion->title() }} <span class="quiet">{{ implode(', ', array_filter([$criterion->weight()->isZero() ? '' : Figure::plain($criterion->weight()).' % of the mark', $criterion instanceof CommentCriterion ? '' : 'out of '.Figure::plain($criterion->max()).' points', $criterion->optional() ? 'optional' : ''])) }}</span></h2>
         @if ($criterion->purpose() !== '')<div class="quiet">{{ $criterion->purpose() }}</div>@endif

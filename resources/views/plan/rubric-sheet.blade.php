@@ -1,7 +1,7 @@
 @php
     use App\Http\Controllers\Plan\RubricController;
     use YoungHarbor\Core\Rubric\Draft;
-    use YoungHarbor\Core\Rubric\Kind;
+    use YoungHarbor\Core\Rubric\CriterionKind;
     $criteria = $draft->criteria();
     $levels = $draft->levels();
     $inPercent = $draft->weighting() === YoungHarbor\Core\Rubric\Weighting::Percent;
@@ -58,7 +58,7 @@
                             $n = $loop->iteration;
                             $at = "criteria[{$id}]";
                             $kind = Draft::kindOf($criterion);
-                            $own = $kind === Kind::Levels && isset($criterion['levels']);
+                            $own = $kind === CriterionKind::Levels && isset($criterion['levels']);
                         @endphp
                         <tr class="{{ $inPercent ? $tall(Draft::weight($criterion)) : 'tall-2' }}" data-criterion="{{ $id }}">
                             <td>
@@ -68,17 +68,17 @@
                                 <div class="row-tools">
                                     <span class="quiet kind">
                                         <select class="bare" name="{{ $at }}[kind]" aria-label="Criterion {{ $n }} is marked by" data-reshapes>@foreach ($kinds as $key => $words)<option value="{{ $key }}" @selected($kind->value === $key)>{{ $words }}</option>@endforeach</select>
-                                        @if ($kind !== Kind::Comment)<label class="whitespace-nowrap"><input type="hidden" name="{{ $at }}[optional]" value=""><input type="checkbox" name="{{ $at }}[optional]" value="1" @checked($draft->get("criteria.{$id}.optional") !== '') aria-label="Criterion {{ $n }} is optional"> optional</label>@endif
+                                        @if ($kind !== CriterionKind::Comment)<label class="whitespace-nowrap"><input type="hidden" name="{{ $at }}[optional]" value=""><input type="checkbox" name="{{ $at }}[optional]" value="1" @checked($draft->get("criteria.{$id}.optional") !== '') aria-label="Criterion {{ $n }} is optional"> optional</label>@endif
                                     </span>
                                     @unless ($loop->first)<button name="do" value="criterion-up:{{ $id }}" aria-label="Move criterion {{ $n }} up">up</button>@endunless
                                     @unless ($loop->last)<button name="do" value="criterion-down:{{ $id }}" aria-label="Move criterion {{ $n }} down">down</button>@endunless
                                     <button name="do" value="duplicate-criterion:{{ $id }}" aria-label="Duplicate criterion {{ $n }}">duplicate</button>
                                     @if (count($criteria) > 1)<button name="do" value="remove-criterion:{{ $id }}" aria-label="Remove criterion {{ $n }}">remove</button>@endif
                                     @if ($own)<button name="do" value="shared-levels:{{ $id }}" aria-label="Criterion {{ $n }} uses the rubric's levels">the rubric’s levels</button>
-                                    @elseif ($kind === Kind::Levels)<button name="do" value="own-levels:{{ $id }}" aria-label="Criterion {{ $n }} has levels of its own">own levels</button>@endif
+                                    @elseif ($kind === CriterionKind::Levels)<button name="do" value="own-levels:{{ $id }}" aria-label="Criterion {{ $n }} has levels of its own">own levels</button>@endif
                                 </div>
                             </td>
-                            @if ($kind === Kind::Levels && ! $own)
+                            @if ($kind === CriterionKind::Levels && ! $own)
                                 @foreach ($levels as $level)
                                     <td @class(['unused' => $draft->get("criteria.{$id}.unused.{$level['id']}") !== ''])>@include('plan.rubric-cell', ['place' => "criterion {$n}, level {$loop->iteration}", 'col' => $loop->iteration])</td>
                                 @endforeach
@@ -86,7 +86,7 @@
                                 <td colspan="{{ max(1, count($levels)) }}">@include('plan.rubric-kind')</td>
                             @endif
                             <td>
-                                @if ($kind === Kind::Comment)<span class="quiet small">no mark</span>
+                                @if ($kind === CriterionKind::Comment)<span class="quiet small">no mark</span>
                                 @elseif ($inPercent)
                                     <input class="num font-bold" name="{{ $at }}[weight]" value="{{ $draft->get("criteria.{$id}.weight") }}" aria-label="Weight of criterion {{ $n }} in percent" inputmode="decimal" data-col="99">
                                     @php $pinned = $draft->get("criteria.{$id}.pinned") !== ''; @endphp

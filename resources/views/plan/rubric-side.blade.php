@@ -8,7 +8,7 @@
     $y = 200;
     $faults = $draft->faults($made);
     $advice = YoungHarbor\Core\Rubric\Advice::on($draft, $made);
-    $scored = array_filter($draft->criteria(), fn ($c) => YoungHarbor\Core\Rubric\Draft::kindOf($c) !== YoungHarbor\Core\Rubric\Kind::Comment);
+    $scored = array_filter($draft->criteria(), fn ($c) => YoungHarbor\Core\Rubric\Draft::kindOf($c) !== YoungHarbor\Core\Rubric\CriterionKind::Comment);
 @endphp
 <div id="sheet-side" class="small" data-version="{{ $behind ?? false ? 0 : $rubric->lock_version }}" data-news="{{ route('rubrics.news', $rubric) }}">
     <input type="hidden" name="seen" value="{{ $rubric->lock_version }}">
@@ -40,7 +40,7 @@
         <p class="font-bold">{{ $counts['all'] }} points in all</p>
         <p class="quiet">A criterion counts as much as its highest points.</p>
     @endif
-    <p class="quiet mt-3" id="saved" role="status" data-saved="Saved {{ App\Support\Clock::time($rubric->updated_at) }}">Saved {{ App\Support\Clock::time($rubric->updated_at) }}</p>
+    <p class="quiet mt-3" id="saved" role="status" data-saved="Saved {{ App\Wording\LocalTime::time($rubric->updated_at) }}">Saved {{ App\Wording\LocalTime::time($rubric->updated_at) }}</p>
     @if ($faults !== [])
         <details class="mt-2" data-keeps="faults"><summary class="signal">{{ count($faults) }} to mend before it can be ready</summary>
             <ul class="mt-1 quiet">@foreach (array_slice($faults, 0, 30) as $fault)<li class="mb-1 break-words">{{ RubricController::inWords($fault, $draft) }}</li>@endforeach</ul>

@@ -8,7 +8,7 @@
     @endif
     @foreach ($versions as $version)
         <section class="mb-8">
-            <h2>Version {{ $version->number }} <span class="quiet small font-normal">{{ App\Support\Clock::shown($version->created_at) }}, {{ $version->madeBy->name }}, fingerprint {{ substr($version->hash, 0, 12) }}</span></h2>
+            <h2>Version {{ $version->number }} <span class="quiet small font-normal">{{ App\Wording\LocalTime::shown($version->created_at) }}, {{ $version->madeBy->name }}, fingerprint {{ substr($version->hash, 0, 12) }}</span></h2>
             @if (isset($used[$version->id]))
                 <p class="mb-2">Used by @foreach ($used[$version->id] as $assignment)@can('coordinate', $assignment)<a href="{{ route('plan.edit', $assignment) }}">{{ $assignment->title }}</a>@else{{ $assignment->title }}@endcan{{ $loop->last ? '.' : ', ' }}@endforeach</p>
             @else<p class="quiet small mb-2">Used by no assignment.</p>@endif

@@ -4,7 +4,7 @@
         <div>
             <form class="flex flex-wrap items-end gap-3 mb-4" method="get" action="{{ route('rubrics.index') }}" role="search">
                 <label class="grow min-w-52"><span class="label">Words</span><input class="input" type="search" name="q" value="{{ $wanted['q'] }}" placeholder="in titles and descriptors"></label>
-                <label><span class="label">Kind</span><select class="input" name="kind"><option value="">any</option>@foreach (App\Support\RubricLibrary::KINDS as $key => $words)<option value="{{ $key }}" @selected($wanted['kind'] === $key)>{{ $words }}</option>@endforeach</select></label>
+                <label><span class="label">Kind</span><select class="input" name="kind"><option value="">any</option>@foreach (App\Queries\Plan\RubricLibrary::KINDS as $key => $words)<option value="{{ $key }}" @selected($wanted['kind'] === $key)>{{ $words }}</option>@endforeach</select></label>
                 <label><span class="label">Shelf</span><select class="input" name="shelf"><option value="">all</option>@foreach ($modules as $module)<option value="{{ $module->public_id }}" @selected($wanted['shelf'] === $module->public_id)>{{ $module->code }}</option>@endforeach<option value="own" @selected($wanted['shelf'] === 'own')>your own</option><option value="institution" @selected($wanted['shelf'] === 'institution')>{{ config('harbor.institution') }}</option></select></label>
                 <span><span class="label">Criteria</span><span class="flex items-center gap-1"><input class="input w-16!" name="least" value="{{ $wanted['least'] }}" inputmode="numeric" aria-label="Criteria at least"> to <input class="input w-16!" name="most" value="{{ $wanted['most'] }}" inputmode="numeric" aria-label="Criteria at most"></span></span>
                 <label><span class="label">State</span><select class="input" name="state"><option value="">in use</option>@foreach (App\Enums\RubricState::cases() as $state)<option value="{{ $state->value }}" @selected($wanted['state'] === $state->value)>{{ __('plan.rubric_state.'.$state->value) }}</option>@endforeach</select></label>
@@ -25,7 +25,7 @@
                                 <td><a class="font-bold" href="{{ route('rubrics.show', $rubric) }}">{{ $rubric->title }}</a>@if ($rubric->provenance !== '')<br><span class="quiet small">{{ $rubric->provenance }}</span>@endif</td>
                                 <td class="small">{{ $rubric->scope === App\Enums\RubricScope::Module ? $rubric->module->code : ($rubric->scope === App\Enums\RubricScope::Person ? 'your own' : 'everyone') }}</td>
                                 <td class="num">{{ $rubric->criteria }}</td>
-                                <td class="small">{{ collect(explode(' ', $rubric->kinds))->map(fn ($kind) => App\Support\RubricLibrary::KINDS[$kind] ?? $kind)->implode(', ') }}</td>
+                                <td class="small">{{ collect(explode(' ', $rubric->kinds))->map(fn ($kind) => App\Queries\Plan\RubricLibrary::KINDS[$kind] ?? $kind)->implode(', ') }}</td>
                                 <td class="whitespace-nowrap">{{ __('plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif</td>
                             </tr>
                         @endforeach

@@ -32,7 +32,7 @@
                                 <td class="num font-bold">{{ $assignment->release->feedbackOnly ? '' : ($finals[$script->code]->mark ?? '') }}</td>
                                 <td>{{ $assignment->release->feedbackOnly ? 'feedback, no mark' : ($finals[$script->code]?->band->name ?? '') }}@if (in_array($script->code, $below, true))<br><span class="quiet small">agreed {{ $script->leadScript()->settlement->shownMark() }}, below the pass line after what came off</span>@endif</td>
                                 <td><x-standing :standing="$standing" />@if ($script->held_reason && ! $script->result)<br><span class="quiet small">{{ $script->held_reason }}</span>@endif</td>
-                                <td class="quiet small">@if ($script->result){{ $script->result->first_opened_at ? App\Support\Clock::shown($script->result->first_opened_at).($script->result->seconds_open >= 60 ? ', '.intdiv($script->result->seconds_open, 60).' min' : '') : 'not opened' }}@endif</td>
+                                <td class="quiet small">@if ($script->result){{ $script->result->first_opened_at ? App\Wording\LocalTime::shown($script->result->first_opened_at).($script->result->seconds_open >= 60 ? ', '.intdiv($script->result->seconds_open, 60).' min' : '') : 'not opened' }}@endif</td>
                                 <td class="num">
                                     @if (! $script->result && $script->current_handin_id)
                                         @if ($script->held_reason)
@@ -75,7 +75,7 @@
                 <div class="panel">
                     <h2 class="mb-1">Names</h2>
                     @if ($assignment->namesRevealed())
-                        <p class="quiet">Revealed to markers {{ App\Support\Clock::shown($assignment->names_revealed_at) }}.</p>
+                        <p class="quiet">Revealed to markers {{ App\Wording\LocalTime::shown($assignment->names_revealed_at) }}.</p>
                     @elseif ($check->isClear() && $ready->isEmpty())
                         <form method="post" action="{{ route('release.reveal', $assignment) }}">@csrf
                             <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1"> Markers will see whose scripts they marked. I know this cannot be undone.</label>

@@ -9,7 +9,7 @@
                 @foreach ($lines as $line)
                     <tr>
                         <td class="num quiet" data-label="Line">{{ $line->number }}</td>
-                        <td class="lg:whitespace-nowrap" data-label="When">{{ App\Support\Clock::shown($line->when()) }}</td>
+                        <td class="lg:whitespace-nowrap" data-label="When">{{ App\Wording\LocalTime::shown($line->when()) }}</td>
                         <td data-label="Who">{{ $reading->who($line) }}</td>
                         <td>{{ $reading->what($line) }}</td>
                         <td data-label="Of">{{ $reading->on($line) }}</td>

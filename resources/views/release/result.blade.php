@@ -2,9 +2,9 @@
 @php($shown = $d['points_shown'] ?? true)
 <x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
     <x-slot:head>
-        <div class="heading"><h1>{{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result' : 'result of '.$result->script->student->name }}, released {{ App\Support\Clock::shown($result->released_at) }}</span></div>
+        <div class="heading"><h1>{{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result' : 'result of '.$result->script->student->name }}, released {{ App\Wording\LocalTime::shown($result->released_at) }}</span></div>
     </x-slot:head>
-    <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}" data-every="{{ App\Actions\Release\RecordReading::EVERY }}" @endif>
+    <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}" data-every="{{ App\Actions\Release\RecordReadingTime::EVERY }}" @endif>
         <aside class="lg:order-2">
             <div class="panel">
                 @isset($d['mark'])

@@ -13,7 +13,7 @@
                 <p>A number from 0 to 1, and how often the service says that it is wrong. An answer without error rates is not shown. It stands beside the writing signals as one more of them; nothing follows from it by itself, and it is never part of “past the alarm”.</p>
                 <p class="mt-2">When it does not answer, or answers nonsense, the script says so; everything else stands as it is.</p></section>
             <section class="panel lg:col-span-2"><h2 class="mb-2">Assignments that use it</h2>
-                @forelse ($assignments as $one)<p><a href="{{ route('writing.index', $one) }}">{{ $one->title }}</a> <span class="quiet small">what was handed in since {{ App\Support\Clock::shown($one->writing_detector_since) }}: since then students have been told</span></p>@empty<p class="quiet">None in this module. It is turned on under Plan, Writing signals.</p>@endforelse</section>
+                @forelse ($assignments as $one)<p><a href="{{ route('writing.index', $one) }}">{{ $one->title }}</a> <span class="quiet small">what was handed in since {{ App\Wording\LocalTime::shown($one->writing_detector_since) }}: since then students have been told</span></p>@empty<p class="quiet">None in this module. It is turned on under Plan, Writing signals.</p>@endforelse</section>
         </div>
     @endif
 </x-page>

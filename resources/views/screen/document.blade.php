@@ -1,6 +1,6 @@
 @php
-    use App\Support\Clock;
-    use App\Support\OverlapWords;
+    use App\Wording\LocalTime;
+    use App\Wording\OverlapWords;
     $figures = $reading['figures'];
 @endphp
 <!DOCTYPE html>
@@ -13,7 +13,7 @@
     .same { text-decoration: underline; } .left { color: #4B5A6E; } .script { font-size: 9pt; white-space: pre-line; }
 </style></head><body>
 <h1>Overlap report {{ $script->code }}</h1>
-<p class="quiet">{{ $assignment->title }} · {{ $assignment->module->fullTitle() }} · {{ config('harbor.institution') }}<br>Printed {{ Clock::shown(now()) }}</p>
+<p class="quiet">{{ $assignment->title }} · {{ $assignment->module->fullTitle() }} · {{ config('harbor.institution') }}<br>Printed {{ LocalTime::shown(now()) }}</p>
 <p><b>{{ $figures->report->share() }} %</b> {{ OverlapWords::sum($figures) }} {{ OverlapWords::leftOut($figures) }} {{ OverlapWords::close($figures) }}</p>
 <p class="quiet">It shows where words of this text also stand. What that means, people decide: quoted and cited words are normal, and nearly every honest essay shares some. Lines to look at: from {{ $assignment->screening->look->toFloat() }} %, closely from {{ $assignment->screening->lookClosely->toFloat() }} %. Passages of {{ $assignment->screening->minWords }} words or more.@if ($report->web_failure) Open web: {{ $report->web_failure }}@endif</p>
 @foreach ($reading['hiding'] as $one)<p><b>{{ Str::ucfirst($one['kind']) }}</b>: {{ $one['note'] !== '' ? $one['note'] : $one['words'].' words, '.($one['times'] === 1 ? 'one place' : $one['times'].' places') }}@if ($one['example'] !== ''), such as “{{ $one['example'] }}”@endif</p>@endforeach
@@ -25,7 +25,7 @@
 </tbody></table>@endif
 @if ($choices->isNotEmpty())
 <h2>Chosen on this report</h2>
-@foreach ($choices as $choice)<p>{{ $choice->leave_out ? 'Left out' : 'Counted' }}: {{ $choice->what->value }}@if ($choice->from_word !== null) ({{ $choice->to_word === null ? "under {$choice->from_word} words" : 'words '.($choice->from_word + 1)." to {$choice->to_word}" }})@endif @if ($choice->source) ({{ OverlapWords::source($choice->source, $script, $reader) }})@endif “{{ $choice->reason }}”, {{ $choice->by->name }}, {{ Clock::shown($choice->created_at) }}</p>@endforeach
+@foreach ($choices as $choice)<p>{{ $choice->leave_out ? 'Left out' : 'Counted' }}: {{ $choice->what->value }}@if ($choice->from_word !== null) ({{ $choice->to_word === null ? "under {$choice->from_word} words" : 'words '.($choice->from_word + 1)." to {$choice->to_word}" }})@endif @if ($choice->source) ({{ OverlapWords::source($choice->source, $script, $reader) }})@endif “{{ $choice->reason }}”, {{ $choice->by->name }}, {{ LocalTime::shown($choice->created_at) }}</p>@endforeach
 @endif
 @if ($reading['runs'] !== [])
 <h2>Passages</h2>
@@ -36,7 +36,7 @@
 @endif
 @if ($entries->isNotEmpty())
 <h2>Conversation record</h2>
-@foreach ($entries as $entry)<p><b>{{ Str::ucfirst($entry->found->short()) }}</b> <span class="quiet">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span><br>{{ $entry->why }}</p>@endforeach
+@foreach ($entries as $entry)<p><b>{{ Str::ucfirst($entry->found->short()) }}</b> <span class="quiet">{{ $entry->by->name }}, {{ LocalTime::shown($entry->created_at) }}</span><br>{{ $entry->why }}</p>@endforeach
 @endif
 @if ($figures->words <= 20000)
 <h2>The script</h2>

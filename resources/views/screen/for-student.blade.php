@@ -3,7 +3,7 @@
 <div id="overlap" hx-boost="true" hx-select="#overlap" hx-target="#overlap" hx-swap="outerHTML show:none" data-overlap>
     <div class="figures">
         <b class="text-xl">{{ $figures->report->share() }} %</b>
-        <span class="sum">{{ App\Support\OverlapWords::sum($figures) }} <span class="quiet small">{{ App\Support\OverlapWords::leftOut($figures) }} {{ App\Support\OverlapWords::close($figures) }}</span></span>
+        <span class="sum">{{ App\Wording\OverlapWords::sum($figures) }} <span class="quiet small">{{ App\Wording\OverlapWords::leftOut($figures) }} {{ App\Wording\OverlapWords::close($figures) }}</span></span>
         @if ($reading['runs'] !== [])
             <span class="whitespace-nowrap">passage {{ $reading['number'] }} of {{ count($reading['runs']) }}
                 @if ($reading['number'] > 1)<a data-key="k" href="{{ $link([...$asked, 'run' => $reading['number'] - 1]) }}">‹ <kbd>k</kbd></a>@endif

@@ -35,7 +35,7 @@
         <form class="flex flex-wrap gap-2 items-center mb-3" method="get" action="{{ route('screen.index', $assignment) }}" role="search">
             <label class="sr-only" for="show">Show</label>
             <select class="input w-auto" id="show" name="show" data-submits>
-                @foreach (App\Support\Screened::FILTERS as $key => [$label])<option value="{{ $key }}" @selected($screened->filter === $key)>{{ $label }} ({{ $counts["f_{$key}"] }})</option>@endforeach
+                @foreach (App\Queries\Screen\OverlapList::FILTERS as $key => [$label])<option value="{{ $key }}" @selected($screened->filter === $key)>{{ $label }} ({{ $counts["f_{$key}"] }})</option>@endforeach
             </select>
             <label class="sr-only" for="q">Script code</label><input class="input w-auto" id="q" name="q" value="{{ $screened->search }}" placeholder="Script code" type="search">
             <button class="button">Show</button>

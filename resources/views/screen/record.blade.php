@@ -1,7 +1,7 @@
 {{-- The conversation record of a script. Needs $script, $assignment, $from (overlap or writing), $entries (null for who may not see them), $named, $staff; of the overlap page $current and $reading. --}}
 @php
-    use App\Enums\Found;
-    use App\Support\Clock;
+    use App\Enums\ConversationFinding;
+    use App\Wording\LocalTime;
     $coordinates = auth()->user()->can('coordinate', $script);
     $run = $from === 'overlap' && ($current ?? null) ? $reading['number'] : null;
     $prepared = $questions ?? '';
@@ -14,7 +14,7 @@
             <input type="hidden" name="from" value="{{ $from }}">
             @if ($run)<input type="hidden" name="run" value="{{ $run }}">@endif
             <fieldset class="mb-3"><legend class="label">What is this entry?</legend>
-                @foreach (Found::cases() as $found)<label class="block py-1"><input type="radio" name="found" value="{{ $found->value }}" @checked(old('found') === $found->value) required> {{ $found->label() }}</label>@endforeach
+                @foreach (ConversationFinding::cases() as $found)<label class="block py-1"><input type="radio" name="found" value="{{ $found->value }}" @checked(old('found') === $found->value) required> {{ $found->label() }}</label>@endforeach
             </fieldset>
             <x-field name="why" label="Why" rows="4" :value="old('why')" hint="What you saw or heard, and what speaks for an ordinary explanation." />
             <x-field name="questions" label="Questions for a talk" :rows="$prepared === '' ? 2 : 5" :value="old('questions', $prepared)" hint="Change them or leave them out. They ask how the text came to be." />
@@ -34,7 +34,7 @@
             @else
                 @forelse ($entries as $entry)
                     <article class="panel mb-3">
-                        <p><b>{{ Str::ucfirst($entry->found->short()) }}</b>{{ $entry->held ? ', the result was held' : '' }}{{ $entry->student_sees ? ($entry->student_read_at ? ', the student read it '.Clock::shown($entry->student_read_at) : ', the student may read it and has not yet') : '' }} <span class="quiet small">{{ $entry->by->name }}, {{ Clock::shown($entry->created_at) }}</span></p>
+                        <p><b>{{ Str::ucfirst($entry->found->short()) }}</b>{{ $entry->held ? ', the result was held' : '' }}{{ $entry->student_sees ? ($entry->student_read_at ? ', the student read it '.LocalTime::shown($entry->student_read_at) : ', the student may read it and has not yet') : '' }} <span class="quiet small">{{ $entry->by->name }}, {{ LocalTime::shown($entry->created_at) }}</span></p>
                         <p class="whitespace-pre-line mt-1">{{ $entry->why }}</p>
                         @if ($entry->questions)<p class="label mt-2">To ask</p><p class="whitespace-pre-line small">{{ $entry->questions }}</p>@endif
                         @if ($entry->seen !== [])<details class="mt-2"><summary class="quiet small">What stood there then</summary>

@@ -2,8 +2,8 @@
     use App\Enums\LeftOutBy;
     use App\Enums\ReportState;
     use App\Enums\WebState;
-    use App\Support\Clock;
-    use App\Support\OverlapWords;
+    use App\Wording\LocalTime;
+    use App\Wording\OverlapWords;
     $coordinates = auth()->user()->can('coordinate', $script);
     $figures = $reading['figures'] ?? null;
     $current = $reading['current'] ?? null;
@@ -43,7 +43,7 @@
                 @foreach ($reading['hiding'] as $one)
                     <p><b class="signal">{{ Str::ucfirst($one['kind']) }}</b> {{ $one['note'] !== '' ? $one['note'] : ($one['words'] === 0 ? 'in the file, outside the text read here' : ($one['times'] === 1 ? 'in one place' : "in {$one['times']} places").', '.number_format($one['words']).' '.Str::plural('word', $one['words']).' (boxed in the text)') }}@if ($one['example'] !== ''): <q>{{ $one['example'] }}</q>@endif</p>
                 @endforeach
-                @foreach ($reading['gone'] as $gone)<p><b>A source was taken out</b> of the archive on {{ Clock::shown($gone->taken_out_at) }} and no longer counts here: {{ OverlapWords::source($gone, $script, $reader) }}.</p>@endforeach
+                @foreach ($reading['gone'] as $gone)<p><b>A source was taken out</b> of the archive on {{ LocalTime::shown($gone->taken_out_at) }} and no longer counts here: {{ OverlapWords::source($gone, $script, $reader) }}.</p>@endforeach
                 @if ($report->web_state->isUnderWay())<p><b>Open web:</b> {{ $report->web_state === WebState::Running ? "{$report->web_asked} of {$report->web_to_ask} searches answered" : 'waiting to be asked' }}; the figures may still grow.</p>
                 @elseif ($report->web_failure)<p><b>Open web:</b> {{ $report->web_failure }} The rest of this report stands.</p>@endif
                 @if ($report->settings !== $assignment->overlapSettings())<p><b>Compared with other settings</b> than the assignment has now. Compare again on the Screen page.</p>@endif
@@ -116,7 +116,7 @@
                                         LeftOutBy::Source => 'A source left out: '.($choice->source ? OverlapWords::source($choice->source, $script, $reader) : 'one no longer there'),
                                         LeftOutBy::Passage => 'Words '.number_format($choice->from_word + 1).' to '.number_format($choice->to_word).' left out',
                                     } }}</span>
-                                    <span class="quiet small">“{{ $choice->reason }}” · {{ $choice->by->name }}, {{ Clock::shown($choice->created_at) }}{{ $choice->undone_at ? ' · undone '.Clock::shown($choice->undone_at) : '' }}</span>
+                                    <span class="quiet small">“{{ $choice->reason }}” · {{ $choice->by->name }}, {{ LocalTime::shown($choice->created_at) }}{{ $choice->undone_at ? ' · undone '.LocalTime::shown($choice->undone_at) : '' }}</span>
                                     @if (! $choice->undone_at)<form method="post" action="{{ route('screen.undo', [$choice, ...$asked]) }}">@csrf<button class="link">undo</button></form>@endif
                                 </li>
                             @endforeach

@@ -1,5 +1,5 @@
 @php
-    use App\Enums\Found;
+    use App\Enums\ConversationFinding;
     $by = fn (string $key) => route('screen.index', [$assignment, ...$screened->asked(['sort' => ($screened->sort === $key) === $screened->down ? $key : "-{$key}"])]);
     $head = ['script' => ['Script', ''], 'words' => ['Words', 'num'], 'share' => ['Share', 'num'], 'runs' => ['Passages', 'num'], 'close' => ['Close wording', 'num'], 'largest' => ['Largest source', ''], 'hidden' => ['Hidden or altered', '']];
 @endphp
@@ -23,7 +23,7 @@
                         <td>@if ($row->largest)<span class="clip" title="{{ $row->largest }}">{{ $row->largest }}</span> <span class="quiet small whitespace-nowrap">{{ number_format($row->largest_words) }} words</span>@endif</td>
                         <td class="small">@foreach ($row->findings as $kind => $times)<span class="whitespace-nowrap">{{ $kind }}{{ $times > 1 ? " ({$times})" : '' }}</span>{{ $loop->last ? '' : ', ' }}@endforeach</td>
                         <td><x-attention :assignment="$assignment" :share="$row->share" />
-                            @if ($row->found)<span class="whitespace-nowrap">{{ Found::from($row->found)->short() }}</span>@elseif ($assignment->screening->attention($row->share) === YoungHarbor\Core\Overlap\Attention::None)<span class="quiet">ready</span>@endif
+                            @if ($row->found)<span class="whitespace-nowrap">{{ ConversationFinding::from($row->found)->short() }}</span>@elseif ($assignment->screening->attention($row->share) === YoungHarbor\Core\Overlap\Attention::None)<span class="quiet">ready</span>@endif
                             @if ($row->held)<span class="quiet small">held</span>@endif
                             @if (in_array($row->web_state, ['waiting', 'running'], true))<span class="quiet small whitespace-nowrap">open web {{ $row->web_state === 'running' ? "{$row->web_asked} of {$row->web_to_ask}" : 'waiting' }}</span>@elseif (in_array($row->web_state, ['part', 'failed'], true))<span class="quiet small" title="{{ $row->web_failure }}">open web: {{ $row->web_state === 'part' ? 'in part' : 'not answered' }}</span>@endif</td>
                     @else

@@ -1,7 +1,7 @@
 @php
-    use App\Enums\Found;
-    use App\Support\WritingWords;
-    use App\Support\Written;
+    use App\Enums\ConversationFinding;
+    use App\Wording\WritingWords;
+    use App\Queries\Screen\WritingList;
     use YoungHarbor\Core\Writing\Conformal;
     $alarm = $assignment->screening->alarm->toFloat();
     $baseline = $assignment->writingBaseline;
@@ -44,7 +44,7 @@
         @endif
         <form class="flex flex-wrap gap-2 items-center mb-3" method="get" action="{{ route('writing.index', $assignment) }}" role="search">
             <label class="sr-only" for="show">Show</label>
-            <select class="input w-auto" id="show" name="show" data-submits>@foreach (Written::FILTERS as $key => [$label])<option value="{{ $key }}" @selected($written->filter === $key)>{{ $label }} ({{ $counts["f_{$key}"] }})</option>@endforeach</select><button class="button">Show</button>
+            <select class="input w-auto" id="show" name="show" data-submits>@foreach (WritingList::FILTERS as $key => [$label])<option value="{{ $key }}" @selected($written->filter === $key)>{{ $label }} ({{ $counts["f_{$key}"] }})</option>@endforeach</select><button class="button">Show</button>
         </form>
         <div id="writing-table" class="sheet scroll" tabindex="0" @if ($working) hx-get="{{ request()->fullUrl() }}" hx-trigger="load delay:2s" hx-select="#writing-table" hx-swap="outerHTML" @endif>
             <p class="px-3 pt-2 quiet small" role="status">{{ $measured + $counts['s_nothing'] }} of {{ $counts['f_'] }} measured.{{ $working ? ($baseline->isWorkedOut() ? ' This page keeps itself up to date.' : ' The baseline is being worked out first.') : '' }}{{ $baseline->failure ? ' The baseline could not be worked out: '.$baseline->failure : '' }}</p>
@@ -60,7 +60,7 @@
                                 <td class="num">{{ number_format($row->words) }}</td><td class="whitespace-nowrap">{{ $row->at_least }} of {{ $row->among }} texts</td>
                                 <td class="small">{{ collect($signals)->filter(fn ($one) => $one['value'] < $one['low'] || $one['value'] > $one['high'])->map(fn ($one) => __('screen.signal.'.$one['name']))->implode(', ') }}</td>
                                 <td>{{ $row->turns > 0 ? $row->turns : '' }}</td>
-                                <td>@if (Conformal::counted($row->at_least, $row->among)->isUnusual($alarm))<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> past the alarm</span>@else<span class="quiet">usual</span>@endif @if ($row->recorded) <span class="whitespace-nowrap">{{ Found::from($row->recorded)->short() }}</span>@endif @if ($row->held)<span class="quiet small">held</span>@endif</td>
+                                <td>@if (Conformal::counted($row->at_least, $row->among)->isUnusual($alarm))<span class="signal whitespace-nowrap"><svg class="inline" width="11" height="12" viewBox="0 0 12 12" aria-hidden="true"><path d="M2 1 V12 M2 1 L11 4 L2 7" fill="none" stroke="currentColor" /></svg> past the alarm</span>@else<span class="quiet">usual</span>@endif @if ($row->recorded) <span class="whitespace-nowrap">{{ ConversationFinding::from($row->recorded)->short() }}</span>@endif @if ($row->held)<span class="quiet small">held</span>@endif</td>
                             @else
                                 <td class="num">{{ $row->words > 0 ? number_format($row->words) : '' }}</td><td colspan="3" class="quiet small">{{ $row->reason }}</td><td @class(['signal' => $row->state === 'failed', 'quiet' => $row->state !== 'failed'])>{{ match ($row->state) { 'nothing' => 'nothing can be said', 'failed' => 'failed', default => 'waiting' } }}</td>
                             @endif

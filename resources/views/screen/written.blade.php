@@ -1,7 +1,7 @@
 @php
     use App\Enums\WritingState;
-    use App\Support\WritingReading;
-    use App\Support\WritingWords;
+    use App\Queries\Screen\WritingReading;
+    use App\Wording\WritingWords;
     $coordinates = auth()->user()->can('coordinate', $script);
     $signals = $report && $reading ? WritingWords::signals($report) : [];
     $questions = $reading ? implode("\n", WritingWords::questions($reading['turns'])) : '';

@@ -13,7 +13,7 @@
                 <h2 class="mb-1">A family name that stands alone</h2>
                 <p class="quiet mb-3">The author has this family name, and so may a source. It was left where it stands. Here it is left blank, so that you judge how it is used and do not learn whose script it is.</p>
                 @foreach ($names->alone as $script)
-                    @php($around = App\Support\NamesToCheck::around($script->currentHandin))
+                    @php($around = App\Queries\ShareOut\NamesToCheck::around($script->currentHandin))
                     <section class="sheet px-4 py-3 mb-3">
                         <div class="flex flex-wrap items-baseline gap-x-4"><h3 class="code">{{ $script->code }}</h3><span class="quiet small">{{ count($around) === 1 ? 'once' : count($around).' times' }}</span></div>
                         <ul class="my-2">@foreach (array_slice($around, 0, 5) as $words)<li class="text-sm py-0.5">{{ $words }}</li>@endforeach</ul>
@@ -30,7 +30,7 @@
                 <p class="quiet mb-3">A name may be seen in what stands in these pictures. Ask the student for a file with text, have a marker take it who does not know the cohort, or decide that it can go out as it is. The original opens from the student’s page, with a reason.</p>
                 <div class="sheet scroll"><table class="table">
                     <thead><tr><th>Script</th><th>What</th></tr></thead>
-                    <tbody>@foreach ($names->failed as $script)<tr><td class="code">{{ $script->code }}</td><td>{{ App\Support\NamesToCheck::why($script->currentHandin) }}</td></tr>@endforeach</tbody>
+                    <tbody>@foreach ($names->failed as $script)<tr><td class="code">{{ $script->code }}</td><td>{{ App\Queries\ShareOut\NamesToCheck::why($script->currentHandin) }}</td></tr>@endforeach</tbody>
                 </table></div>
                 <form class="flex justify-end mt-3" method="post" action="{{ route('names.again', $assignment) }}">@csrf<button class="button">Look through them again</button></form>
             @endif

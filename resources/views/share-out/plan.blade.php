@@ -1,4 +1,6 @@
 @php
+    use App\Wording\UnplacedWords;
+
     $loads = $picture['loads'];
     $shares = array_column($draft->settings['markers'], 'share', 'marker');
     $fair = fn (string $id): float => $loads[$id]['fair'];
@@ -21,7 +23,7 @@
         <h2>The plan <span class="quiet font-normal">{{ $changes === 0 ? 'changes nothing' : number_format($changes).($changes === 1 ? ' mark' : ' marks').($first ? ' to give out' : ($changes === 1 ? ' changes hands' : ' change hands')) }}{{ $draft->moves > 0 ? ', '.($draft->moves === 1 ? '1 move' : "{$draft->moves} moves").' by hand' : '' }}</span></h2>
         <form class="ml-auto" method="post" action="{{ route('share-out.drop', $draft) }}">@csrf @method('delete')<button class="link small">Discard</button></form>
     </div>
-    @unless ($assignment->isPastDue())<p class="signal mb-2">The due time is still to come, so scripts can change. You can look at a plan now and give it out after {{ App\Support\Clock::shown($assignment->due_at) }}.</p>@endunless
+    @unless ($assignment->isPastDue())<p class="signal mb-2">The due time is still to come, so scripts can change. You can look at a plan now and give it out after {{ App\Wording\LocalTime::shown($assignment->due_at) }}.</p>@endunless
     <p class="quiet small mb-2">Filled: first marks{{ $second ? '; ringed: second marks' : '' }}; the upright line: the fair share. To move a script, drag its marker’s name below onto a line here, or choose the name and then the line.</p>
     <div class="sheet px-4 py-2 mb-4" id="lanes">
         @foreach ($ids as $id)
@@ -47,7 +49,7 @@
     </div>
     @if ($draft->unplaced !== [])
         <div class="notice refusal"><b>{{ count($draft->unplaced) === 1 ? 'One mark has nobody.' : count($draft->unplaced).' marks have nobody.' }}</b>
-            <ul>@foreach (array_slice($draft->unplaced, 0, 20) as $one)<li><span class="code">{{ $one['script'] }}</span> {{ $one['why'] }}.</li>@endforeach</ul>
+            <ul>@foreach (array_slice($draft->unplaced, 0, 20) as $one)<li><span class="code">{{ $one['script'] }}</span> {{ UnplacedWords::of($one) }}.</li>@endforeach</ul>
             @if (count($draft->unplaced) > 20)<p>And {{ count($draft->unplaced) - 20 }} more: <a href="{{ route('share-out.index', [$assignment, 'with' => 'nobody']) }}">show them</a></p>@endif
             <p class="mt-1">Change who marks or their sections and work it out again, or move these by hand.</p>
         </div>
@@ -81,7 +83,7 @@
     <form class="flex justify-end items-baseline gap-4 mt-4" method="post" action="{{ route('share-out.apply', $draft) }}">
         @csrf
         <input type="hidden" name="seen" value="{{ $draft->lock_version }}">
-        <span class="quiet">Seed {{ $draft->seed }}, worked out {{ App\Support\Clock::shown($draft->created_at) }} by {{ $draft->maker->name }}</span>
+        <span class="quiet">Seed {{ $draft->seed }}, worked out {{ App\Wording\LocalTime::shown($draft->created_at) }} by {{ $draft->maker->name }}</span>
         <button class="button primary" @disabled(! $assignment->isPastDue() || $changes === 0)>Give {{ $changes === 1 ? 'it' : 'them' }} out</button>
     </form>
 </div>

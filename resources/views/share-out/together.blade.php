@@ -73,7 +73,7 @@
                         @php
                             $note = $notes->get($criterion->id());
                         @endphp
-                        <label class="label" for="n-{{ $criterion->id() }}">{{ $criterion->title() }} @if ($note)<span class="hint">{{ $note->savedBy->name }}, {{ App\Support\Clock::shown($note->updated_at) }}</span>@endif</label>
+                        <label class="label" for="n-{{ $criterion->id() }}">{{ $criterion->title() }} @if ($note)<span class="hint">{{ $note->savedBy->name }}, {{ App\Wording\LocalTime::shown($note->updated_at) }}</span>@endif</label>
                         @if (old("note.{$criterion->id()}") !== null && old("note.{$criterion->id()}") !== $note?->text && $note)<p class="quiet small whitespace-pre-line mb-1">{{ $note->text }}</p>@endif
                         <input type="hidden" name="seen[{{ $criterion->id() }}]" value="{{ $note?->text }}">
                         <textarea class="input mb-3 min-h-14! field-sizing-content" id="n-{{ $criterion->id() }}" name="note[{{ $criterion->id() }}]" rows="2">{{ old("note.{$criterion->id()}", $note?->text) }}</textarea>

@@ -6,10 +6,10 @@ namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
+use App\Documents\HandinCopies;
 use App\Extraction\CopyKind;
 use App\Extraction\FileKind;
 use App\Extraction\Refusal;
-use App\Support\Copies;
 use Illuminate\Support\Facades\Storage;
 use Tests\Files;
 use Tests\PlantedFiles;
@@ -49,8 +49,10 @@ final class ActiveContentTest extends TestCase
             self::assertStringContainsString('women who raked', $handin->text, "{$what}: the work itself is there");
             // A marker reads the address of a link as text.
             self::assertDoesNotMatchRegularExpression(self::RUNS, $handin->html, $what);
-            foreach ($kinds % 6 === 0 ? app(Copies::class)->kinds($handin) : [CopyKind::cases()[$kinds % 3]] as $kind) {
-                $copy = (string) Storage::get(app(Copies::class)->path($handin, $kind));
+            foreach (
+                $kinds % 6 === 0 ? app(HandinCopies::class)->kinds($handin) : [CopyKind::cases()[$kinds % 3]] as $kind
+            ) {
+                $copy = (string) Storage::get(app(HandinCopies::class)->path($handin, $kind));
                 // In a web page, text that looks like markup stays text.
                 foreach (
                     $kind === CopyKind::Html

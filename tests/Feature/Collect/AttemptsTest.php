@@ -281,7 +281,7 @@ final class AttemptsTest extends TestCase
     {
         $this->module();
         $assignment = $this->assignment();
-        $template = AssignmentTemplate::query()->create(
+        $template = AssignmentTemplate::factory()->create(
             [
                 'assignment_id' => $assignment->id, 'name' => 'sheet.txt', 'path' => 'templates/x', 'bytes' => 9,
                 'sha256' => str_repeat('0', 64), 'text' => "Place:\nTide:\n",

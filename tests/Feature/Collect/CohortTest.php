@@ -18,7 +18,7 @@ use App\Models\LogbookLine;
 use App\Models\Membership;
 use App\Models\Message;
 use App\Models\User;
-use App\Support\Cohort;
+use App\Queries\Collect\Cohort;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
@@ -50,7 +50,7 @@ final class CohortTest extends TestCase
             );
             $n === 1 || $this->script($assignment, $n)->update(['brief_opened_at' => now()]);
         }
-        DraftCheck::query()->create(
+        DraftCheck::factory()->create(
             [
                 'script_id' => $this->script($assignment, 2)->id, 'student_id' => $who[2]->id, 'words' => 3,
                 'text' => 'A draft yet.', 'notes' => [],

@@ -8,7 +8,7 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Screen\CompareDraft as Compare;
 use App\Actions\Screen\CompareHandin;
 use App\Enums\ReportState;
-use App\Jobs\CompareDraft;
+use App\Jobs\CompareDraftJob;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
 use App\Models\Handin;
@@ -124,13 +124,13 @@ final class DraftCheckTest extends TestCase
         self::assertStringContainsString('No check was used up.', session('errors')->first('draft'));
         $this->post(route('drafts.store', $this->assignment))->assertSessionHasErrors('draft');
         self::assertSame(0, DraftCheck::query()->count());
-        $draft = DraftCheck::query()->create(
+        $draft = DraftCheck::factory()->create(
             [
                 'script_id' => $this->script($this->assignment)->id, 'student_id' => $this->students[0]->id,
                 'words' => 2, 'text' => 'Two words.', 'notes' => [],
             ]
         );
-        (new CompareDraft($draft->id))->failed(null);
+        (new CompareDraftJob($draft->id))->failed(null);
         $this->get(route('drafts.show', $draft))->assertSee('The comparison failed.')->assertSee('2 checks left');
         Carbon::setTestNow(now()->addDays(2));
         $this->post(

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\PrepareForMarkers;
-use App\Actions\Collect\ReadWork;
 use App\Actions\Collect\TakeHandIn;
 use App\Extraction\Child;
 use App\Extraction\Pages\PageMaker;
 use App\Extraction\Pages\PagesMade;
 use App\Extraction\Pages\Sight;
+use App\Handins\WorkReader;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\Process\Process;
 use Tests\Files;
@@ -208,7 +208,7 @@ final class DrawnPagesTest extends TestCase
         file_put_contents($from, $pdf);
         $seen = PictureNames::of([['name' => $person->name, 'number' => $person->number, 'email' => $person->email]]);
 
-        return [app(PageMaker::class)->make($from, $to, ReadWork::masks([$person->user()]), $seen), $to];
+        return [app(PageMaker::class)->make($from, $to, WorkReader::masks([$person->user()]), $seen), $to];
     }
 
     /** What a person sees on a page. */

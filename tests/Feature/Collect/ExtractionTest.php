@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Collect;
 
-use App\Extraction\Extracted;
+use App\Extraction\ExtractedFile;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -18,12 +18,12 @@ final class ExtractionTest extends TestCase
 {
     private const TEXT = "# On salt\n\nThe pans were drawn twice a day in summer. Nobody’s hen’s egg sank.\n\n“We ask,” she said, “for *the egg*.”\n";
 
-    private function read(string $bytes, string $name): Extracted
+    private function read(string $bytes, string $name): ExtractedFile
     {
         return app(Reader::class)->read(Files::upload($bytes, $name)->getRealPath(), $name);
     }
 
-    private function html(Extracted $read): string
+    private function html(ExtractedFile $read): string
     {
         return Html::ofText($read->document);
     }

@@ -10,7 +10,7 @@ use App\Actions\Release\RevealNames;
 use App\Actions\Screen\CompareHandin;
 use App\Actions\ShareOut\WorkOutPlan;
 use App\Enums\HandInBy;
-use App\Jobs\CompareHandin as CompareJob;
+use App\Jobs\CompareHandinJob as CompareJob;
 use App\Models\Assignment;
 use App\Models\Conflict;
 use App\Models\Handin;
@@ -18,7 +18,7 @@ use App\Models\Mark;
 use App\Models\OverlapReport;
 use App\Models\Result;
 use App\Models\User;
-use App\Support\AssignmentCounts;
+use App\Queries\AssignmentCounts;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
 
@@ -170,7 +170,7 @@ final class GroupTest extends TestCase
     {
         $this->grouped('group');
         Carbon::setTestNow(now()->addDays(2));
-        $conflict = Conflict::query()->create(
+        $conflict = Conflict::factory()->create(
             [
                 'module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id,
                 'student_id' => $this->students[1]->id, 'reason' => 'Sisters.', 'made_by' => $this->coordinator->id,

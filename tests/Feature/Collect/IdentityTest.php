@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Collect;
 
-use App\Actions\Collect\PieceKept;
-use App\Actions\Collect\PieceTaken;
-use App\Actions\Collect\ReadWork;
-use App\Actions\Collect\WorkRead;
+use App\Extraction\AuthorTraces;
 use App\Extraction\CopyKind;
 use App\Extraction\CopyWriter;
 use App\Extraction\FileKind;
-use App\Extraction\Findings;
 use App\Extraction\HtmlTree;
+use App\Handins\KeptPiece;
+use App\Handins\ReadPieces;
+use App\Handins\UploadedPiece;
+use App\Handins\WorkReader;
 use App\Models\Assignment;
 use Illuminate\Support\Facades\Storage;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -174,7 +174,7 @@ final class IdentityTest extends TestCase
                 $work = $this->read($format === 'typed' ? $bytes : Files::upload($bytes, "essay.{$format}"), $person);
                 $without = $this->read($format === 'typed' ? $bytes : Files::upload($bytes, "essay.{$format}"), null);
                 self::assertSame($without->html, $work->html, "{$person->name}, {$format}");
-                self::assertNotContains(Findings::HIDDEN, array_column($work->identity, 'fate'));
+                self::assertNotContains(AuthorTraces::HIDDEN, array_column($work->identity, 'fate'));
                 $read++;
             }
         }
@@ -257,7 +257,7 @@ final class IdentityTest extends TestCase
     /**
      * @param  array<string, string>  $at
      */
-    private function handedIn(string $format, Plantings $person, array $at, string $fileName): WorkRead
+    private function handedIn(string $format, Plantings $person, array $at, string $fileName): ReadPieces
     {
         $bytes = match ($format) {
             'docx' => PlantedFiles::docx($at), 'odt' => PlantedFiles::odt($at), 'pdf' => PlantedFiles::pdf($at),
@@ -268,13 +268,13 @@ final class IdentityTest extends TestCase
         return $this->read($format === 'typed' ? $bytes : Files::upload($bytes, $fileName), $person);
     }
 
-    private function read(\Illuminate\Http\UploadedFile|string $work, ?Plantings $person): WorkRead
+    private function read(\Illuminate\Http\UploadedFile|string $work, ?Plantings $person): ReadPieces
     {
         $assignment = new Assignment(['max_files' => 1, 'max_megabytes' => 20]);
 
-        $reading = app(ReadWork::class);
+        $reading = app(WorkReader::class);
         $kept = array_map(
-            fn (PieceTaken $piece) => new PieceKept($piece->name, $piece->kind, Storage::path($piece->store('drafts'))),
+            fn (UploadedPiece $piece) => new KeptPiece($piece->name, $piece->kind, Storage::path($piece->store('drafts'))),
             $reading->take($assignment, [$work]),
         );
 
@@ -282,7 +282,7 @@ final class IdentityTest extends TestCase
             return $reading->read($person === null ? [] : [$person->user()], $kept, function (): void {
             });
         } finally {
-            array_map(fn (PieceKept $one) => unlink($one->path), $kept);
+            array_map(fn (KeptPiece $one) => unlink($one->path), $kept);
         }
     }
 

@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\FinishHandIn;
+use App\Actions\Collect\ReadWhatWasLost;
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\HandInBy;
-use App\Jobs\ReadDraft;
-use App\Jobs\ReadHandin;
+use App\Jobs\ReadDraftJob;
+use App\Jobs\ReadHandinJob;
 use App\Mail\CouldNotBeRead;
 use App\Models\DraftCheck;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\OverlapReport;
 use App\Models\Script;
-use App\Support\Planning;
+use App\Queries\ShareOut\Planning;
 use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
@@ -57,7 +58,7 @@ final class ReadingLaterTest extends TestCase
         $this->get(route('screen.index', $assignment))->assertSee('waiting');
         self::assertCount(0, app(Planning::class)->scripts($assignment), 'nobody is given what is not read');
 
-        Queue::assertPushed(ReadHandin::class, function (ReadHandin $job): bool {
+        Queue::assertPushed(ReadHandinJob::class, function (ReadHandinJob $job): bool {
             $job->handle(app(FinishHandIn::class));
 
             return true;
@@ -146,7 +147,7 @@ final class ReadingLaterTest extends TestCase
             assert($middleware instanceof WithoutOverlapping);
 
             return $middleware->getLockKey($job);
-        }, [new ReadHandin([1], 7), new ReadHandin([2], 7), new ReadDraft(3, 7), new ReadHandin([4], 8)]);
+        }, [new ReadHandinJob([1], 7), new ReadHandinJob([2], 7), new ReadDraftJob(3, 7), new ReadHandinJob([4], 8)]);
         self::assertSame([1, 2], [count(array_unique(array_slice($keys, 0, 3))), count(array_unique($keys))]);
     }
 
@@ -157,7 +158,7 @@ final class ReadingLaterTest extends TestCase
         $assignment = $this->assignment();
         app(TakeHandIn::class)($assignment, $this->students[0], 'Lost.');
         Queue::fake();
-        self::assertSame(0, FinishHandIn::again(), 'it may still be waiting');
+        self::assertSame(0, app(ReadWhatWasLost::class)(), 'it may still be waiting');
         $this->actingAs($this->coordinator)->get(route('collect.index', $assignment))->assertSee('still being read')
             ->assertDontSee('may stand still');
         self::assertStringContainsString(
@@ -166,8 +167,10 @@ final class ReadingLaterTest extends TestCase
         );
         Carbon::setTestNow(now()->addMinutes(16));
         $this->get(route('collect.index', $assignment))->assertSee('may stand still');
-        self::assertSame(1, FinishHandIn::again());
-        Queue::assertPushed(ReadHandin::class, fn (ReadHandin $job) => $job->studentId === $this->students[0]->id);
+        self::assertSame(1, app(ReadWhatWasLost::class)());
+        Queue::assertPushed(
+            ReadHandinJob::class, fn (ReadHandinJob $job) => $job->studentId === $this->students[0]->id,
+        );
     }
 
     public function test_a_draft_that_cannot_be_read_uses_no_check_up(): void

@@ -6,7 +6,7 @@ namespace Tests\Feature\Collect;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Exceptions\Refused;
-use App\Jobs\CompareHandin;
+use App\Jobs\CompareHandinJob;
 use App\Models\Handin;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
@@ -54,16 +54,16 @@ final class SimultaneousTest extends TestCase
 
     public function test_a_comparison_that_comes_after_a_newer_attempt_does_nothing(): void
     {
-        Queue::fake([CompareHandin::class]);
+        Queue::fake([CompareHandinJob::class]);
         $this->module();
         $assignment = $this->assignment();
         $old = app(TakeHandIn::class)($assignment, $this->students[0], $this->prose(30, 1));
         $new = app(TakeHandIn::class)($assignment, $this->students[0], $this->prose(30, 2));
-        (new CompareHandin($new->id))->handle(app(\App\Actions\Screen\CompareHandin::class));
-        (new CompareHandin($old->id))->handle(app(\App\Actions\Screen\CompareHandin::class));
+        (new CompareHandinJob($new->id))->handle(app(\App\Actions\Screen\CompareHandin::class));
+        (new CompareHandinJob($old->id))->handle(app(\App\Actions\Screen\CompareHandin::class));
         self::assertSame([$new->id], OverlapReport::query()->pluck('handin_id')->all());
         self::assertSame([$new->id], OverlapSource::query()->pluck('handin_id')->all());
-        (new CompareHandin(999_999))->handle(app(\App\Actions\Screen\CompareHandin::class));
+        (new CompareHandinJob(999_999))->handle(app(\App\Actions\Screen\CompareHandin::class));
     }
 
     public function test_someone_who_is_not_on_the_list_is_told_so(): void

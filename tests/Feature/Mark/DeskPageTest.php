@@ -6,11 +6,11 @@ namespace Tests\Feature\Mark;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Screen\CompareHandin;
+use App\Documents\ScriptText;
 use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\MarkComment;
-use App\Support\ScriptText;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Tests\TestCase;
@@ -81,14 +81,14 @@ final class DeskPageTest extends TestCase
     public function test_brief_agreed_levels_and_the_marks_of_nobody_else_are_at_hand(): void
     {
         $mark = $this->deskOf('An essay.', ['brief' => 'Write about salt, and about who carried it.']);
-        LevelNote::query()->create(
+        LevelNote::factory()->create(
             [
                 'assignment_id' => $mark->assignment_id, 'criterion' => 'c1', 'text' => 'High: an objection is met.',
                 'saved_by' => $this->coordinator->id,
             ]
         );
         $second = $this->markOf($mark->script, Seat::Second);
-        MarkComment::query()->create(
+        MarkComment::factory()->create(
             [
                 'mark_id' => $second->id, 'kind' => 'fix', 'body' => 'Of the second marker alone.',
                 'anchor' => [

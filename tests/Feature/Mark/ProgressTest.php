@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Mark\SaveChoice;
+use App\Desk\DeskQueue;
 use App\Logbook\LogEvent;
 use App\Mail\FromCoordinator;
 use App\Models\LogbookLine;
 use App\Models\Mark;
 use App\Models\Membership;
-use App\Support\DeskQueue;
-use App\Support\Progress;
+use App\Queries\Mark\MarkerProgress;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -56,7 +56,7 @@ final class ProgressTest extends TestCase
             $n < 2 ? $this->finish($mine[$n], 'l2', 'l2') : app(SaveChoice::class)($mine[$n], 'c1', ['level' => 'l1']);
             Mark::query()->whereKey($mine[$n]->id)->update(['seconds' => $seconds]);
         }
-        $row = app(Progress::class)->of($assignment)->firstWhere('name', $this->tutors[0]->name);
+        $row = app(MarkerProgress::class)->of($assignment)->firstWhere('name', $this->tutors[0]->name);
         self::assertSame(
             [3, 1, 2, 13.0, Pace::InTime],
             [$row['given'] ?? 0, $row['begun'] ?? 0, $row['done'] ?? 0, $row['minutes'] ?? 0, $row['pace'] ?? null],
@@ -205,8 +205,8 @@ final class ProgressTest extends TestCase
         self::assertSame(
             ['x', '', 'p'],
             [
-                \App\Support\DeskKeys::of($mark->marker->refresh())['comment'],
-                \App\Support\DeskKeys::of($mark->marker)['next'], \App\Support\DeskKeys::of($mark->marker)['previous'],
+                \App\Desk\DeskKeys::of($mark->marker->refresh())['comment'],
+                \App\Desk\DeskKeys::of($mark->marker)['next'], \App\Desk\DeskKeys::of($mark->marker)['previous'],
             ],
         );
         $this->putJson(route('mark.settings'), ['keys' => ['comment' => 'xy']])->assertStatus(422);

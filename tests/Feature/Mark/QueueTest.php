@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Mark\SaveChoice;
+use App\Desk\DeskQueue;
 use App\Models\Mark;
-use App\Support\DeskQueue;
 use Tests\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marking\Seat;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature\Mark;
 
 use App\Actions\Release\ReleaseResults;
+use App\Documents\ScriptText;
 use App\Models\Mark;
 use App\Models\MarkComment;
-use App\Support\ScriptText;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;

@@ -139,7 +139,7 @@ final class SettleTest extends TestCase
         foreach ([Seat::First, Seat::Second] as $part) {
             if ($script->mark($part) !== null) {
                 $mark = $this->markOf($script, $part);
-                MarkComment::query()->create(
+                MarkComment::factory()->create(
                     [
                         'mark_id' => $mark->id, 'kind' => 'question', 'criterion' => 'c2',
                         'body' => "Asked by the {$part->value}.",

@@ -322,7 +322,7 @@ final class AssignmentRulesTest extends TestCase
         $next = Module::factory()->create();
         $this->actingAs($this->coordinator)->post(route('plan.copy', $assignment), ['module' => $next->public_id])
             ->assertForbidden();
-        Membership::query()->create(
+        Membership::factory()->create(
             ['module_id' => $next->id, 'user_id' => $this->coordinator->id, 'role' => Role::Coordinator]
         );
         $this->actingAs($this->coordinator->fresh() ?? $this->coordinator)

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Release;
 
-use App\Actions\ShareOut\ChangeConflict;
+use App\Actions\ShareOut\RecordConflict;
 use App\Exceptions\LogbookBroken;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -248,7 +248,7 @@ final class LogbookTest extends TestCase
         $this->actingAs($this->coordinator)->post(
             route('scripts.name', $script), ['reason' => 'A talk about her illness.'],
         );
-        app(ChangeConflict::class)->record(
+        app(RecordConflict::class)(
             $this->module, $this->tutors[2], $this->students[0], 'Her sister.', $this->coordinator,
         );
         $this->get(route('logbook', $this->module))->assertSee($this->tutors[2]->name)->assertSee('Her sister.')

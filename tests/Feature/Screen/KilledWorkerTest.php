@@ -6,7 +6,7 @@ namespace Tests\Feature\Screen;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Enums\ReportState;
-use App\Jobs\CompareHandin;
+use App\Jobs\CompareHandinJob;
 use App\Models\OverlapReport;
 use Illuminate\Queue\Middleware\WithoutOverlapping;
 use Illuminate\Queue\QueueManager;
@@ -42,13 +42,13 @@ final class KilledWorkerTest extends TestCase
         OverlapReport::query()->where('handin_id', $id)->update(['state' => ReportState::Waiting]);
 
         // Taken, its lock held, and never heard of again.
-        CompareHandin::dispatch($id);
+        CompareHandinJob::dispatch($id);
         self::assertNotNull(app('queue')->connection('database')->pop('default'));
-        $job = new CompareHandin($id);
+        $job = new CompareHandinJob($id);
         self::assertTrue(Cache::lock((new WithoutOverlapping((string) $id))->getLockKey($job), 330)->get());
 
         // Meanwhile the same is asked for again: it waits for the lock, however often it is tried.
-        CompareHandin::dispatch($id);
+        CompareHandinJob::dispatch($id);
         for ($n = 0; $n < 12; $n++) {
             $this->work();
             $this->travel(16)->seconds();
@@ -67,7 +67,7 @@ final class KilledWorkerTest extends TestCase
 
     public function test_runs_locks_and_the_queue_agree_how_long_a_job_may_take(): void
     {
-        $job = new CompareHandin(1);
+        $job = new CompareHandinJob(1);
         $lock = $job->middleware()[0];
         self::assertInstanceOf(WithoutOverlapping::class, $lock);
         self::assertLessThan($lock->expiresAfter, $job->timeout);

@@ -12,7 +12,7 @@ use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
-use App\Support\OverlapReading;
+use App\Queries\Screen\OverlapReading;
 use Tests\TestCase;
 
 /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Screen;
 
 use App\Actions\Collect\TakeHandIn;
-use App\Enums\Found;
+use App\Enums\ConversationFinding;
 use App\Mail\WroteToYou;
 use App\Models\Assignment;
 use App\Models\ConversationEntry;
@@ -46,7 +46,7 @@ final class RecordTest extends TestCase
             route('screen.leave-out', $script), ['what' => 'passage', 'from' => 0, 'to' => 30, 'reason' => 'Quoted'],
         );
         $entry = ConversationEntry::query()->sole();
-        self::assertSame([Found::Talk, false], [$entry->found, $entry->held]);
+        self::assertSame([ConversationFinding::Talk, false], [$entry->found, $entry->held]);
         self::assertStringContainsString('60.0 %: 30 of 50 counted words', $entry->seen['sum']);
         self::assertStringContainsString($this->script($this->work, 1)->code, $entry->seen['sources'][0]);
         self::assertSame(30, str_word_count((string) $entry->seen['passage'], 0, '0123456789'));

@@ -10,7 +10,7 @@ use App\Actions\Screen\CompareHandin as Compare;
 use App\Actions\Screen\StopScreening;
 use App\Enums\ReportState;
 use App\Enums\SourceKind;
-use App\Jobs\CompareHandin;
+use App\Jobs\CompareHandinJob;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\OverlapMatch;
@@ -124,7 +124,7 @@ final class ScreenTest extends TestCase
         $this->module();
         $assignment = $this->assignment();
         $handin = app(TakeHandIn::class)($assignment, $this->students[0], $this->prose(30, 1));
-        (new CompareHandin($handin->id))->failed(new RuntimeException('The disk was full.'));
+        (new CompareHandinJob($handin->id))->failed(new RuntimeException('The disk was full.'));
         $this->actingAs($this->coordinator)->get(route('screen.index', $assignment))->assertSee('The disk was full.')
             ->assertSee('Take up the one that failed or stopped');
         $this->get(route('screen.show', $this->script($assignment)))->assertSee('The comparison failed')
@@ -141,8 +141,8 @@ final class ScreenTest extends TestCase
         $report->matches()->delete();
         // as a killed worker leaves it
         $report->update(['state' => ReportState::Running, 'compared' => 0, 'matched' => 0]);
-        CompareHandin::dispatchSync($report->handin_id);
-        CompareHandin::dispatchSync($report->handin_id);
+        CompareHandinJob::dispatchSync($report->handin_id);
+        CompareHandinJob::dispatchSync($report->handin_id);
         self::assertSame(
             [ReportState::Ready, 30, 1, 1],
             [$report->refresh()->state, $report->matched, $report->runs, $report->matches()->count()],
@@ -166,7 +166,7 @@ final class ScreenTest extends TestCase
 
     public function test_stopping_leaves_what_is_ready_and_the_rest_can_be_taken_up(): void
     {
-        Queue::fake([CompareHandin::class]);
+        Queue::fake([CompareHandinJob::class]);
         $assignment = $this->two();
         $first = $this->script($assignment)->currentHandin;
         assert($first instanceof Handin);
@@ -182,7 +182,9 @@ final class ScreenTest extends TestCase
         self::assertSame(ReportState::Stopped, $second->refresh()->state);
         $this->post(route('screen.rerun', $assignment), ['which' => 'unfinished']);
         self::assertSame(ReportState::Waiting, $second->refresh()->state);
-        Queue::assertPushed(CompareHandin::class, fn (CompareHandin $job) => $job->handinId === $second->handin_id);
+        Queue::assertPushed(
+            CompareHandinJob::class, fn (CompareHandinJob $job) => $job->handinId === $second->handin_id,
+        );
         app(Compare::class)($second->handin);
         self::assertSame([30, 30], [$second->refresh()->matched, $first->report->refresh()->matched]);
     }
@@ -242,10 +244,10 @@ final class ScreenTest extends TestCase
 
     public function test_each_hand_in_is_queued_once_it_is_committed(): void
     {
-        Queue::fake([CompareHandin::class]);
+        Queue::fake([CompareHandinJob::class]);
         $this->module();
         $handin = app(TakeHandIn::class)($this->assignment(), $this->students[0], 'Some words.');
-        Queue::assertPushed(CompareHandin::class, fn (CompareHandin $job) => $job->handinId === $handin->id);
+        Queue::assertPushed(CompareHandinJob::class, fn (CompareHandinJob $job) => $job->handinId === $handin->id);
         $this->actingAs($this->coordinator)->get(route('screen.index', $handin->script->assignment))
             ->assertSee('waiting')->assertSee('0 of 1 compared');
     }
@@ -313,7 +315,7 @@ final class ScreenTest extends TestCase
         $copy = 0;
         for ($n = 1; $n <= 1000; $n++) {
             $words = [...$random(60), ...$page, ...($n === 990 ? $copied : $random(30))];
-            $source = OverlapSource::query()->create(
+            $source = OverlapSource::factory()->create(
                 [
                     'kind' => SourceKind::Archive, 'shelf' => OverlapSource::ARCHIVE, 'title' => "Essay {$n}",
                     'text' => implode(' ', $words), 'words' => count($words),

@@ -6,7 +6,8 @@ namespace Tests\Feature\Screen;
 
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Plan\SaveAssignment;
-use App\Actions\Screen\ChangeBaseline;
+use App\Actions\Screen\AddFilesToBaseline;
+use App\Actions\Screen\MakeBaseline;
 use App\Enums\WebState;
 use App\Enums\WritingState;
 use App\Models\Assignment;
@@ -37,9 +38,8 @@ final class WritingTest extends TestCase
     private function measured(array $fields = [], int $texts = 20): Assignment
     {
         $this->module(2, 3);
-        $change = app(ChangeBaseline::class);
-        $this->baseline = $change->make($this->module, 'Supervised', 'English', $this->coordinator);
-        $change->addFiles(
+        $this->baseline = app(MakeBaseline::class)($this->module, 'Supervised', 'English', $this->coordinator);
+        app(AddFilesToBaseline::class)(
             $this->baseline, array_slice($this->files('baseline/*.md'), 0, $texts), 'October', $this->coordinator,
         );
         $assignment = $this->assignment(['writing_baseline_id' => $this->baseline->id, ...$fields]);
@@ -229,7 +229,7 @@ final class WritingTest extends TestCase
     public function test_settings_are_checked_and_a_change_measures_again(): void
     {
         $assignment = $this->measured();
-        $other = app(ChangeBaseline::class)->make($this->module, 'Empty', 'English', $this->coordinator);
+        $other = app(MakeBaseline::class)($this->module, 'Empty', 'English', $this->coordinator);
         $form = fn (array $fields): array => [
             'title' => $assignment->title, 'brief' => $assignment->brief,
             'rubric' => $assignment->rubricVersion?->rubric->public_id,

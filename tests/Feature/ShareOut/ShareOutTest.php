@@ -257,7 +257,7 @@ final class ShareOutTest extends TestCase
         ];
         app(SaveChoice::class)($other, 'c1', ['level' => 'l2']);
         foreach ([$mark, $other] as $each) {
-            Conflict::query()->create(
+            Conflict::factory()->create(
                 [
                     'module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id,
                     'student_id' => $each->script->student_id, 'reason' => 'Related.',

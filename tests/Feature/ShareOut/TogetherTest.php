@@ -7,6 +7,8 @@ namespace Tests\Feature\ShareOut;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Release\ReleaseResults;
+use App\Desk\DeskQueue;
+use App\Documents\ScriptText;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
 use App\Models\LevelNote;
@@ -15,9 +17,7 @@ use App\Models\MarkComment;
 use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\User;
-use App\Support\DeskQueue;
-use App\Support\Progress;
-use App\Support\ScriptText;
+use App\Queries\Mark\MarkerProgress;
 use Tests\TestCase;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Text\TextAnchor;
@@ -151,7 +151,7 @@ final class TogetherTest extends TestCase
         $marker = $own->marker;
         $this->done($marker, 'l3');
         $together = $this->together($marker);
-        MarkComment::query()->create(
+        MarkComment::factory()->create(
             [
                 'mark_id' => $together->id, 'kind' => 'praise', 'criterion' => 'c1', 'body' => 'Here it turns.',
                 'anchor' => TextAnchor::at(ScriptText::of($together->handin), 0, 5)->toArray(),
@@ -176,7 +176,7 @@ final class TogetherTest extends TestCase
         $marker = $this->tutors[0];
         $this->actingAs($marker)->get(route('mark.index', $this->work))->assertOk()->assertSee('together with all');
         self::assertSame($this->together($marker)->id, app(DeskQueue::class)->resume($this->work, $marker)?->id);
-        $row = app(Progress::class)->of($this->work)->firstWhere('id', $marker->public_id);
+        $row = app(MarkerProgress::class)->of($this->work)->firstWhere('id', $marker->public_id);
         self::assertSame(3, $row['given'] ?? null, 'three scripts with two marks each over two tutors');
         $this->get(route('mark.desk', $this->together($marker)))->assertOk()->assertSee('together, counts for nothing');
     }

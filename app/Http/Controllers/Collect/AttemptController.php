@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Collect;
 
 use App\Actions\Collect\ChooseAttempt;
+use App\Documents\Receipts;
 use App\Http\Controllers\Controller;
 use App\Models\Handin;
-use App\Support\Receipts;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

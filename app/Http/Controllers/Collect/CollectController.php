@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Collect;
 
+use App\Documents\TakeAwayZip;
 use App\Http\Controllers\Controller;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -11,15 +12,13 @@ use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Script;
-use App\Support\Clock;
-use App\Support\Cohort;
-use App\Support\TakeAway;
+use App\Queries\Collect\Cohort;
+use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 use YoungHarbor\Core\Tables\Csv;
@@ -84,11 +83,9 @@ final class CollectController extends Controller
     public function csv(Request $request, Assignment $assignment, Logbook $logbook): StreamedResponse
     {
         $this->authorize('coordinate', $assignment);
-        DB::transaction(
-            fn () => $logbook->write(Entry::of(LogEvent::CohortListTaken)->on($assignment)->by($this->person($request)))
-        );
+        $logbook->note(Entry::of(LogEvent::CohortListTaken)->on($assignment)->by($this->person($request)));
         $cohort = Cohort::of($assignment, $request->query());
-        $time = fn (?string $at): ?string => $at === null ? null : Clock::plain(Carbon::parse($at, 'UTC'));
+        $time = fn (?string $at): ?string => $at === null ? null : LocalTime::plain(Carbon::parse($at, 'UTC'));
 
         return response()->streamDownload(function () use ($cohort, $time): void {
             echo "\u{FEFF}".Csv::line(
@@ -114,7 +111,7 @@ final class CollectController extends Controller
         ).'-cohort.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
     }
 
-    public function zip(Request $request, Assignment $assignment, TakeAway $takeAway): StreamedResponse
+    public function zip(Request $request, Assignment $assignment, TakeAwayZip $takeAway): StreamedResponse
     {
         $this->authorize('coordinate', $assignment);
 

@@ -8,9 +8,10 @@ use App\Actions\Collect\CheckDraft;
 use App\Enums\ReportState;
 use App\Extraction\Refusal;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Collect\DraftRequest;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
-use App\Support\OverlapReading;
+use App\Queries\Screen\OverlapReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,18 +23,8 @@ use Illuminate\Validation\ValidationException;
  */
 final class DraftController extends Controller
 {
-    public function store(Request $request, Assignment $assignment, CheckDraft $check): RedirectResponse
+    public function store(DraftRequest $request, Assignment $assignment, CheckDraft $check): RedirectResponse
     {
-        $this->authorize('handIn', $assignment);
-        $most = (int) config('harbor.upload.max_megabytes');
-        $request->validate([
-            'draft' => ['nullable', 'array', 'required_without:draft_text'], 'draft.*' => ['file', 'max:'.$most * 1024],
-            'draft_text' => ['nullable', 'string', 'max:400000'],
-        ], [
-            'draft.required_without' => 'Choose a draft, or paste its text.',
-            'draft.*.max' => "A file is larger than {$most} MB.",
-            'draft.*.uploaded' => 'The file did not arrive whole. Choose it again.',
-        ]);
         $files = array_values(Arr::wrap($request->file('draft')));
         try {
             $draft = $check(
@@ -52,7 +43,7 @@ final class DraftController extends Controller
 
         return view($request->header('HX-Request') === null ? 'collect.draft' : 'collect.draft-found', [
             'draft' => $draft, 'assignment' => $draft->script->assignment,
-            'left' => CheckDraft::left($draft->script->assignment, $this->person($request)),
+            'left' => DraftCheck::left($draft->script->assignment, $this->person($request)),
             'reading' => $draft->state === ReportState::Ready ? $reading->ofDraft($draft, $request->query()) : null,
             'asked' => array_filter(
                 [

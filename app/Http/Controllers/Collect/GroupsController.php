@@ -6,12 +6,13 @@ namespace App\Http\Controllers\Collect;
 
 use App\Actions\Collect\SetGroups;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Collect\DrawGroupsRequest;
+use App\Http\Requests\Collect\GroupsRequest;
 use App\Models\Assignment;
 use App\Models\Script;
-use App\Support\InOrder;
+use App\Queries\NameOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use YoungHarbor\Core\Allocation\RandomGroups;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Tables\Delimited;
@@ -27,8 +28,8 @@ final class GroupsController extends Controller
         $scripts = $assignment->scripts()->with('student:id,name,number,email')->get()
             ->sortBy(
                 fn (Script $script) => [
-                    $script->group_name === null, InOrder::key($script->group_name),
-                    InOrder::key($script->student->name),
+                    $script->group_name === null, NameOrder::key($script->group_name),
+                    NameOrder::key($script->student->name),
                 ]
             );
 
@@ -41,13 +42,8 @@ final class GroupsController extends Controller
     }
 
     /** A line a student: mail address or number, then the group; nothing after the comma for none. */
-    public function store(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
+    public function store(GroupsRequest $request, Assignment $assignment, SetGroups $set): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $request->validate(
-            ['lines' => ['required', 'string', 'max:200000']],
-            ['lines.required' => 'Write a line for each student: e-mail address or number, comma, group.'],
-        );
         $scripts = $assignment->scripts()->with('student:id,name,number,email')->get();
         $byName = [];
         foreach ($scripts as $script) {
@@ -78,12 +74,9 @@ final class GroupsController extends Controller
         return redirect()->route('groups.index', $assignment)->with('said', 'The groups are set.');
     }
 
-    public function draw(Request $request, Assignment $assignment, SetGroups $set): RedirectResponse
+    public function draw(DrawGroupsRequest $request, Assignment $assignment, SetGroups $set): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(
-            ['size' => ['required', 'integer'], 'seed' => ['required', 'integer', 'min:0', 'max:2147483647']]
-        );
+        $fields = $request->validated();
         try {
             $students = $assignment->scripts()->pluck('student_id')->map(fn (mixed $id) => (int) $id)->values()->all();
             $drawn = RandomGroups::of(array_values($students), (int) $fields['size'], (int) $fields['seed']);

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Collect;
 
-use App\Actions\Collect\CheckDraft;
+use App\Actions\Collect\DropUploads;
+use App\Actions\Collect\NoteBriefOpened;
 use App\Actions\Collect\TakeHandIn;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
+use App\Http\Arrival;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\HandInRequest;
 use App\Models\Allowance;
@@ -17,16 +19,13 @@ use App\Models\Extension;
 use App\Models\Handin;
 use App\Models\Script;
 use App\Models\TypedText;
-use App\Models\Upload;
-use App\Support\Arrival;
-use App\Support\Clock;
-use App\Support\DueTimes;
+use App\Queries\Collect\DueTimes;
+use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -34,20 +33,19 @@ use Illuminate\Validation\ValidationException;
  */
 final class HandInController extends Controller
 {
-    public function show(Request $request, Assignment $assignment, DueTimes $times): View
-    {
+    public function show(
+        Request $request, Assignment $assignment, DueTimes $times, NoteBriefOpened $note,
+    ): View {
         $this->authorize('handIn', $assignment);
         $script = Script::query()->where('assignment_id', $assignment->id)
             ->where('student_id', $this->person($request)->id)->first();
-        if ($script !== null && $script->brief_opened_at === null) {
-            $script->update(['brief_opened_at' => now()]);
-        }
+        $script === null || $note($script);
         $script?->setRelation('assignment', $assignment);
 
         return view('collect.hand-in', [
             'assignment' => $assignment->load('rubricVersion', 'module.closureDays', 'templates'),
             'rubric' => $assignment->rubricVersion?->toCore(),
-            'checksLeft' => CheckDraft::left($assignment, $this->person($request)),
+            'checksLeft' => DraftCheck::left($assignment, $this->person($request)),
             'drafts' => $script === null
                 ? collect()
                 : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
@@ -62,12 +60,12 @@ final class HandInController extends Controller
                 : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
                     ->first(),
             'withMarkers' => $script !== null && $script->current_handin_id !== null
-                && TakeHandIn::areWithMarkers(new EloquentCollection([$script])),
+                && Script::areWithMarkers(new EloquentCollection([$script])),
         ]);
     }
 
     public function store(
-        HandInRequest $request, Assignment $assignment, TakeHandIn $handIn,
+        HandInRequest $request, Assignment $assignment, TakeHandIn $handIn, DropUploads $drop,
     ): RedirectResponse|JsonResponse {
         $once = $request->filled('once') ? $request->string('once')->lower()->toString() : null;
         // The answer to this very form was lost on its way: it is given again, though its files are put away by now.
@@ -88,10 +86,7 @@ final class HandInController extends Controller
                     $assignment, $this->person($request), $request->works(), $declared, Arrival::of($request),
                     $request->ahead(), $once,
                 );
-                $request->uploads()->each(function (Upload $upload): void {
-                    Storage::delete($upload->path());
-                    $upload->delete();
-                });
+                $drop($request->uploads());
             }
         } catch (Refused|ValidationException $e) {
             $request->keepTyped();
@@ -128,13 +123,13 @@ final class HandInController extends Controller
                     ? []
                     : [
                         "What you are always allowed ({$allowance->inWords()}) was set by {$allowance->giver->name}, "
-                            .Clock::day($allowance->created_at).'.',
+                            .LocalTime::day($allowance->created_at).'.',
                     ]
             ),
             ...(
                 $extension === null
                     ? []
-                    : ["The extension was given by {$extension->giver->name}, ".Clock::day($extension->created_at).'.']
+                    : ["The extension was given by {$extension->giver->name}, ".LocalTime::day($extension->created_at).'.']
             ),
         ];
     }

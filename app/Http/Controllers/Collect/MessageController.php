@@ -6,10 +6,12 @@ namespace App\Http\Controllers\Collect;
 
 use App\Actions\Collect\WriteToStudents;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Collect\MessageRequest;
 use App\Models\Assignment;
 use App\Models\Message;
 use App\Models\Script;
-use App\Support\Cohort;
+use App\Queries\Collect\Cohort;
+use App\Wording\StudentPlaceholders;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -39,19 +41,13 @@ final class MessageController extends Controller
     }
 
     /** Shows what would be sent; sends it when that was looked at. */
-    public function store(Request $request, Assignment $assignment, WriteToStudents $write): View|RedirectResponse
-    {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(
-            [
-                'subject' => ['required', 'string', 'max:200', 'not_regex:/[\r\n]/'],
-                'body' => ['required', 'string', 'max:10000'], 'seen' => ['nullable', 'integer'],
-            ],
-            ['subject.required' => 'Write a subject.', 'body.required' => 'Write what they should read.'],
-        );
+    public function store(
+        MessageRequest $request, Assignment $assignment, WriteToStudents $write,
+    ): View|RedirectResponse {
+        $fields = $request->validated();
         foreach (['subject', 'body'] as $field) {
             try {
-                Placeholders::check($fields[$field], WriteToStudents::PLACEHOLDERS);
+                Placeholders::check($fields[$field], StudentPlaceholders::ALL);
             } catch (InvalidInput $e) {
                 throw ValidationException::withMessages([$field => $e->faults[0]->what.'.']);
             }
@@ -81,7 +77,7 @@ final class MessageController extends Controller
             'subject' => $fields['subject'], 'body' => $fields['body'],
             'changed' => $request->boolean('send'), 'sent' => collect(),
             'previews' => $scripts->map(function (Script $script) use ($assignment, $fields): array {
-                $values = WriteToStudents::values($assignment, $script);
+                $values = StudentPlaceholders::of($assignment, $script);
 
                 return [
                     'to' => "{$script->student->name} <{$script->student->email}>",

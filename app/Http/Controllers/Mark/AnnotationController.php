@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
+use App\Documents\ScriptText;
 use App\Http\Controllers\Controller;
 use App\Models\Mark;
 use App\Models\MarkComment;
-use App\Support\ScriptText;
 use Illuminate\Http\JsonResponse;
 use YoungHarbor\Core\Formats\WebAnnotations;
 

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Mark;
 
 use App\Actions\Mark\AttachToMark;
+use App\Actions\Mark\TakeAwayAttachment;
+use App\Desk\DeskState;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Mark\AttachmentRequest;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
-use App\Support\DeskState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,20 +23,10 @@ use Symfony\Component\HttpFoundation\Response;
 final class AttachmentController extends Controller
 {
     public function store(
-        Request $request, Mark $mark, AttachToMark $attach, DeskState $state,
+        AttachmentRequest $request, Mark $mark, AttachToMark $attach, DeskState $state,
     ): JsonResponse|RedirectResponse {
-        $this->authorize('open', $mark);
-        $most = (int) config('harbor.upload.max_megabytes');
         $field = $request->input('kind') === 'file' ? 'file' : 'recording';
-        $fields = $request->validate([
-            'kind' => ['required', 'in:voice,video,file'], $field => ['required', 'file', 'max:'.$most * 1024],
-            'criterion' => ['nullable', 'string', 'max:100'], 'seconds' => ['nullable', 'numeric'],
-            'written' => ['nullable', 'string', 'max:5000'],
-        ], [
-            "{$field}.required" => 'Choose a file.',
-            "{$field}.max" => "It is larger than {$most} MB, which is more than is kept.",
-            "{$field}.uploaded" => 'It did not arrive whole. Send it once more.',
-        ]);
+        $fields = $request->validated();
         $file = $request->file($field);
         assert($file instanceof UploadedFile);
         $attach(
@@ -76,10 +67,10 @@ final class AttachmentController extends Controller
         return $response;
     }
 
-    public function destroy(MarkAttachment $attachment, AttachToMark $attach): RedirectResponse
+    public function destroy(MarkAttachment $attachment, TakeAwayAttachment $takeAway): RedirectResponse
     {
         $this->authorize('open', $attachment->mark);
-        $attach->takeAway($attachment);
+        $takeAway($attachment);
 
         return redirect()->route('mark.desk', $attachment->mark)->with('said', 'Taken away.');
     }

@@ -4,16 +4,24 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
-use App\Actions\Collect\ReadWork;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\ReopenMark;
 use App\Actions\Mark\SaveChoice;
+use App\Actions\Mark\SaveDeskSettings;
 use App\Actions\Mark\SetAside;
-use App\Actions\Mark\SyncDesk;
 use App\Actions\Mark\TakeUpTogether;
+use App\Desk\DeskKeys;
+use App\Desk\DeskQueue;
+use App\Desk\DeskState;
+use App\Documents\HandinCopies;
 use App\Exceptions\Refused;
+use App\Handins\WorkReader;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Mark\ChoiceRequest;
+use App\Http\Requests\Mark\CommentRequest;
+use App\Http\Requests\Mark\DeskSettingsRequest;
+use App\Http\Requests\Mark\SetAsideRequest;
 use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\Handin;
@@ -21,10 +29,6 @@ use App\Models\HandinFile;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\User;
-use App\Support\Copies;
-use App\Support\DeskKeys;
-use App\Support\DeskQueue;
-use App\Support\DeskState;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
@@ -45,7 +49,7 @@ final class DeskController extends Controller
 {
     private const LATELY = 10;
 
-    public function show(Request $request, Mark $mark, DeskQueue $queue, DeskState $state, Copies $copies): View
+    public function show(Request $request, Mark $mark, DeskQueue $queue, DeskState $state, HandinCopies $copies): View
     {
         $this->authorize('open', $mark);
         $person = $this->person($request);
@@ -72,7 +76,7 @@ final class DeskController extends Controller
             'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)
                 ->where('text', '!=', '')->get(),
-            'copies' => $copies->kinds($mark->handin), 'together' => TakeUpTogether::source($mark),
+            'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
             'sets' => $this->sets($sets),
             'config' => $this->config(
                 $mark, $person, $state, $sets, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [],
@@ -81,17 +85,9 @@ final class DeskController extends Controller
         ]);
     }
 
-    public function choose(Request $request, Mark $mark, string $criterion, SaveChoice $save): View|RedirectResponse
-    {
-        $this->authorize('open', $mark);
-        $request->validate(
-            [
-                'stop' => ['nullable', 'string', 'max:200'], 'points' => ['nullable', 'string', 'max:20'],
-                'own_points' => ['nullable', 'string', 'max:20'], 'own_reason' => ['nullable', 'string', 'max:500'],
-                'comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST], 'done' => ['nullable', 'array'],
-                'partly' => ['nullable', 'array'],
-            ]
-        );
+    public function choose(
+        ChoiceRequest $request, Mark $mark, string $criterion, SaveChoice $save,
+    ): View|RedirectResponse {
         $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
         try {
             $saved = $save(
@@ -112,15 +108,9 @@ final class DeskController extends Controller
         return $this->saved($request, $saved);
     }
 
-    public function comment(Request $request, Mark $mark, ChangeMark $change): View|RedirectResponse
+    public function comment(CommentRequest $request, Mark $mark, ChangeMark $change): View|RedirectResponse
     {
-        $this->authorize('open', $mark);
-        $fields = $request->validate(
-            [
-                'general_comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
-                'private_note' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
-            ]
-        );
+        $fields = $request->validated();
         $saved = $change($mark, function (Mark $stored) use ($fields): void {
             $stored->fill(array_map(fn (?string $text) => (string) $text, $fields));
         });
@@ -152,18 +142,14 @@ final class DeskController extends Controller
             ->with('said', 'Open again. It counts as not done until you say so.');
     }
 
-    public function aside(Request $request, Mark $mark, SetAside $setAside, DeskQueue $queue): RedirectResponse
+    public function aside(SetAsideRequest $request, Mark $mark, SetAside $setAside, DeskQueue $queue): RedirectResponse
     {
-        $this->authorize('open', $mark);
         if ($request->boolean('back')) {
             $setAside($mark, null);
 
             return redirect()->route('mark.desk', $mark)->with('said', 'Taken up again.');
         }
-        $fields = $request->validate(
-            ['reason' => ['required', 'string', 'max:300']],
-            ['reason.*' => 'Say in a few words why, so that you know when you come back. Everything else is kept.'],
-        );
+        $fields = $request->validated();
         $setAside($mark, trim($fields['reason']));
         $next = $queue->nextOpen($mark);
 
@@ -215,35 +201,10 @@ final class DeskController extends Controller
         ])]);
     }
 
-    /** Keys and layout, which follow their person to every device. */
-    public function settings(Request $request): Response
+    public function settings(DeskSettingsRequest $request, SaveDeskSettings $save): Response
     {
-        $fields = $request->validate(
-            [
-                'keys' => ['nullable', 'array'], 'keys.*' => ['nullable', 'string', 'max:1'],
-                'side' => ['nullable', 'integer', 'min:300', 'max:3000'],
-            ],
-            ['keys.*.max' => 'A key is one character.'],
-        );
-        $person = $this->person($request);
-        $desk = $person->desk ?? [];
-        if (isset($fields['keys'])) {
-            $keys = array_map(
-                fn (?string $key) => (string) $key, array_intersect_key($fields['keys'], DeskKeys::USUAL),
-            );
-            $used = array_filter(
-                array_count_values(array_filter($keys, fn (string $key) => $key !== '')), fn (int $times) => $times > 1,
-            );
-            abort_if(
-                $used !== [], 422,
-                'Two commands have the same key: '.implode(', ', array_keys($used)).'. Nothing was changed.',
-            );
-            $desk['keys'] = $keys;
-        }
-        if (isset($fields['side'])) {
-            $desk['side'] = $fields['side'];
-        }
-        $person->update(['desk' => $desk]);
+        $fields = $request->validated();
+        $save($request->person(), $fields['keys'] ?? null, isset($fields['side']) ? (int) $fields['side'] : null);
 
         return response()->noContent();
     }
@@ -319,7 +280,7 @@ final class DeskController extends Controller
         if ($declared === []) {
             return [];
         }
-        $masks = ReadWork::masks($mark->script->group()->map(fn ($script) => $script->student));
+        $masks = WorkReader::masks($mark->script->group()->map(fn ($script) => $script->student));
 
         return array_map(
             fn (array $one) => [

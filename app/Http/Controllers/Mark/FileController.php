@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
+use App\Documents\HandinCopies;
+use App\Documents\TakeAwayZip;
 use App\Extraction\CopyKind;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Mark;
-use App\Support\Copies;
-use App\Support\TakeAway;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -19,7 +19,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class FileController extends Controller
 {
-    public function show(Mark $mark, CopyKind $kind, Copies $copies): StreamedResponse
+    public function show(Mark $mark, CopyKind $kind, HandinCopies $copies): StreamedResponse
     {
         $this->authorize('open', $mark);
         abort_unless(in_array($kind, $copies->kinds($mark->handin), true), 404);
@@ -41,7 +41,7 @@ final class FileController extends Controller
     }
 
     /** All the scripts with one marker. */
-    public function zip(Request $request, Assignment $assignment, TakeAway $takeAway): StreamedResponse
+    public function zip(Request $request, Assignment $assignment, TakeAwayZip $takeAway): StreamedResponse
     {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Mark;
 
 use App\Actions\Mark\RemindMarkers;
+use App\Desk\DeskQueue;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Mark\RemindRequest;
 use App\Models\Assignment;
 use App\Models\Mark;
-use App\Support\DeskQueue;
-use App\Support\Progress;
+use App\Queries\Mark\MarkerProgress;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -22,7 +23,7 @@ final class QueueController extends Controller
 {
     private const PAGE = 100;
 
-    public function index(Request $request, Assignment $assignment, DeskQueue $queue, Progress $progress): View
+    public function index(Request $request, Assignment $assignment, DeskQueue $queue, MarkerProgress $progress): View
     {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
@@ -51,16 +52,9 @@ final class QueueController extends Controller
     }
 
     /** Writes to markers about what is still open. */
-    public function remind(Request $request, Assignment $assignment, RemindMarkers $remind): RedirectResponse
+    public function remind(RemindRequest $request, Assignment $assignment, RemindMarkers $remind): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(
-            [
-                'to' => ['required', 'array', 'min:1'], 'to.*' => ['string'],
-                'body' => ['required', 'string', 'max:5000'],
-            ],
-            ['to.required' => 'Choose who is written to.', 'body.required' => 'Write what they should read.'],
-        );
+        $fields = $request->validated();
         $count = $remind($assignment, $fields['to'], $fields['body'], $this->person($request));
 
         return redirect()->route('mark.index', $assignment)

@@ -6,11 +6,12 @@ namespace App\Http\Controllers\Mark;
 
 use App\Actions\Mark\SyncDesk;
 use App\Actions\Mark\TouchMark;
+use App\Desk\DeskState;
 use App\Http\Controllers\Controller;
 use App\Http\Middleware\MendJson;
+use App\Http\Requests\Mark\SyncRequest;
 use App\Models\Mark;
-use App\Support\Clock;
-use App\Support\DeskState;
+use App\Wording\LocalTime;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -21,18 +22,9 @@ use Illuminate\Http\Response;
 final class SyncController extends Controller
 {
     public function update(
-        Request $request, Mark $mark, SyncDesk $sync, TouchMark $touch, DeskState $state,
+        SyncRequest $request, Mark $mark, SyncDesk $sync, TouchMark $touch, DeskState $state,
     ): JsonResponse {
-        $this->authorize('open', $mark);
-        $fields = $request->validate([
-            'changes' => ['present', 'array', 'max:200'], 'changes.*' => ['array'],
-            'changes.*.key' => ['required', 'string', 'max:120'],
-            'place' => ['nullable', 'array'], 'place.y' => ['nullable', 'numeric', 'min:0', 'max:100000000'],
-            'place.view' => ['nullable', 'string', 'max:20'],
-            'place.page' => ['nullable', 'integer', 'min:1', 'max:10000'],
-            'place.criterion' => ['nullable', 'string', 'max:100'],
-            'active' => ['nullable', 'integer', 'min:0', 'max:86400'],
-        ]);
+        $fields = $request->validated();
         $touch($mark, $fields['place'] ?? null, (int) ($fields['active'] ?? 0));
         if ($fields['changes'] === []) {
             return response()->json(['outcomes' => (object) [], 'version' => $mark->refresh()->lock_version]);
@@ -44,7 +36,7 @@ final class SyncController extends Controller
 
         return response()->json(
             [
-                'outcomes' => $outcomes, 'version' => $saved->lock_version, 'saved' => Clock::time(now()),
+                'outcomes' => $outcomes, 'version' => $saved->lock_version, 'saved' => LocalTime::time(now()),
                 'total' => $state->total($saved),
             ]
         );

@@ -7,6 +7,8 @@ namespace App\Http\Controllers\Moderate;
 use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\ProposeMark;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Moderate\AcceptProposalRequest;
+use App\Http\Requests\Moderate\ProposeMarkRequest;
 use App\Logbook\LogEvent;
 use App\Logbook\Reading;
 use App\Models\Assignment;
@@ -100,25 +102,18 @@ final class ModerateController extends Controller
         ]);
     }
 
-    public function propose(Request $request, Script $script, ProposeMark $propose): RedirectResponse
+    public function propose(ProposeMarkRequest $request, Script $script, ProposeMark $propose): RedirectResponse
     {
-        $this->authorize('settle', $script);
-        $fields = $request->validate(
-            ['mark' => ['required', 'string', 'max:10'], 'reason' => ['required', 'string', 'min:10', 'max:4000']],
-            [
-                'reason.*' => 'Write the reason in a sentence (10 letters at least): the other marker, the examiner and the student’s working will show it.',
-            ],
-        );
+        $fields = $request->validated();
         $propose($script, $this->person($request), trim($fields['mark']), $fields['reason']);
 
         return redirect()->route('moderate.show', $script)
             ->with('said', 'Proposed. The other marker sees it on Today.');
     }
 
-    public function accept(Request $request, Script $script, AcceptProposal $accept): RedirectResponse
+    public function accept(AcceptProposalRequest $request, Script $script, AcceptProposal $accept): RedirectResponse
     {
-        $this->authorize('settle', $script);
-        $fields = $request->validate(['proposal' => ['required', 'integer']]);
+        $fields = $request->validated();
         $accept($script, (int) $fields['proposal'], $this->person($request));
 
         return redirect()->route('moderate.show', $script)->with('said', "{$script->code} is settled.");

@@ -10,14 +10,15 @@ use App\Actions\Plan\SaveAssignment;
 use App\Enums\Role;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\AssignmentRequest;
+use App\Http\Requests\Plan\CopyAssignmentRequest;
 use App\Models\Assignment;
 use App\Models\GradeScale;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\WritingBaseline;
-use App\Support\RubricChange;
-use App\Support\RubricLibrary;
-use App\Support\Touches;
+use App\Queries\Plan\RubricChange;
+use App\Queries\Plan\RubricLibrary;
+use App\Wording\ChangeEffects;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -63,7 +64,7 @@ final class AssignmentController extends Controller
     }
 
     public function update(
-        AssignmentRequest $request, Assignment $assignment, SaveAssignment $save, Touches $touches,
+        AssignmentRequest $request, Assignment $assignment, SaveAssignment $save, ChangeEffects $touches,
     ): RedirectResponse {
         $this->authorize('coordinate', $assignment);
         $before = $assignment->replicate();
@@ -95,10 +96,8 @@ final class AssignmentController extends Controller
         );
     }
 
-    public function copy(Request $request, Assignment $assignment, CopyAssignment $copy): RedirectResponse
+    public function copy(CopyAssignmentRequest $request, Assignment $assignment, CopyAssignment $copy): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $request->validate(['module' => ['required', 'string']]);
         $module = Module::query()->where('public_id', $request->input('module'))->firstOrFail();
         $this->authorize('coordinate', $module);
         $made = $copy($assignment, $module);

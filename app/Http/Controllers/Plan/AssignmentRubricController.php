@@ -6,12 +6,12 @@ namespace App\Http\Controllers\Plan;
 
 use App\Actions\Plan\ChangeAssignmentRubric;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Plan\ChangeRubricRequest;
 use App\Models\Assignment;
-use App\Support\RubricChange;
+use App\Queries\Plan\RubricChange;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\DraftChanges;
 
@@ -36,16 +36,10 @@ final class AssignmentRubricController extends Controller
         ]);
     }
 
-    public function update(Request $request, Assignment $assignment, ChangeAssignmentRubric $change): RedirectResponse
-    {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(
-            [
-                'marks' => ['required', Rule::in(array_keys(ChangeAssignmentRubric::CHOICES))],
-                'to' => ['required', 'integer'],
-            ],
-            ['marks.required' => 'Choose what happens to the marks that are begun.'],
-        );
+    public function update(
+        ChangeRubricRequest $request, Assignment $assignment, ChangeAssignmentRubric $change,
+    ): RedirectResponse {
+        $fields = $request->validated();
         $counts = $change($assignment, $fields['marks'], (int) $fields['to']);
 
         return redirect()->route('plan.edit', $assignment)

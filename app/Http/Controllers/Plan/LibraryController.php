@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Plan;
 
 use App\Actions\Plan\AddRubric;
+use App\Actions\Plan\ImportRubrics;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Plan\AddRubricRequest;
+use App\Http\Requests\Plan\CopyRubricRequest;
+use App\Http\Requests\Plan\ImportRubricRequest;
 use App\Models\Module;
 use App\Models\Rubric;
-use App\Models\User;
-use App\Support\RubricLibrary;
+use App\Queries\Plan\RubricLibrary;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 use YoungHarbor\Core\Formats\RubricFile;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Rubric\Draft;
@@ -46,35 +47,25 @@ final class LibraryController extends Controller
         ]);
     }
 
-    public function store(Request $request, AddRubric $add): RedirectResponse
+    public function store(AddRubricRequest $request, AddRubric $add): RedirectResponse
     {
-        $this->authorize('create', Rubric::class);
-        $fields = $request->validate(
-            ['title' => ['required', 'string', 'max:200'], 'as' => ['nullable', 'in:levels,holistic']]
-        );
+        $fields = $request->validated();
         $draft = ($fields['as'] ?? 'levels') === 'holistic'
             ? Draft::holistic($fields['title'])
             : Draft::blank($fields['title']);
-        $rubric = $this->shelve(
-            $request,
-            fn (?Module $module, bool $institution, User $person) => $add($draft, $person, $module, '', $institution),
-        );
+        $rubric = $add($draft, $request->person(), $request->module(), '', $request->isForInstitution());
 
         return redirect()->route('rubrics.show', $rubric);
     }
 
-    public function copy(Request $request, Rubric $rubric, AddRubric $add): RedirectResponse
+    public function copy(CopyRubricRequest $request, Rubric $rubric, AddRubric $add): RedirectResponse
     {
-        $this->authorize('copy', $rubric);
         $version = $rubric->latestVersion?->number;
         $from = "copied from “{$rubric->title}”".($version === null ? '' : ", version {$version}").', '
             .$rubric->place();
-        $copy = $this->shelve(
-            $request,
-            fn (?Module $module, bool $institution, User $person) => $add(
-                $rubric->draft()->set('title', mb_substr($rubric->title, 0, 190).' (copy)'), $person, $module, $from,
-                $institution,
-            ),
+        $copy = $add(
+            $rubric->draft()->set('title', mb_substr($rubric->title, 0, 190).' (copy)'), $request->person(),
+            $request->module(), $from, $request->isForInstitution(),
         );
 
         return redirect()->route('rubrics.show', $copy)
@@ -82,16 +73,8 @@ final class LibraryController extends Controller
     }
 
     /** All rubrics of a file or none: a fault anywhere is listed by its place and nothing is taken. */
-    public function import(Request $request, AddRubric $add): RedirectResponse
+    public function import(ImportRubricRequest $request, ImportRubrics $import): RedirectResponse
     {
-        $this->authorize('create', Rubric::class);
-        $request->validate(
-            ['file' => ['required', 'file', 'max:20480']],
-            [
-                'file.required' => 'Choose a file.',
-                'file.max' => 'The file is larger than 20 MB; a rubric is far smaller. Nothing was taken from it.',
-            ],
-        );
         $file = $request->file('file');
         assert($file instanceof UploadedFile);
         $name = mb_substr($file->getClientOriginalName(), 0, 120);
@@ -111,14 +94,7 @@ final class LibraryController extends Controller
                     ]
                 );
         }
-        $made = $this->shelve(
-            $request,
-            fn (?Module $module, bool $institution, User $person) => DB::transaction(
-                fn () => array_map(
-                    fn ($draft) => $add($draft, $person, $module, "imported from {$name}", $institution), $drafts,
-                )
-            ),
-        );
+        $made = $import($drafts, $request->person(), $request->module(), $name, $request->isForInstitution());
         $said = count($made) === 1
             ? 'The rubric is in the library as a working copy.'
             : count($made).' rubrics are in the library as working copies.';
@@ -126,20 +102,5 @@ final class LibraryController extends Controller
         return (
             count($made) === 1 ? redirect()->route('rubrics.show', $made[0]) : redirect()->route('rubrics.index')
         )->with('said', $said);
-    }
-
-    /**
-     * @template T
-     *
-     * @param  callable(Module|null, bool, User): T  $put
-     * @return T
-     */
-    private function shelve(Request $request, callable $put): mixed
-    {
-        $person = $this->person($request);
-        $to = $request->validate(['to' => ['required', Rule::in(array_keys(RubricLibrary::shelves($person)))]])['to'];
-        $module = in_array($to, ['own', 'institution'], true) ? null : Module::query()->where('public_id', $to)->sole();
-
-        return $put($module, $to === 'institution', $person);
     }
 }

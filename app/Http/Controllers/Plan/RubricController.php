@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Plan;
 use App\Actions\Plan\ChangeRubricState;
 use App\Actions\Plan\EditRubric;
 use App\Actions\Plan\MakeRubricReady;
+use App\Actions\Plan\WalkRubricSteps;
 use App\Enums\RubricState;
 use App\Exceptions\Refused;
 use App\Exceptions\SavedMeanwhile;
@@ -14,8 +15,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Middleware\DecimalComma;
 use App\Models\Rubric;
 use App\Models\User;
-use App\Support\Clock;
-use App\Support\RubricEditors;
+use App\Queries\Plan\RubricEditors;
+use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -55,8 +56,9 @@ final class RubricController extends Controller
      * Saves what was typed and does what was asked with it (add, move, spread, undo). A page script sends the fields
      * that changed, with what they held before; without one the whole sheet is sent.
      */
-    public function update(Request $request, Rubric $rubric, EditRubric $edit): View|RedirectResponse|Response
-    {
+    public function update(
+        Request $request, Rubric $rubric, EditRubric $edit, WalkRubricSteps $walk,
+    ): View|RedirectResponse|Response {
         $this->authorize('edit', $rubric);
         $person = $this->person($request);
         $do = $request->string('do')->toString();
@@ -83,8 +85,8 @@ final class RubricController extends Controller
         }
         $mine = (int) $saved->wasChanged('lock_version');
         $saved = match (true) {
-            $do === 'undo' => $edit->undo($saved, $person),
-            $do === 'redo' => $edit->redo($saved, $person),
+            $do === 'undo' => $walk($saved, $person, WalkRubricSteps::BACK),
+            $do === 'redo' => $walk($saved, $person, WalkRubricSteps::FORTH),
             $do === '' || str_starts_with($do, 'cells:') => $saved,
             default => $edit(
                 $saved, $person, fn (Draft $draft) => DraftShape::apply($draft, $do),
@@ -262,7 +264,7 @@ final class RubricController extends Controller
                 'who' => $before->saved_by === $this->person($request)->id
                     ? 'You, in another tab,'
                     : $before->savedBy->name,
-                'at' => Clock::time($before->updated_at),
+                'at' => LocalTime::time($before->updated_at),
             ],
             409,
         )
@@ -281,7 +283,7 @@ final class RubricController extends Controller
             'message' => $e->theirs->saved_by === $this->person($request)->id
                 ? 'You saved this rubric in another tab meanwhile.'
                 : $e->getMessage(),
-            'rubric' => $e->theirs, 'at' => Clock::time($e->theirs->updated_at), 'differences' => $rows,
+            'rubric' => $e->theirs, 'at' => LocalTime::time($e->theirs->updated_at), 'differences' => $rows,
         ];
 
         return response()->view(

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Plan;
 
+use App\Documents\Pdf;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Models\Rubric;
-use App\Support\Pdf;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Ramsey\Uuid\Uuid;

@@ -11,11 +11,10 @@ use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Models\Membership;
 use App\Models\Module;
-use App\Support\GradeBook;
+use App\Queries\Release\GradeBook;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -45,7 +44,7 @@ final class GradeBookController extends Controller
     public function csv(Module $module, GradeBook $book, Logbook $logbook): StreamedResponse
     {
         $this->authorize('viewGradeBook', $module);
-        DB::transaction(fn () => $logbook->write(Entry::of(LogEvent::GradeBookTaken)->on($module)));
+        $logbook->note(Entry::of(LogEvent::GradeBookTaken)->on($module));
         $lines = $book->csv($book->of($module));
 
         return response()->streamDownload(function () use ($lines): void {

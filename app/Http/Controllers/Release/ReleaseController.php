@@ -8,11 +8,13 @@ use App\Actions\Release\HoldScript;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Release\HoldScriptRequest;
+use App\Http\Requests\Release\ReleaseResultsRequest;
+use App\Http\Requests\Release\RevealNamesRequest;
 use App\Models\Assignment;
 use App\Models\Script;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Marks\FinalMark;
@@ -63,15 +65,10 @@ final class ReleaseController extends Controller
         ]);
     }
 
-    public function store(Request $request, Assignment $assignment, ReleaseResults $release): RedirectResponse
-    {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate([
-            'which' => ['required', 'in:all,some'],
-            'scripts' => ['array', 'required_if:which,some'],
-            'scripts.*' => ['string', 'max:20'],
-            'expected' => ['nullable', 'integer'],
-        ], ['scripts.required_if' => 'Choose the scripts to release in the list, or release all that are ready.']);
+    public function store(
+        ReleaseResultsRequest $request, Assignment $assignment, ReleaseResults $release,
+    ): RedirectResponse {
+        $fields = $request->validated();
         $expected = isset($fields['expected']) ? (int) $fields['expected'] : null;
         $count = $release(
             $assignment, $fields['which'] === 'some' ? array_values($fields['scripts']) : null,
@@ -87,27 +84,18 @@ final class ReleaseController extends Controller
             );
     }
 
-    public function reveal(Request $request, Assignment $assignment, RevealNames $reveal): RedirectResponse
+    public function reveal(RevealNamesRequest $request, Assignment $assignment, RevealNames $reveal): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $request->validate(
-            ['sure' => ['required', 'accepted']],
-            ['sure.*' => 'Tick the box to say that you know this cannot be undone.'],
-        );
         $reveal($assignment);
 
         return redirect()->route('release.index', $assignment)
             ->with('said', 'Markers now see whose scripts they marked.');
     }
 
-    public function hold(Request $request, Script $script, HoldScript $hold): RedirectResponse
+    public function hold(HoldScriptRequest $request, Script $script, HoldScript $hold): RedirectResponse
     {
-        $this->authorize('coordinate', $script);
         $letGo = $request->input('let_go') === '1';
-        $fields = $request->validate(
-            ['reason' => [$letGo ? 'nullable' : 'required', 'string', 'min:5', 'max:500']],
-            ['reason.*' => 'Say in a few words why it is held (5 letters at least); it is written in the logbook.'],
-        );
+        $fields = $request->validated();
         $hold($script, $letGo ? null : $fields['reason']);
 
         return redirect()->route('release.index', $script->assignment)

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Release;
 
-use App\Actions\Release\RecordReading;
+use App\Actions\Release\RecordOpening;
+use App\Actions\Release\RecordReadingTime;
 use App\Http\Controllers\Controller;
 use App\Models\Result;
 use Illuminate\Contracts\View\View;
@@ -16,12 +17,12 @@ use Illuminate\Http\Response;
  */
 final class ResultController extends Controller
 {
-    public function show(Request $request, Result $result, RecordReading $record): View
+    public function show(Request $request, Result $result, RecordOpening $record): View
     {
         $this->authorize('view', $result);
         $own = $request->user()?->can('read', $result) === true;
         if ($own) {
-            $record->opened($result);
+            $record($result);
         }
 
         return view(
@@ -34,10 +35,10 @@ final class ResultController extends Controller
     }
 
     /** The page says every while that it is still being read. */
-    public function reading(Request $request, Result $result, RecordReading $record): Response
+    public function reading(Request $request, Result $result, RecordReadingTime $record): Response
     {
         $this->authorize('read', $result);
-        $record->stillReading($result);
+        $record($result);
 
         return response()->noContent();
     }

@@ -8,13 +8,14 @@ use App\Actions\Screen\AddToArchive;
 use App\Actions\Screen\TakeOutSource;
 use App\Enums\SourceKind;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Screen\ArchiveRequest;
+use App\Http\Requests\Screen\TakeOutSourceRequest;
 use App\Models\Module;
 use App\Models\OverlapSource;
-use App\Support\Beginning;
+use App\Wording\FirstWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 
 /**
@@ -34,7 +35,7 @@ final class ArchiveController extends Controller
                     'taken_out_reason',
                 ]
             )
-            ->addSelect(Beginning::column('text'))
+            ->addSelect(FirstWords::column('text'))
             ->where('kind', SourceKind::Archive)->where('module_id', $module->id)
             ->with('handin:id,script_id', 'handin.script:id,code')->orderByRaw('taken_out_at IS NOT NULL')
             ->orderBy('title')->orderBy('public_id')->paginate(self::PAGE);
@@ -42,20 +43,9 @@ final class ArchiveController extends Controller
         return view('screen.archive', ['module' => $module, 'texts' => $texts]);
     }
 
-    public function store(Request $request, Module $module, AddToArchive $add): RedirectResponse|JsonResponse
+    public function store(ArchiveRequest $request, Module $module, AddToArchive $add): RedirectResponse|JsonResponse
     {
-        $this->authorize('coordinate', $module);
-        $most = (int) config('harbor.upload.max_megabytes');
-        $fields = $request->validate([
-            'title' => ['required', 'string', 'max:200'], 'cohort' => ['required', 'string', 'max:60'],
-            'texts' => ['required', 'array', 'max:150'], 'texts.*' => ['file', 'max:'.$most * 1024],
-        ], [
-            'title.required' => 'Say what the texts were written for.',
-            'cohort.required' => 'Say when, such as “2024/25”.', 'texts.required' => 'Choose at least one file.',
-            'texts.max' => 'Choose at most 150 files at a time, 30 MB together; none of these was added.',
-            'texts.*.max' => "A file is larger than {$most} MB.",
-            'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.',
-        ]);
+        $fields = $request->validated();
         $outcome = $add(
             $module, array_values(Arr::wrap($request->file('texts'))), trim($fields['title']), trim($fields['cohort']),
             $this->person($request),
@@ -75,14 +65,11 @@ final class ArchiveController extends Controller
             );
     }
 
-    public function destroy(Request $request, OverlapSource $source, TakeOutSource $takeOut): RedirectResponse
-    {
+    public function destroy(
+        TakeOutSourceRequest $request, OverlapSource $source, TakeOutSource $takeOut,
+    ): RedirectResponse {
         $module = Module::query()->findOrFail($source->module_id);
-        $this->authorize('coordinate', $module);
-        $reason = $request->validate(
-            ['reason' => ['required', 'string', 'max:300']],
-            ['reason.required' => 'Say why it is taken out. Nothing was changed.'],
-        )['reason'];
+        $reason = $request->validated()['reason'];
         $reports = $takeOut($source, trim($reason), $this->person($request));
 
         return redirect()->route('archive.index', $module)

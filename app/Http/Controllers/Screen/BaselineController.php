@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Screen;
 
-use App\Actions\Screen\ChangeBaseline;
+use App\Actions\Screen\AddArchiveToBaseline;
+use App\Actions\Screen\AddFilesToBaseline;
+use App\Actions\Screen\MakeBaseline;
+use App\Actions\Screen\TakeTextOutOfBaseline;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Screen\BaselineRequest;
+use App\Http\Requests\Screen\BaselineTextsRequest;
+use App\Http\Requests\Screen\TakeOutTextRequest;
 use App\Models\Assignment;
 use App\Models\Module;
 use App\Models\OverlapSource;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
-use App\Support\Beginning;
+use App\Wording\FirstWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 use Illuminate\Support\Arr;
 
 /**
@@ -53,21 +58,14 @@ final class BaselineController extends Controller
         );
     }
 
-    public function store(Request $request, Module $module, ChangeBaseline $change): RedirectResponse
+    public function store(BaselineRequest $request, Module $module, MakeBaseline $make): RedirectResponse
     {
-        $this->authorize('coordinate', $module);
-        $fields = $request->validate(
-            ['name' => ['required', 'string', 'max:150'], 'language' => ['required', 'string', 'max:60']],
-            [
-                'name.required' => 'Give the baseline a name.',
-                'language.required' => 'Say which language its texts are in.',
-            ],
-        );
+        $fields = $request->validated();
 
         return redirect()
             ->route(
                 'baselines.show',
-                $change->make($module, trim($fields['name']), trim($fields['language']), $this->person($request)),
+                $make($module, trim($fields['name']), trim($fields['language']), $this->person($request)),
             )
             ->with('said', 'Made. Now add texts that you trust.');
     }
@@ -85,7 +83,7 @@ final class BaselineController extends Controller
                         'taken_out_reason',
                     ]
                 )
-                ->addSelect(Beginning::column('text'))->orderByRaw('taken_out_version IS NOT NULL, misfit IS NULL, id')
+                ->addSelect(FirstWords::column('text'))->orderByRaw('taken_out_version IS NOT NULL, misfit IS NULL, id')
                 ->paginate(60),
             'archive' => OverlapSource::past($baseline->module_id)->groupBy('title', 'cohort')->orderBy('cohort')
                 ->orderBy('title')->selectRaw('title, cohort, COUNT(*) AS texts')->get(),
@@ -93,29 +91,17 @@ final class BaselineController extends Controller
     }
 
     public function add(
-        Request $request, WritingBaseline $baseline, ChangeBaseline $change,
+        BaselineTextsRequest $request, WritingBaseline $baseline, AddFilesToBaseline $addFiles,
+        AddArchiveToBaseline $addArchive,
     ): RedirectResponse|JsonResponse {
-        $this->authorize('coordinate', $baseline->module);
-        $most = (int) config('harbor.upload.max_megabytes');
-        $fields = $request->validate([
-            'archive' => ['nullable', 'string', 'max:500'],
-            'title' => ['required_without:archive', 'nullable', 'string', 'max:200'],
-            'texts' => ['required_without:archive', 'nullable', 'array', 'max:150'],
-            'texts.*' => ['file', 'max:'.$most * 1024],
-        ], [
-            'title.required_without' => 'Say where the texts come from, such as “Supervised writing, October 2025”.',
-            'texts.required_without' => 'Choose at least one file.',
-            'texts.max' => 'Choose at most 150 files at a time, 30 MB together; none of these was added.',
-            'texts.*.max' => "A file is larger than {$most} MB.",
-            'texts.*.uploaded' => 'A file did not arrive whole. Choose it again.',
-        ]);
+        $fields = $request->validated();
         if (isset($fields['archive'])) {
             [$title, $cohort] = [...explode("\n", str_replace("\r", '', $fields['archive']), 2), ''];
             $outcome = [
-                ...$change->addFromArchive($baseline, $title, $cohort, $this->person($request)), 'refused' => [],
+                ...$addArchive($baseline, $title, $cohort, $this->person($request)), 'refused' => [],
             ];
         } else {
-            $outcome = $change->addFiles(
+            $outcome = $addFiles(
                 $baseline, array_values(Arr::wrap($request->file('texts'))), trim((string) ($fields['title'] ?? '')),
                 $this->person($request),
             );
@@ -136,14 +122,11 @@ final class BaselineController extends Controller
             : $back->withErrors(['texts' => array_map(fn (string $why) => "Not added: {$why}", $outcome['refused'])]);
     }
 
-    public function takeOut(Request $request, WritingText $text, ChangeBaseline $change): RedirectResponse
-    {
-        $this->authorize('coordinate', $text->baseline->module);
-        $reason = $request->validate(
-            ['reason' => ['required', 'string', 'max:300']],
-            ['reason.required' => 'Say why it is taken out. Nothing was changed.'],
-        )['reason'];
-        $change->takeOut($text, trim($reason), $this->person($request));
+    public function takeOut(
+        TakeOutTextRequest $request, WritingText $text, TakeTextOutOfBaseline $takeOut,
+    ): RedirectResponse {
+        $reason = $request->validated()['reason'];
+        $takeOut($text, trim($reason), $this->person($request));
 
         return redirect()->route('baselines.show', $text->baseline)
             ->with('said', 'Taken out. Scripts that are compared with this baseline are measured again without it.');

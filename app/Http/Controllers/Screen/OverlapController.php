@@ -5,35 +5,41 @@ declare(strict_types=1);
 namespace App\Http\Controllers\Screen;
 
 use App\Actions\Screen\LeaveOut;
+use App\Actions\Screen\NoteRecordRead;
 use App\Actions\Screen\RecordConversation;
-use App\Enums\Found;
+use App\Actions\Screen\ShareRecord;
+use App\Actions\Screen\UndoLeaveOut;
+use App\Documents\Pdf;
+use App\Enums\ConversationFinding;
 use App\Enums\LeftOutBy;
 use App\Enums\OverlapReader;
 use App\Enums\Role;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Screen\ConversationRequest;
+use App\Http\Requests\Screen\LeaveOutRequest;
+use App\Http\Requests\Screen\ShareRecordRequest;
 use App\Models\ConversationEntry;
 use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Script;
 use App\Models\User;
-use App\Support\Conversation;
-use App\Support\OverlapReading;
-use App\Support\Pdf;
+use App\Queries\Screen\ConversationRecord;
+use App\Queries\Screen\OverlapReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Validation\Rule;
 
 /**
  * The overlap report of one script: read beside its sources, argued with, kept.
  */
 final class OverlapController extends Controller
 {
-    public function show(Request $request, Script $script, OverlapReading $reading, Conversation $conversation): View
-    {
+    public function show(
+        Request $request, Script $script, OverlapReading $reading, ConversationRecord $conversation,
+    ): View {
         $this->authorize('viewOverlap', $script);
         $report = $script->currentHandin?->report;
 
@@ -96,18 +102,9 @@ final class OverlapController extends Controller
         );
     }
 
-    public function leaveOut(Request $request, Script $script, LeaveOut $leaveOut): RedirectResponse
+    public function leaveOut(LeaveOutRequest $request, Script $script, LeaveOut $leaveOut): RedirectResponse
     {
-        $this->authorize('viewOverlap', $script);
-        $fields = $request->validate([
-            'what' => ['required', Rule::enum(LeftOutBy::class)], 'reason' => ['required', 'string', 'max:300'],
-            'source' => ['nullable', 'uuid'],
-            'from' => ['nullable', 'integer', 'min:0'], 'to' => ['nullable', 'integer', 'min:0'],
-            'leave_out' => ['nullable', 'in:0,1'],
-        ], [
-            'reason.required' => 'Say in a few words why: the report keeps it for whoever reads it next. Nothing was changed.',
-            'reason.max' => 'A reason has at most 300 characters.', 'from.*' => 'Give a whole number of words.',
-        ]);
+        $fields = $request->validated();
         $leaveOut($this->report($script), LeftOutBy::from($fields['what']), [
             ...(
                 isset($fields['source'])
@@ -122,36 +119,24 @@ final class OverlapController extends Controller
         return redirect()->route('screen.show', [$script, ...$this->asked($request)]);
     }
 
-    public function undo(Request $request, OverlapChoice $choice, LeaveOut $leaveOut): RedirectResponse
+    public function undo(Request $request, OverlapChoice $choice, UndoLeaveOut $undo): RedirectResponse
     {
         $script = $choice->report->handin->script;
         $this->authorize('viewOverlap', $script);
-        $leaveOut->undo($choice, $this->person($request));
+        $undo($choice, $this->person($request));
 
         return redirect()->route('screen.show', [$script, ...$this->asked($request)]);
     }
 
-    public function record(Request $request, Script $script, RecordConversation $record): RedirectResponse
+    public function record(ConversationRequest $request, Script $script, RecordConversation $record): RedirectResponse
     {
-        $this->authorize('viewOverlap', $script);
-        $fields = $request->validate([
-            'found' => ['required', Rule::enum(Found::class)], 'why' => ['required', 'string', 'max:5000'],
-            'run' => ['nullable', 'integer', 'min:1'], 'hold' => ['nullable', 'in:0,1'],
-            'questions' => ['nullable', 'string', 'max:3000'], 'student_sees' => ['nullable', 'in:0,1'],
-            'evidence' => ['nullable', 'array'], 'evidence.*' => ['in:overlap,writing'],
-            'from' => ['nullable', 'in:overlap,writing'],
-        ], [
-            'questions.max' => 'Questions have at most 3,000 characters.',
-            'found.required' => 'Choose what you found. Nothing was written yet.',
-            'why.required' => 'Say what you saw and why you think so. Nothing was written yet.',
-            'why.max' => 'An entry has at most 5,000 characters.',
-        ]);
+        $fields = $request->validated();
         $hold = ($fields['hold'] ?? '0') === '1';
         $studentSees = ($fields['student_sees'] ?? '0') === '1';
         ($hold || $studentSees) && $this->authorize('coordinate', $script);
         $from = $fields['from'] ?? 'overlap';
         $record(
-            $script, Found::from($fields['found']), trim($fields['why']),
+            $script, ConversationFinding::from($fields['found']), trim($fields['why']),
             isset($fields['run']) ? (int) $fields['run'] : null, $hold, $this->person($request),
             array_values($fields['evidence'] ?? [$from]), trim($fields['questions'] ?? ''), $studentSees,
         );
@@ -164,10 +149,9 @@ final class OverlapController extends Controller
     }
 
     /** Names someone of the staff who may read the record of this script. */
-    public function name(Request $request, Script $script, RecordConversation $record): RedirectResponse
+    public function name(ShareRecordRequest $request, Script $script, ShareRecord $share): RedirectResponse
     {
-        $this->authorize('coordinate', $script);
-        $id = $request->validate(['who' => ['required', 'uuid']], ['who.*' => 'Choose someone.'])['who'];
+        $id = $request->validated()['who'];
         $person = User::query()->where('public_id', $id)
             ->whereHas(
                 'memberships',
@@ -175,18 +159,17 @@ final class OverlapController extends Controller
                     ->where('role', Role::Tutor)->whereNull('left_at'),
             )
             ->firstOrFail();
-        $record->let($script, $person, $this->person($request));
+        $share($script, $person, $this->person($request));
 
         return redirect()->back(fallback: route('screen.show', $script))
             ->with('said', "{$person->name} can read this record now.");
     }
 
     /** What a student may read of the record of their own script. */
-    public function ownRecord(Script $script): View
+    public function ownRecord(Script $script, NoteRecordRead $note): View
     {
         $this->authorize('viewOwnConversation', $script);
-        ConversationEntry::query()->where('script_id', $script->id)->where('student_sees', true)
-            ->whereNull('student_read_at')->update(['student_read_at' => now()]);
+        $note($script);
 
         return view(
             'screen.own-record',

@@ -7,13 +7,13 @@ namespace App\Http\Controllers\Screen;
 use App\Actions\Screen\RerunScreening;
 use App\Actions\Screen\StopScreening;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Screen\RerunRequest;
 use App\Models\Assignment;
-use App\Support\Screened;
+use App\Queries\Screen\OverlapList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Validation\Rule;
 
 /**
  * Text overlap over a cohort: every script with its figures, and who shares text with whom.
@@ -28,7 +28,7 @@ final class ScreenController extends Controller
     public function index(Request $request, Assignment $assignment): View|Response
     {
         $this->authorize('coordinate', $assignment);
-        $screened = Screened::of($assignment, $request->query());
+        $screened = OverlapList::of($assignment, $request->query());
         $counts = $screened->counts();
         $working = $counts['s_waiting'] + $counts['s_running'] + $counts['s_web'] > 0;
         $least = max(8, min(2000, $request->integer('link', self::LINK)));
@@ -44,12 +44,9 @@ final class ScreenController extends Controller
         return response()->view('screen.table', $data)->withHeaders($working ? [] : ['HX-Refresh' => 'true']);
     }
 
-    public function rerun(Request $request, Assignment $assignment, RerunScreening $rerun): RedirectResponse
+    public function rerun(RerunRequest $request, Assignment $assignment, RerunScreening $rerun): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $which = $request->validate(
-            ['which' => ['required', Rule::in([RerunScreening::ALL, RerunScreening::UNFINISHED, RerunScreening::WEB])]]
-        )['which'];
+        $which = $request->validated()['which'];
         $count = $rerun($assignment, $which);
 
         return redirect()->route('screen.index', $assignment)

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Screen;
 
-use App\Actions\Screen\WorkOutBaseline;
+use App\Actions\Screen\MeasureAgain;
 use App\Enums\WritingState;
 use App\Http\Controllers\Controller;
 use App\Models\Assignment;
 use App\Models\Script;
 use App\Models\WritingReport;
-use App\Support\Conversation;
-use App\Support\WritingReading;
-use App\Support\Written;
+use App\Queries\Screen\ConversationRecord;
+use App\Queries\Screen\WritingList;
+use App\Queries\Screen\WritingReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -25,7 +25,7 @@ final class WritingController extends Controller
     public function index(Request $request, Assignment $assignment): View
     {
         $this->authorize('coordinate', $assignment);
-        $written = Written::of($assignment, $request->query('show'));
+        $written = WritingList::of($assignment, $request->query('show'));
         $counts = $written->counts();
 
         return view('screen.writing', [
@@ -36,18 +36,18 @@ final class WritingController extends Controller
         ]);
     }
 
-    public function measure(Assignment $assignment): RedirectResponse
+    public function measure(Assignment $assignment, MeasureAgain $measure): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
         abort_if(
             $assignment->writing_baseline_id === null, 409, 'Choose a baseline for this assignment first, under Plan.',
         );
-        WorkOutBaseline::again($assignment->id);
+        $measure($assignment->id);
 
         return redirect()->route('writing.index', $assignment)->with('said', 'The scripts are being measured again.');
     }
 
-    public function show(Request $request, Script $script, Conversation $conversation): View
+    public function show(Request $request, Script $script, ConversationRecord $conversation): View
     {
         $this->authorize('viewOverlap', $script);
         $assignment = $script->assignment;
@@ -56,7 +56,7 @@ final class WritingController extends Controller
             : WritingReport::query()->where('handin_id', $script->current_handin_id)->with('baseline', 'handin')
                 ->first();
         $ready = $report?->state === WritingState::Ready;
-        $counts = Written::of($assignment, null)->counts();
+        $counts = WritingList::of($assignment, null)->counts();
 
         return view('screen.written', [
             'assignment' => $assignment, 'script' => $script, 'report' => $report,

@@ -4,18 +4,19 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\ShareOut;
 
-use App\Actions\ShareOut\ChangeConflict;
+use App\Actions\ShareOut\RecordConflict;
+use App\Actions\ShareOut\TakeBackConflict;
 use App\Enums\Role;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\ShareOut\ConflictRequest;
 use App\Models\Conflict;
 use App\Models\Membership;
 use App\Models\Module;
-use App\Support\InOrder;
+use App\Queries\NameOrder;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 
 /**
  * Conflicts of interest in a module. Coordinators alone see them.
@@ -31,29 +32,17 @@ final class ConflictController extends Controller
             'students' => $this->members($module, [Role::Student]),
             'conflicts' => Conflict::query()->where('module_id', $module->id)
                 ->with(['marker:id,name', 'student:id,name'])->get()
-                ->sortBy(fn (Conflict $one) => [InOrder::key($one->marker->name), InOrder::key($one->student->name)]),
+                ->sortBy(
+                    fn (Conflict $one) => [NameOrder::key($one->marker->name), NameOrder::key($one->student->name)]
+                ),
         ]);
     }
 
-    public function store(Request $request, Module $module, ChangeConflict $change): RedirectResponse
+    public function store(ConflictRequest $request, Module $module, RecordConflict $record): RedirectResponse
     {
-        $this->authorize('coordinate', $module);
-        $staff = $this->members($module, [Role::Tutor, Role::Coordinator])->keyBy('public_id');
-        $students = $this->members($module, [Role::Student])->keyBy('public_id');
-        $fields = $request->validate(
-            [
-                'marker' => ['required', Rule::in($staff->keys())],
-                'student' => ['required', Rule::in($students->keys())], 'reason' => ['required', 'string', 'max:300'],
-            ],
-            [
-                'marker.*' => 'Choose who does not mark.', 'student.*' => 'Choose whose work it is.',
-                'reason.*' => 'Say why in a few words; coordinators alone read it.',
-            ],
-        );
-        $marker = $staff->get($fields['marker'])->user ?? abort(404);
-        $with = $change->record(
-            $module, $marker, $students->get($fields['student'])->user ?? abort(404), trim($fields['reason']),
-            $this->person($request),
+        $marker = $request->marker();
+        $with = $record(
+            $module, $marker, $request->student(), trim($request->validated('reason')), $request->person(),
         );
 
         return redirect()->route('conflicts.index', $module)
@@ -67,10 +56,10 @@ final class ConflictController extends Controller
             );
     }
 
-    public function destroy(Request $request, Conflict $conflict, ChangeConflict $change): RedirectResponse
+    public function destroy(Request $request, Conflict $conflict, TakeBackConflict $takeBack): RedirectResponse
     {
         $this->authorize('coordinate', $conflict->module);
-        $change->takeBack($conflict, $this->person($request));
+        $takeBack($conflict, $this->person($request));
 
         return redirect()->route('conflicts.index', $conflict->module)->with('said', 'Taken back.');
     }
@@ -82,6 +71,6 @@ final class ConflictController extends Controller
     private function members(Module $module, array $roles): Collection
     {
         return $module->members()->with('user')->whereIn('role', $roles)->get()
-            ->sortBy(fn (Membership $member) => InOrder::key($member->user->name))->values();
+            ->sortBy(fn (Membership $member) => NameOrder::key($member->user->name))->values();
     }
 }

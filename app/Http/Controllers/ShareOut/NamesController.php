@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace App\Http\Controllers\ShareOut;
 
 use App\Actions\Collect\DecideAlone;
+use App\Actions\ShareOut\LookThroughAgain;
 use App\Extraction\Cage;
 use App\Extraction\Pages\Sight;
 use App\Http\Controllers\Controller;
-use App\Jobs\PrepareHandin;
+use App\Http\Requests\ShareOut\NameDecisionRequest;
 use App\Models\Assignment;
-use App\Models\Handin;
 use App\Models\Script;
-use App\Support\NamesToCheck;
+use App\Queries\ShareOut\NamesToCheck;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Http\Request;
 
 /**
  * Names in scripts that a coordinator should look at before scripts are shared out.
@@ -36,29 +35,22 @@ final class NamesController extends Controller
     }
 
     /** Looks once more through what could not be looked through. */
-    public function again(Assignment $assignment): RedirectResponse
+    public function again(Assignment $assignment, LookThroughAgain $again): RedirectResponse
     {
         $this->authorize('coordinate', $assignment);
-        $handins = NamesToCheck::of($assignment)->failed->map(fn (Script $script) => $script->current_handin_id)
-            ->filter();
-        Handin::query()->whereKey($handins)->update(['prepared_at' => null, 'prepare_failure' => null]);
-        $handins->each(fn (int $id) => PrepareHandin::dispatch($id));
 
         return redirect()->route('names.index', $assignment)
             ->with(
                 'said',
-                $handins->count() === 0
+                $again($assignment) === 0
                     ? 'There is nothing to look through again.'
                     : 'Being looked through again. This page tells when it is done.',
             );
     }
 
-    public function decide(Request $request, Script $script, DecideAlone $decide): RedirectResponse
+    public function decide(NameDecisionRequest $request, Script $script, DecideAlone $decide): RedirectResponse
     {
-        $this->authorize('coordinate', $script);
-        $hide = $request->validate(
-            ['what' => ['required', 'in:hide,leave']], ['what.*' => 'Choose whether the name is hidden or left.'],
-        )['what'] === 'hide';
+        $hide = $request->validated()['what'] === 'hide';
         $decide($script, $hide, $this->person($request));
 
         return redirect()->route('names.index', $script->assignment)

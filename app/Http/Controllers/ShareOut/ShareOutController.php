@@ -5,26 +5,30 @@ declare(strict_types=1);
 namespace App\Http\Controllers\ShareOut;
 
 use App\Actions\ShareOut\ApplyPlan;
+use App\Actions\ShareOut\DropPlan;
 use App\Actions\ShareOut\HandOver;
 use App\Actions\ShareOut\LookAtName;
 use App\Actions\ShareOut\MoveInPlan;
 use App\Actions\ShareOut\WorkOutPlan;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\ShareOut\HandOverRequest;
+use App\Http\Requests\ShareOut\LookAtNameRequest;
+use App\Http\Requests\ShareOut\MoveInPlanRequest;
+use App\Http\Requests\ShareOut\PlanRequest;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\Conflict;
 use App\Models\Membership;
 use App\Models\Script;
-use App\Support\Given;
-use App\Support\NamesToCheck;
-use App\Support\Planning;
+use App\Queries\ShareOut\GivenMark;
+use App\Queries\ShareOut\NamesToCheck;
+use App\Queries\ShareOut\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Pagination\LengthAwarePaginator;
 use Illuminate\Support\Collection;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -74,15 +78,9 @@ final class ShareOutController extends Controller
     }
 
     /** Works a plan out with what was agreed. */
-    public function plan(Request $request, Assignment $assignment, WorkOutPlan $workOut): RedirectResponse
+    public function plan(PlanRequest $request, Assignment $assignment, WorkOutPlan $workOut): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate([
-            'seed' => ['required', 'integer', 'min:0', 'max:2147483647'],
-            'markers' => ['required', 'array', 'min:1', 'max:500'], 'markers.*' => ['string'],
-            'share' => ['nullable', 'array'], 'sections' => ['nullable', 'array'],
-            'keep_groups' => ['nullable', 'in:0,1'], 'even_out' => ['nullable', 'in:0,1'],
-        ], ['markers.required' => 'Choose at least one marker.', 'seed.*' => 'The seed is a whole number.']);
+        $fields = $request->validated();
         $markers = [];
         foreach (
             $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)
@@ -119,17 +117,9 @@ final class ShareOutController extends Controller
         return redirect()->route('share-out.index', $assignment);
     }
 
-    public function move(Request $request, AllocationPlan $plan, MoveInPlan $move): View|RedirectResponse
+    public function move(MoveInPlanRequest $request, AllocationPlan $plan, MoveInPlan $move): View|RedirectResponse
     {
-        $this->authorize('coordinate', $plan->assignment);
-        $fields = $request->validate(
-            [
-                'script' => ['required', 'string', 'max:20'],
-                'part' => ['required', Rule::in([Seat::First->value, Seat::Second->value])],
-                'to' => ['required', 'string'],
-            ],
-            ['script.required' => 'Write the code of the script that moves.', 'to.required' => 'Choose who gets it.'],
-        );
+        $fields = $request->validated();
         $moved = $move($plan, mb_strtoupper(trim($fields['script'])), $fields['part'], $fields['to']);
         if ($request->header('HX-Request') === null) {
             return redirect()->route('share-out.index', [$plan->assignment, ...$request->only(['with', 'page'])]);
@@ -171,35 +161,23 @@ final class ShareOutController extends Controller
         return redirect()->route('share-out.index', $plan->assignment)->with('said', ucfirst(implode('; ', $said)).'.');
     }
 
-    public function drop(AllocationPlan $plan): RedirectResponse
+    public function drop(AllocationPlan $plan, DropPlan $drop): RedirectResponse
     {
         $this->authorize('coordinate', $plan->assignment);
-        $plan->newQuery()->whereKey($plan->id)->where('state', 'draft')->update(['state' => 'dropped']);
+        $drop($plan);
 
         return redirect()->route('share-out.index', $plan->assignment)
             ->with('said', 'The plan is dropped. Everything is with whom it was.');
     }
 
     /** What someone has begun and cannot finish goes to someone else, who begins anew. */
-    public function handOver(Request $request, Assignment $assignment, HandOver $handOver): RedirectResponse
+    public function handOver(HandOverRequest $request, Assignment $assignment, HandOver $handOver): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $people = $this->planning->people($assignment)->map(fn (Membership $member) => $member->user)
-            ->keyBy('public_id');
-        $fields = $request->validate(
-            [
-                'script' => ['required', 'string', 'max:20'], 'part' => ['required', Rule::in(Seat::countingKeys())],
-                'to' => ['required', Rule::in($people->keys())], 'reason' => ['required', 'string', 'min:5', 'max:300'],
-            ],
-            [
-                'to.*' => 'Choose who takes it over.',
-                'reason.*' => 'Say in a few words why; it is written in the logbook.',
-            ],
-        );
-        $to = $people->get($fields['to']) ?? abort(404);
+        $fields = $request->validated();
+        $to = $request->to();
         $handOver(
             $assignment, $fields['script'], Seat::from($fields['part']), $to, trim($fields['reason']),
-            $this->person($request),
+            $request->person(),
         );
 
         return redirect()->route('share-out.index', $assignment)
@@ -209,15 +187,9 @@ final class ShareOutController extends Controller
     }
 
     /** The coordinator asks whose script it is; the look is logged. */
-    public function name(Request $request, Script $script, LookAtName $look): RedirectResponse
+    public function name(LookAtNameRequest $request, Script $script, LookAtName $look): RedirectResponse
     {
-        $this->authorize('coordinate', $script);
-        $fields = $request->validate(
-            ['reason' => ['required', 'string', 'min:5', 'max:500']],
-            [
-                'reason.*' => 'Say in a few words (5 letters at least) why you need the name; it is written in the logbook.',
-            ],
-        );
+        $fields = $request->validated();
         $names = $look($script, $fields['reason']);
 
         return back()->with('said', "{$script->code} is {$names}. This look is in the logbook.");
@@ -239,7 +211,7 @@ final class ShareOutController extends Controller
         }
         $entries = $draft->entries
             ?? array_map(
-                fn (Given $mark) => [
+                fn (GivenMark $mark) => [
                     'script' => $mark->code, 'part' => $mark->part, 'marker' => $mark->marker, 'from' => $mark->marker,
                     'fixed' => $mark->isBegun,
                 ],

@@ -7,13 +7,15 @@ namespace App\Http\Controllers\ShareOut;
 use App\Actions\ShareOut\PickTogether;
 use App\Actions\ShareOut\SaveLevelNotes;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\ShareOut\LevelNotesRequest;
+use App\Http\Requests\ShareOut\PickTogetherRequest;
 use App\Models\Assignment;
 use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\User;
-use App\Support\InOrder;
-use App\Support\Planning;
+use App\Queries\NameOrder;
+use App\Queries\ShareOut\Planning;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -38,7 +40,7 @@ final class TogetherController extends Controller
         $marks = Mark::query()->where('seat', Seat::Together)
             ->whereHas('script', fn ($query) => $query->where('assignment_id', $assignment->id))
             ->with(['script:id,code,public_id,assignment_id', 'marker:id,name', 'rubricVersion'])->get()
-            ->sortBy(fn (Mark $mark) => [$mark->script->code, InOrder::key($mark->marker->name)])->values();
+            ->sortBy(fn (Mark $mark) => [$mark->script->code, NameOrder::key($mark->marker->name)])->values();
         $own = $marks->where('marker_id', $person->id);
         $coordinates = $person->coordinates($assignment->module_id);
 
@@ -55,16 +57,15 @@ final class TogetherController extends Controller
             'done' => $marks->filter(fn (Mark $mark) => $mark->isDone())->count(), 'all' => $marks->count(),
             'scripts' => $coordinates ? $this->planning->scripts($assignment) : collect(),
             // Before anything is chosen: why nothing can be.
-            'cannot' => PickTogether::obstacle($assignment, $markers),
+            'cannot' => $assignment->whyNotTogether($markers),
             'notes' => LevelNote::query()->where('assignment_id', $assignment->id)->with('savedBy:id,name')->get()
                 ->keyBy('criterion'),
         ]);
     }
 
-    public function store(Request $request, Assignment $assignment, PickTogether $pick): RedirectResponse
+    public function store(PickTogetherRequest $request, Assignment $assignment, PickTogether $pick): RedirectResponse
     {
-        $this->authorize('coordinate', $assignment);
-        $fields = $request->validate(['scripts' => ['nullable', 'array'], 'scripts.*' => ['string', 'max:20']]);
+        $fields = $request->validated();
         $markers = $this->markers($assignment);
         $pick(
             $assignment, array_values($fields['scripts'] ?? []),
@@ -98,16 +99,9 @@ final class TogetherController extends Controller
     }
 
     /** What was agreed about the levels: every marker may write it down. */
-    public function levels(Request $request, Assignment $assignment, SaveLevelNotes $save): RedirectResponse
+    public function levels(LevelNotesRequest $request, Assignment $assignment, SaveLevelNotes $save): RedirectResponse
     {
-        $this->authorize('viewMarking', $assignment);
-        $fields = $request->validate(
-            [
-                'note' => ['nullable', 'array'], 'note.*' => ['nullable', 'string', 'max:5000'],
-                'seen' => ['nullable', 'array'], 'seen.*' => ['nullable', 'string'],
-            ],
-            ['note.*.max' => 'A note has 5,000 characters at most. Nothing was saved; shorten it.'],
-        );
+        $fields = $request->validated();
         $rubric = $assignment->rubricVersion?->toCore();
         $known = array_map(fn (Criterion $criterion) => $criterion->id(), $rubric->criteria ?? []);
         $text = fn (array $from): array => array_map(

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Release;
+
+use App\Logbook\Entry;
+use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
+use App\Models\Result;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Records that a student opened a result.
+ */
+final class RecordOpening
+{
+    public function __construct(private readonly Logbook $logbook)
+    {
+    }
+
+    public function __invoke(Result $result): void
+    {
+        DB::transaction(function () use ($result): void {
+            $stored = Result::query()->lockForUpdate()->findOrFail($result->id);
+            if ($stored->first_opened_at === null) {
+                // A line about a person carries no script code.
+                $this->logbook->write(Entry::of(LogEvent::ResultOpened)->on($stored->script->assignment));
+            }
+            $stored->forceFill([
+                'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(),
+                'openings' => $stored->openings + 1,
+            ])->save();
+        });
+    }
+}

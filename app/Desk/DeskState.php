@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Desk;
+
+use App\Documents\ScriptText;
+use App\Models\Mark;
+use App\Models\MarkAttachment;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\CriterionMark;
+use YoungHarbor\Core\Rubric\MarkForm;
+use YoungHarbor\Core\Rubric\ScoreWorking;
+use YoungHarbor\Core\Text\TextAnchor;
+
+/**
+ * A mark as the page of the desk knows it.
+ */
+final class DeskState
+{
+    /**
+     * @return array<string, mixed>
+     */
+    public function of(Mark $mark): array
+    {
+        $criteria = $mark->rubricVersion->toCore()->criteria;
+        $on = fn (Criterion $criterion): CriterionMark => $mark->choices->on($criterion->id());
+
+        return [
+            'version' => $mark->lock_version, 'done' => $mark->isClosed(),
+            'marks' => (object) array_combine(
+                array_map(fn (Criterion $criterion) => $criterion->id(), $criteria),
+                array_map(fn (Criterion $criterion) => (object) MarkForm::form($criterion, $on($criterion)), $criteria),
+            ),
+            'words' => (object) array_combine(
+                array_map(fn (Criterion $criterion) => $criterion->id(), $criteria),
+                array_map(fn (Criterion $criterion) => $on($criterion)->comment, $criteria),
+            ),
+            'general' => $mark->general_comment, 'private' => $mark->private_note, 'notes' => $this->notes($mark),
+        ];
+    }
+
+    /**
+     * The comments on the text with where they stand now; an orphan has no place.
+     *
+     * @return array<string, array<string, mixed>> by public id
+     */
+    public function notes(Mark $mark): array
+    {
+        $text = ScriptText::of($mark->handin);
+        $version = TextAnchor::versionOf($text);
+        $notes = [];
+        // As plain rows: there can be hundreds.
+        foreach (
+            DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')
+                ->get(['public_id', 'kind', 'criterion', 'body', 'anchor']) as $row
+        ) {
+            $anchor = (array) json_decode((string) $row->anchor, true, 32, JSON_THROW_ON_ERROR);
+            $notes[(string) $row->public_id] = [
+                'body' => $row->body, 'kind' => $row->kind, 'criterion' => $row->criterion, 'anchor' => $anchor,
+                'gone' => false,
+                'place' => isset($anchor['page']) ? null : TextAnchor::fromArray($anchor)->in($text, $version),
+            ];
+        }
+
+        return $notes;
+    }
+
+    /** The head of the rubric with the total, as the page shows it. */
+    public function total(Mark $mark): string
+    {
+        $rubric = $mark->rubricVersion->toCore();
+        $score = $mark->score();
+
+        return view(
+            'mark.total',
+            [
+                'mark' => $mark, 'rubric' => $rubric, 'score' => $score,
+                'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals),
+            ],
+        )->render();
+    }
+
+    /**
+     * @return Collection<int, MarkAttachment>
+     */
+    public function attachments(Mark $mark): Collection
+    {
+        return MarkAttachment::query()->where('mark_id', $mark->id)->orderBy('id')->get();
+    }
+}

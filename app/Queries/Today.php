@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\ConversationEntry;
+use App\Models\Mark;
+use App\Models\Membership;
+use App\Models\Script;
+use App\Models\User;
+use App\Wording\LocalTime;
+use Illuminate\Database\Eloquent\Collection;
+use YoungHarbor\Core\Fairway\Counts;
+use YoungHarbor\Core\Marking\Standing;
+
+/**
+ * What needs a person today. Every list is one query, however many assignments there are.
+ */
+final class Today
+{
+    public function __construct(private readonly AssignmentCounts $counts)
+    {
+    }
+
+    /**
+     * @return list<TodayItem> most urgent first
+     */
+    public function of(User $person): array
+    {
+        $items = [
+            ...$this->asCoordinator($person), ...$this->asExaminer($person), ...$this->asMarker($person),
+            ...$this->asStudent($person),
+        ];
+        usort(
+            $items,
+            fn (TodayItem $a, TodayItem $b) => [
+                $b->needsYou, $a->by === null, $a->by,
+            ] <=> [$a->needsYou, $b->by === null, $b->by],
+        );
+
+        return $items;
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function asCoordinator(User $person): array
+    {
+        $assignments = Assignment::query()->with('module')
+            ->whereIn('module_id', $this->modulesAs($person, Role::Coordinator))->get();
+        $counts = $this->counts->ofMany($assignments);
+        $items = [];
+        foreach ($assignments as $assignment) {
+            array_push($items, ...$this->steps($assignment, $counts[$assignment->id]));
+        }
+
+        return $items;
+    }
+
+    /**
+     * What an examiner may look into: each assignment whose scripts are with markers. Nothing waits for them here.
+     *
+     * @return list<TodayItem>
+     */
+    private function asExaminer(User $person): array
+    {
+        $assignments = Assignment::query()->with('module')
+            ->whereIn('module_id', $this->modulesAs($person, Role::Examiner))->whereNotNull('shared_out_at')->get();
+        $counts = $this->counts->ofMany($assignments);
+
+        return array_values($assignments->map(fn (Assignment $assignment) => new TodayItem(
+            $assignment,
+            "{$counts[$assignment->id]->agreed} of {$counts[$assignment->id]->handedIn} scripts have an agreed mark, {$counts[$assignment->id]->released} are released",
+            route('moderate.index', $assignment), 'See marks and how they settled', false, $assignment->promised_on,
+            'promised',
+        ))->all());
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function steps(Assignment $assignment, Counts $n): array
+    {
+        $item = fn (
+            string $what, string $route, string $step, bool $needsYou = true, string $byWhat = 'due',
+        ) => new TodayItem(
+            $assignment, $what, route($route, $assignment), $step, $needsYou,
+            $byWhat === 'promised' ? $assignment->promised_on : $assignment->due_at, $byWhat,
+        );
+        $open = $n->handedIn - $n->sharedOut;
+        $ready = $n->agreed - $n->released - $n->held;
+        $items = [];
+        if (! $n->published) {
+            return [$item('Not open to students yet', 'plan.edit', 'Finish and open it')];
+        }
+        if ($n->screeningFailed > 0) {
+            $items[] = $item(
+                $n->screeningFailed === 1 ? '1 comparison failed' : "{$n->screeningFailed} comparisons failed",
+                'screen.index', 'See why',
+            );
+        }
+        if ($n->pastDue && $n->toLook > 0 && $n->released < $n->handedIn) {
+            $items[] = $item(
+                $n->toLook === 1
+                    ? '1 script is past a line for overlap, with nothing recorded'
+                    : "{$n->toLook} scripts are past a line for overlap, with nothing recorded",
+                'screen.index', 'Look at them', byWhat: 'promised',
+            );
+        }
+        if ($n->pastDue && $open > 0) {
+            $items[] = $item(
+                $open === 1 ? '1 script is not shared out' : "{$open} scripts are not shared out", 'share-out.index',
+                'Share out', byWhat: 'promised',
+            );
+        }
+        if ($ready > 0 && $n->agreed >= $n->handedIn) {
+            $items[] = $item(
+                $ready === 1 ? '1 result is ready to release' : "{$ready} results are ready to release",
+                'release.index', 'Open the ready check', byWhat: 'promised',
+            );
+        }
+        if ($n->handedIn > 0 && $n->released === $n->handedIn && ! $assignment->namesRevealed()) {
+            $items[] = $item(
+                'Everything is released; names are still hidden from markers', 'release.index', 'Reveal names', false,
+                'promised',
+            );
+        }
+        if ($n->toSettle > 0) {
+            $items[] = $item(
+                $n->toSettle === 1
+                    ? '1 script waits to be settled by its two markers'
+                    : "{$n->toSettle} scripts wait to be settled by their two markers",
+                'moderate.index', 'See which', false, 'promised',
+            );
+        }
+        if ($items === [] && ! $n->pastDue) {
+            $items[] = $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false);
+        }
+        if ($items === [] && $n->released < $n->handedIn) {
+            $done = $n->secondMarking
+                ? "{$n->firstDone} first and {$n->secondDone} second marks of {$n->handedIn} are in"
+                : "{$n->firstDone} of {$n->handedIn} are marked";
+            $items[] = $item($done, 'moderate.index', 'See how far', false, 'promised');
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function asMarker(User $person): array
+    {
+        $items = [];
+        $open = Mark::onDesks()->where('marker_id', $person->id)->whereNull('done_at')
+            ->whereHas('script', fn ($query) => $query->whereNull('held_reason'))
+            ->with('script.assignment.module')
+            ->orderByRaw('aside_reason IS NOT NULL, touched_at DESC, begun_at DESC, public_id')->get();
+        foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id) as $marks) {
+            $mark = $marks->firstOrFail();
+            $items[] = new TodayItem(
+                $mark->script->assignment,
+                $marks->count() === 1 ? '1 script to mark' : "{$marks->count()} scripts to mark",
+                route('mark.desk', $mark), 'Go to the desk', true, $mark->script->assignment->promised_on, 'promised',
+            );
+        }
+        foreach ($this->toSettle($person)->groupBy('assignment_id') as $scripts) {
+            $script = $scripts->firstOrFail();
+            $items[] = new TodayItem(
+                $script->assignment,
+                $scripts->count() === 1
+                    ? "{$script->code} to settle with the other marker"
+                    : "{$scripts->count()} scripts to settle with the other marker",
+                route('moderate.show', $script), 'Settle', true, $script->assignment->promised_on, 'promised',
+            );
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return Collection<int, Script>
+     */
+    private function toSettle(User $person): Collection
+    {
+        return Script::query()->with('assignment.module')
+            ->whereHas('marks', fn ($query) => $query->where('marker_id', $person->id))
+            ->where('reached', Standing::ToSettle)
+            // With an open proposal it is the other marker's turn.
+            ->whereDoesntHave(
+                'proposals', fn ($query) => $query->where('state', 'open')->where('proposed_by', $person->id),
+            )
+            ->orderBy('code')->get();
+    }
+
+    /**
+     * @return list<TodayItem>
+     */
+    private function asStudent(User $person): array
+    {
+        $items = [];
+        $scripts = Script::query()->where('student_id', $person->id)
+            ->with(['assignment.module', 'result', 'currentHandin'])->get();
+        $written = ConversationEntry::query()->whereIn('script_id', $scripts->modelKeys())->where('student_sees', true)
+            ->whereNull('student_read_at')->pluck('script_id')->unique();
+        foreach ($scripts as $script) {
+            $assignment = $script->assignment;
+            if ($written->contains($script->id)) {
+                $items[] = new TodayItem(
+                    $assignment, 'Your coordinator wrote to you about your work', route('screen.own-record', $script),
+                    'Read it', true, null,
+                );
+            }
+            if ($script->result !== null) {
+                $unread = $script->result->first_opened_at === null;
+                $items[] = new TodayItem(
+                    $assignment, $unread ? 'Your result is here' : 'Your result',
+                    route('results.show', $script->result), $unread ? 'Read it' : 'Read it again', $unread,
+                    $script->result->released_at, 'released',
+                );
+            } elseif ($assignment->isOpen() && $script->left_at === null) {
+                $in = $script->currentHandin;
+                $items[] = $in === null
+                    ? new TodayItem(
+                        $assignment,
+                        $script->isPastDue() ? 'Not handed in; the due time has passed' : 'Not handed in yet',
+                        route('hand-in.show', $assignment), 'Read the brief and hand in', $script->takesHandIns(),
+                        $script->due_at,
+                    )
+                    : new TodayItem(
+                        $assignment, 'Handed in'.($in->late ? ' late' : '').', '.LocalTime::shown($in->received_at),
+                        route('hand-in.show', $assignment), 'See what was handed in', false, $script->due_at,
+                    );
+            }
+        }
+
+        return $items;
+    }
+
+    /**
+     * @return list<int>
+     */
+    private function modulesAs(User $person, Role $role): array
+    {
+        return array_values(
+            $person->memberships->filter(
+                fn (Membership $membership) => $membership->role === $role && $membership->left_at === null
+            )->map(fn (Membership $membership) => $membership->module_id)->all()
+        );
+    }
+}

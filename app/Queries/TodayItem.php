@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Assignment;
+use Illuminate\Support\Carbon;
+
+/**
+ * One thing on Today: what it is, where it is done, and whether it waits for this person.
+ */
+final readonly class TodayItem
+{
+    public function __construct(
+        public Assignment $assignment,
+        public string $what,
+        public string $link,
+        public string $step,
+        public bool $needsYou,
+        public ?Carbon $by = null,
+        public string $byWhat = 'due',
+    ) {
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Release;
+
+use YoungHarbor\Core\Stage;
+
+/**
+ * What can stand between a script and its release, in the order it is cleared.
+ */
+enum ReleaseObstacle: string
+{
+    case NotSharedOut = 'not-shared-out';
+    case NotMarked = 'not-marked';
+    case NoSecondMark = 'no-second-mark';
+    case NotSettled = 'not-settled';
+    case Held = 'held';
+
+    /** The stage at which it is cleared. */
+    public function stage(): Stage
+    {
+        return match ($this) {
+            self::NotSharedOut => Stage::ShareOut,
+            self::NotMarked => Stage::Mark,
+            self::NoSecondMark, self::NotSettled => Stage::Moderate,
+            self::Held => Stage::Release,
+        };
+    }
+}
