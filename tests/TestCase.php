@@ -40,6 +40,7 @@ abstract class TestCase extends Base
     protected function setUp(): void
     {
         parent::setUp();
+        $this->withoutDeprecationHandling();
         $this->withoutVite();
         // Pages and copies take a worker their time; tests that need them make them.
         Queue::fake([PrepareHandinJob::class, MakeCopiesJob::class]);

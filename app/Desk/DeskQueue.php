@@ -68,8 +68,11 @@ final class DeskQueue
             ? $mark->queue_place
             : Mark::query()->whereKey($mark->id)->selectRaw("{$order} AS spot")->toBase()->sole()->spot;
         $queue = fn (): Builder => $this->queue($mark->assignment_id, $mark->marker_id, $filter);
+        $beside = fn (string $side, string $direction): Builder => $queue()->select('marks.public_id')
+            ->whereRaw("{$order} {$side} ?", [$here])->orderByRaw("{$order} {$direction}")->limit(1);
         $counts = $queue()
             ->selectRaw("COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM({$order} < ?) AS before_it", [$here])
+            ->selectSub($beside('<', 'DESC'), 'previous')->selectSub($beside('>', 'ASC'), 'next')
             ->toBase()->sole();
         $isIn = $filter === [] ? ! $mark->isPutAway() : $queue()->whereKey($mark->id)->exists();
 
@@ -77,10 +80,7 @@ final class DeskQueue
             'place' => (int) $counts->before_it + 1,
             'all' => (int) $counts->every + ($isIn ? 0 : 1),
             'open' => (int) $counts->open + (! $isIn && ! $mark->isClosed() ? 1 : 0),
-            'previous' => $queue()->whereRaw("{$order} < ?", [$here])->orderByRaw("{$order} DESC")->toBase()
-                ->value('marks.public_id'),
-            'next' => $queue()->whereRaw("{$order} > ?", [$here])->orderByRaw($order)->toBase()
-                ->value('marks.public_id'),
+            'previous' => $counts->previous, 'next' => $counts->next,
         ];
     }
 

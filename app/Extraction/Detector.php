@@ -75,7 +75,7 @@ final class Detector
         } finally {
             $zip->close();
         }
-        throw new Refusal('This is an archive, not a document. Hand in one file: '.FileKind::ALL.'.');
+        throw new Refusal('This is an archive, not a document. Hand in one file: '.FileKind::documentsInWords().'.');
     }
 
     private function measure(ZipArchive $zip, int $packed): void
@@ -183,7 +183,7 @@ final class Detector
                         ? ''
                         : " (it holds {$type}".($extension === '' ? ')' : ", though it is named .{$extension})"
                         )
-                ).'. Hand in '.FileKind::ALL.'.');
+                ).'. Hand in '.FileKind::documentsInWords().'.');
         }
         $text = (string) file_get_contents($path);
         if (! mb_check_encoding($text, 'UTF-8')) {

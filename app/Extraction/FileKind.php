@@ -18,8 +18,6 @@ enum FileKind: string
     case Pdf = 'pdf';
     case Link = 'link';
 
-    public const ALL = '.docx, .odt, .pdf, .rtf, .txt, .md or .html';
-
     /**
      * Kinds that come as a file.
      *
@@ -27,7 +25,16 @@ enum FileKind: string
      */
     public static function documents(): array
     {
-        return [self::Text, self::Markdown, self::Docx, self::Odt, self::Rtf, self::Html, self::Pdf];
+        return array_filter(self::cases(), fn (self $kind) => $kind !== self::Link);
+    }
+
+    /** Those, as one says them: ".docx, .odt or .pdf". */
+    public static function documentsInWords(): string
+    {
+        $kinds = array_map(fn (self $kind) => ".{$kind->value}", self::documents());
+        $last = array_pop($kinds);
+
+        return implode(', ', $kinds)." or {$last}";
     }
 
     public function label(): string
@@ -55,7 +62,7 @@ enum FileKind: string
             self::Html => in_array($extension, ['html', 'htm', 'xhtml'], true),
             self::Markdown => in_array($extension, ['md', 'markdown'], true),
             self::Text => in_array($extension, ['txt', 'text', ''], true),
-            default => $extension === $this->value,
+            self::Docx, self::Odt, self::Rtf, self::Pdf, self::Link => $extension === $this->value,
         };
     }
 }

@@ -46,7 +46,8 @@ final class HiddenText
             FileKind::Odt => $this->odt($path),
             FileKind::Html => $this->html((string) file_get_contents($path)),
             FileKind::Pdf => $this->pdf($path),
-            default => [],
+            // Nothing in these can be there and not be seen, or the reader keeps it as words.
+            FileKind::Text, FileKind::Markdown, FileKind::Rtf, FileKind::Link => [],
         };
         $told = [];
         foreach ($found as [$what, $words]) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Extraction;
 
+use LogicException;
 use YoungHarbor\Core\Document\Document;
 use YoungHarbor\Core\Text\Words;
 use ZipArchive;
@@ -49,7 +50,8 @@ final class Reader
             FileKind::Pdf => Document::ofText($pdf = $this->pdf($path)),
             FileKind::Rtf => $this->rtf($path),
             FileKind::Odt => $this->odt($path),
-            default => $this->pandoc($path, $kind),
+            FileKind::Markdown, FileKind::Docx, FileKind::Html => $this->pandoc($path, $kind),
+            FileKind::Link => throw new LogicException('A link is no file that could be read.'),
         };
         $notes = isset($pdf) ? $this->emptyPages($pdf) : [];
         $hidden = [

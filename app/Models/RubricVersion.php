@@ -27,6 +27,8 @@ final class RubricVersion extends Model
 
     protected $guarded = [];
 
+    private ?CoreRubric $core = null;
+
     protected function casts(): array
     {
         return ['document' => 'array', 'created_at' => 'datetime'];
@@ -54,8 +56,9 @@ final class RubricVersion extends Model
         return $this->belongsTo(User::class, 'made_by');
     }
 
+    /** A version never changes once it is ready, so it is read once. */
     public function toCore(): CoreRubric
     {
-        return CoreRubric::fromArray($this->document);
+        return $this->core ??= CoreRubric::fromArray($this->document);
     }
 }

@@ -18,7 +18,7 @@ final class DatabaseIndex implements SourceIndex
     public const MOST = 100;
 
     /** Hashes a query asks for, rows it expects of each, and how many that run over are asked for together. */
-    private const HASHES = 250;
+    private const HASHES = 1000;
 
     private const USUAL = 8;
 

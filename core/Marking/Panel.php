@@ -183,7 +183,10 @@ final readonly class Panel
         return match ($seat) {
             Seat::Peer => 'A peer\'s mark',
             Seat::Moderator => 'Moderator\'s mark',
-            default => ucfirst($seat->value).' mark',
+            Seat::OwnRating => 'The student\'s own rating',
+            Seat::Trial => 'A trial mark',
+            Seat::Together => 'A mark made together',
+            Seat::First, Seat::Second, Seat::Third => ucfirst($seat->value).' mark',
         };
     }
 }

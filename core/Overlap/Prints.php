@@ -9,8 +9,10 @@ namespace YoungHarbor\Core\Overlap;
  * changed here and there.
  *
  * Loose prints are triples of neighbouring long words (five letters or more; three in scripts other than Latin, where
- * words are shorter), whatever stands between them, thinned out by winnowing. They are salted, so that both kinds live
- * in one index without being taken for each other.
+ * words are shorter), whatever stands between them. Of these three in four are kept, by their own hash alone: a triple
+ * that was not touched is then kept in both texts, whatever was changed beside it, while winnowing would choose anew
+ * wherever a neighbour changed. (U. Manber, "Finding similar files in a large file system", USENIX Winter 1994, keeps
+ * hashes by their value so.) They are salted, so that both kinds live in one index without being taken for each other.
  */
 final readonly class Prints
 {
@@ -27,6 +29,9 @@ final readonly class Prints
     private const LONG_ELSEWHERE = 3;
 
     private const SALT = 0x5DEECE66D1CE4E5;
+
+    /** Where in a hash the two bits are that say whether a loose print is kept: not when both are set. */
+    private const KEPT_BY = 17;
 
     /**
      * @param  list<int>  $same  each once
@@ -45,7 +50,6 @@ final readonly class Prints
     public static function of(array $words, array $given = []): self
     {
         $winnowing = new Winnowing;
-        $thinned = new Winnowing(1, 3);
         $skipped = $skippedLoose = [];
         foreach ($given as $text) {
             $skipped += array_fill_keys(Grams::of(Grams::numbers($text), $winnowing->k), true);
@@ -54,7 +58,7 @@ final readonly class Prints
 
         return new self(
             self::hashes($winnowing->fingerprints($words, $skipped)),
-            self::hashes($thinned->select(self::triples($words), $skippedLoose)),
+            self::threeInFour(self::triples($words), $skippedLoose),
         );
     }
 
@@ -99,6 +103,23 @@ final readonly class Prints
         }
 
         return array_map(fn (int $hash) => $hash ^ self::SALT, Grams::of(Grams::numbers($long), 3));
+    }
+
+    /**
+     * @param  list<int>  $hashes
+     * @param  array<int, true>  $skipped
+     * @return list<int> each once
+     */
+    private static function threeInFour(array $hashes, array $skipped): array
+    {
+        $kept = [];
+        foreach ($hashes as $hash) {
+            if (($hash >> self::KEPT_BY & 3) !== 3 && ! isset($skipped[$hash])) {
+                $kept[$hash] = true;
+            }
+        }
+
+        return array_keys($kept);
     }
 
     /**

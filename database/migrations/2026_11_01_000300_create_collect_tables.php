@@ -83,7 +83,7 @@ return new class extends Migration
             $table->dateTime('due_at')->comment('the due time in force when it came in');
             $table->boolean('late');
             $table->dateTime('received_at')->comment('when it arrived; created_at is when that was recorded');
-            $table->dateTime('read_at')->nullable()->index();
+            $table->dateTime('read_at')->nullable();
             $table->unsignedTinyInteger('files_read')->default(0);
             $table->string('unreadable', 600)->nullable()
                 ->comment('why it could not be read, as its student is told; then it does not count');
@@ -102,6 +102,8 @@ return new class extends Migration
             $table->timestamps();
             $table->unique(['script_id', 'attempt']);
             $table->unique(['script_id', 'once']);
+            $table->index(['read_at', 'created_at']);
+            $table->rawIndex('`unreadable`(1)', 'handins_unreadable_index'); // few are, and every cohort page asks
         });
         Schema::create('handin_files', function (Blueprint $table): void {
             $table->id();

@@ -13,6 +13,15 @@ return [
         'third-decides' => 'what the third marker decides',
         'peers' => 'the median of the peers',
     ],
+    'rule_choice' => [
+        'mean' => 'The mean of both',
+        'first' => 'The first mark stands',
+        'higher' => 'The higher mark',
+        'median' => 'The median of three',
+        'two-closest' => 'The mean of the two closest',
+        'third-decides' => 'The third marker decides',
+        'peers' => 'The median of the peers’ marks',
+    ],
     'handin_by' => [
         'each' => 'each student',
         'group' => 'a group, with one mark',

@@ -10,7 +10,7 @@ import { startKeys } from './keys.js';
 import { startPlan } from './plan.js';
 import { startSheet } from './sheet/sheet.js';
 import { startThreads } from './threads.js';
-import { startUploads } from './uploads.js';
+import { startHandIn, startKeeping } from './uploads.js';
 
 // Pages hold marks: no page is kept for going back, and nothing is evaluated.
 htmx.config.allowEval = false;
@@ -81,6 +81,13 @@ document.addEventListener('keydown', (event) => {
     }
 }, true);
 
+// A choice of what to show is asked for at once.
+document.addEventListener('change', (event) => {
+    if (event.target.matches('select[data-submits]')) {
+        event.target.form.requestSubmit();
+    }
+});
+
 const toast = document.querySelector('.toast');
 if (toast) {
     setTimeout(() => { toast.hidden = true; }, 7000);
@@ -91,7 +98,14 @@ mount('[data-desk]', (desk) => startDesk(desk, htmx)) > 0 || sendLeftOvers();
 mount('[data-reading]', startReading);
 mount('[data-rails]', (form) => startRails(form, '.criterion'));
 mount('#sheet', () => startSheet(htmx));
-startPlan(htmx);
-startUploads();
-startMany((element) => htmx.process(element));
-startThreads();
+mount('#plan', () => startPlan(htmx));
+mount('form[data-upload]', startHandIn);
+mount('textarea[data-keeps]', startKeeping);
+mount('form[data-many]', (form) => startMany(form, (element) => htmx.process(element)));
+// A report that is swapped in has threads of its own.
+const threads = () => mount('[data-threads]:not([data-started])', (reading) => {
+    reading.dataset.started = '';
+    startThreads(reading);
+});
+threads();
+document.addEventListener('htmx:afterSettle', threads);

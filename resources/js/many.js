@@ -106,11 +106,9 @@ const send = async (form, process) => {
 };
 
 /** @param {(element: Element) => void} process  wakes what a page swapped in does */
-export function startMany(process) {
-    document.querySelectorAll('form[data-many]').forEach((form) => {
-        form.addEventListener('submit', (event) => {
-            event.preventDefault();
-            send(form, process);
-        });
+export function startMany(form, process) {
+    form.addEventListener('submit', (event) => {
+        event.preventDefault();
+        send(form, process);
     });
 }

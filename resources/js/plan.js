@@ -4,10 +4,8 @@
  */
 export function startPlan(htmx) {
     let moving = null;
+    // What is swapped in after a move is another element of the same name.
     const plan = () => document.getElementById('plan');
-    if (!plan()) {
-        return;
-    }
 
     const say = (text) => {
         const line = document.getElementById('moving');

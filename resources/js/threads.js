@@ -49,7 +49,7 @@ function show(reading) {
     }
 }
 
-function start(reading) {
+export function startThreads(reading) {
     show(reading);
     let asked = false;
     const later = () => {
@@ -62,12 +62,4 @@ function start(reading) {
     new ResizeObserver(later).observe(reading);
     document.fonts?.ready.then(() => { show(reading); later(); });
     later();
-}
-
-export function startThreads() {
-    const begin = () => document.querySelectorAll('[data-threads]:not([data-started])').forEach((reading) => { reading.dataset.started = ''; start(reading); });
-    begin();
-    document.addEventListener('htmx:afterSettle', begin);
-    // A choice of what to show is asked for at once.
-    document.addEventListener('change', (event) => { if (event.target.matches('select[data-submits]')) { event.target.form.requestSubmit(); } });
 }

@@ -70,7 +70,7 @@ const sendFile = async (form, file, shown) => {
 // Browsers offer sums of files on safe addresses only; elsewhere the form goes as a whole, as without scripts.
 const canSendPieces = () => Boolean(globalThis.crypto?.subtle);
 
-const startHandIn = (form) => {
+export const startHandIn = (form) => {
     const progress = form.querySelector('progress');
     const line = form.querySelector('[data-progress]');
     const input = form.querySelector('input[type=file]');
@@ -146,7 +146,7 @@ const startHandIn = (form) => {
 };
 
 /* What is typed is kept as it is typed. */
-const startKeeping = (area) => {
+export const startKeeping = (area) => {
     const line = area.parentElement.querySelector('[data-kept]');
     let timer;
     let busy = false;
@@ -185,8 +185,3 @@ const startKeeping = (area) => {
         }
     });
 };
-
-export function startUploads() {
-    document.querySelectorAll('form[data-upload]').forEach(startHandIn);
-    document.querySelectorAll('textarea[data-keeps]').forEach(startKeeping);
-}

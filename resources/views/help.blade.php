@@ -1,39 +1,56 @@
 @php($parts = App\Wording\HelpParts::TITLES)
 <x-page title="Help" at="help">
     <x-slot:head><div class="heading"><h1>Help</h1></div></x-slot:head>
-    <nav class="chips mb-5" aria-label="Parts of this page">@foreach ($parts as $id => $title)<a href="#{{ $id }}">{{ $title }}</a>@endforeach</nav>
+    <nav class="chips mb-5" aria-label="Parts of this page">
+        @foreach ($parts as $id => $title)<a href="#{{ $id }}">{{ $title }}</a>@endforeach</nav>
     <div class="max-w-3xl help">
         <section id="coordinator">
             <h2>{{ $parts['coordinator'] }}</h2>
-            <p>Ten minutes from an empty module to an assignment that students can see. Every step can be changed until it says otherwise.</p>
+            <p>Ten minutes from an empty module to an assignment that students can see. Every step can be changed until it says otherwise.
+            </p>
             <ol>
-                <li><b>People.</b> Modules, your module, People: paste names and e-mail addresses, or import your roster as CSV. A column with roles is read; words of your institution (“Lecturer”, “Moderator”) are matched to roles on the preview. New people get an e-mail with a link to choose a password.</li>
-                <li><b>Rubric.</b> Rubrics, A new rubric: paste the table you have in a spreadsheet, or copy one from the library. Weights total exactly 100; the bar beside the sheet says how far off they are, and one button spreads the rest. When nothing is missing, make it ready: only a ready rubric can be attached.</li>
-                <li><b>Assignment.</b> In the module, Plan an assignment: title, brief, due time, what can be handed in, what late work costs. Open it to students when it is right. The rubric is frozen from then on; a changed one is a new version, and students are told.</li>
-                <li><b>Collect.</b> See who has handed in, give extensions on a student’s page, write to those who have not. Nobody who marks sees any of it.</li>
-                <li><b>Screen.</b> Reports are made by themselves. Look at what lies above your lines; write down what you found. A percentage is not a finding.</li>
-                <li><b>Share out.</b> After the due time: agree who marks how much, work out a plan, move scripts if you like, give them out. Look at “Names in scripts” first.</li>
-                <li><b>Moderate.</b> Marks within the tolerance settle by your rule, never by themselves across the pass line. The others are settled by their two markers.</li>
-                <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Release sends results and e-mails to students; it cannot be taken back. Names are revealed to markers after it, as the last step.</li>
+                <li><b>People.</b> Modules, your module, People: paste names and e-mail addresses, or import your roster as CSV. A column with roles is read; words of your institution (“Lecturer”, “Moderator”) are matched to roles on the preview. New people get an e-mail with a link to choose a password.
+                </li>
+                <li><b>Rubric.</b> Rubrics, A new rubric: paste the table you have in a spreadsheet, or copy one from the library. Weights total exactly 100; the bar beside the sheet says how far off they are, and one button spreads the rest. When nothing is missing, make it ready: only a ready rubric can be attached.
+                </li>
+                <li><b>Assignment.</b> In the module, Plan an assignment: title, brief, due time, what can be handed in, what late work costs. Open it to students when it is right. The rubric is frozen from then on; a changed one is a new version, and students are told.
+                </li>
+                <li><b>Collect.</b> See who has handed in, give extensions on a student’s page, write to those who have not. Nobody who marks sees any of it.
+                </li>
+                <li><b>Screen.</b> Reports are made by themselves. Look at what lies above your lines; write down what you found. A percentage is not a finding.
+                </li>
+                <li><b>Share out.</b> After the due time: agree who marks how much, work out a plan, move scripts if you like, give them out. Look at “Names in scripts” first.
+                </li>
+                <li><b>Moderate.</b> Marks within the tolerance settle by your rule, never by themselves across the pass line. The others are settled by their two markers.
+                </li>
+                <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Release sends results and e-mails to students; it cannot be taken back. Names are revealed to markers after it, as the last step.
+                </li>
             </ol>
         </section>
         <section id="marking">
             <h2>{{ $parts['marking'] }}</h2>
             <p>Today lists what is with you; “Go to the desk” opens the next script.</p>
             <ul>
-                <li>The script is on the left, the rubric on the right. Move the pin of a criterion with the mouse or <kbd>←</kbd> <kbd>→</kbd>: on a level, or half-way between two. <kbd>1</kbd> to <kbd>9</kbd> choose a level. What its level says stands below it.</li>
-                <li>Select words and press <kbd>c</kbd> to comment on them. In a comment, <kbd>;</kbd> and some letters find comments in the bank.</li>
-                <li>Everything is saved as you make it. Without a connection you can go on: it is sent when the connection is back. Sign out when the desk says “Saved”.</li>
+                <li>The script is on the left, the rubric on the right. Move the pin of a criterion with the mouse or
+                <kbd>←</kbd> <kbd>→</kbd>: on a level, or half-way between two. <kbd>1</kbd> to <kbd>9</kbd>
+                choose a level. What its level says stands below it.</li>
+                <li>Select words and press <kbd>c</kbd> to comment on them. In a comment, <kbd>;</kbd>
+                and some letters find comments in the bank.</li>
+                <li>Everything is saved as you make it. Without a connection you can go on: it is sent when the connection is back. Sign out when the desk says “Saved”.
+                </li>
                 <li>“Done, next” is a deliberate step; you can open a script again until marks are settled.</li>
-                <li>A PDF has its pages under “pages”. Grey boxes cover names. What you download is written anew and holds no name either.</li>
+                <li>A PDF has its pages under “pages”. Grey boxes cover names. What you download is written anew and holds no name either.
+                </li>
                 <li><kbd>?</kbd> lists all keys of a page.</li>
             </ul>
-            <p>If a script seems to name its author all the same, do not go on: tell your coordinator, who can give it to someone else.</p>
+            <p>If a script seems to name its author all the same, do not go on: tell your coordinator, who can give it to someone else.
+            </p>
         </section>
         <section id="examiner">
             <h2>{{ $parts['examiner'] }}</h2>
             <ul>
-                <li>Today lists the assignments of the modules that named you. Under Moderate you see every script with both marks, the tolerance and how each was settled; each opens to both markers’ levels and reasons.</li>
+                <li>Today lists the assignments of the modules that named you. Under Moderate you see every script with both marks, the tolerance and how each was settled; each opens to both markers’ levels and reasons.
+                </li>
                 <li>Every mark opens its working: from points and weights to the figure students get.</li>
                 <li>You see script codes and no names, and you change nothing.</li>
             </ul>
@@ -41,26 +58,36 @@
         <section id="student">
             <h2>{{ $parts['student'] }}</h2>
             <ul>
-                <li>The page of an assignment has the brief, the rubric it will be marked by, your own due time, and where you hand in. Files of these kinds can be read: .docx, .odt, .pdf, .rtf, .txt, .md, .html. You can also type, or begin from a template.</li>
-                <li>A receipt comes at once, on the page and by e-mail. It proves what was handed in and when: what counts is when it arrived, however busy the server is. Within seconds the page then shows the text as markers get it: look whether it is your text. If the file cannot be read it does not count; you are told why, by e-mail too, and can hand in again.</li>
-                <li>You can hand in again until the due time; the last one in time counts. If something comes later, you choose which counts.</li>
-                <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.</li>
-                <li>When results are out you get an e-mail. The result shows the level you reached on each criterion beside the others, how to reach the next one, and the comments at their words. “Working” shows how the mark came about.</li>
+                <li>The page of an assignment has the brief, the rubric it will be marked by, your own due time, and where you hand in. Files of these kinds can be read: .docx, .odt, .pdf, .rtf, .txt, .md, .html. You can also type, or begin from a template.
+                </li>
+                <li>A receipt comes at once, on the page and by e-mail. It proves what was handed in and when: what counts is when it arrived, however busy the server is. Within seconds the page then shows the text as markers get it: look whether it is your text. If the file cannot be read it does not count; you are told why, by e-mail too, and can hand in again.
+                </li>
+                <li>You can hand in again until the due time; the last one in time counts. If something comes later, you choose which counts.
+                </li>
+                <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.
+                </li>
+                <li>When results are out you get an e-mail. The result shows the level you reached on each criterion beside the others, how to reach the next one, and the comments at their words. “Working” shows how the mark came about.
+                </li>
             </ul>
         </section>
         <section id="screening">
             <h2>{{ $parts['screening'] }}</h2>
             <ul>
-                <li><b>Overlap</b> finds words that also stand elsewhere: in other scripts, in earlier years, on the web if the assignment says so. It cannot tell who wrote them first, whether they were allowed, or why they are there. Quotations and bibliographies are normal; hardly any honest essay is at zero.</li>
-                <li>The share is a sum anyone can check. Quotations, the bibliography, a source or a passage can be left out, each with a reason.</li>
+                <li><b>Overlap</b> finds words that also stand elsewhere: in other scripts, in earlier years, on the web if the assignment says so. It cannot tell who wrote them first, whether they were allowed, or why they are there. Quotations and bibliographies are normal; hardly any honest essay is at zero.
+                </li>
+                <li>The share is a sum anyone can check. Quotations, the bibliography, a source or a passage can be left out, each with a reason.
+                </li>
                 <li>What is not found proves nothing: a source that nobody has compared with is not in the report.</li>
-                <li><b>Writing signals</b> compare how a text is written with texts your institution trusts. They say how many of those are as unusual. Of 100 honest texts about five lie past an alarm of 0.05: that is what the figure means. They cannot tell who wrote a text, or whether a machine did.</li>
+                <li><b>Writing signals</b>
+                compare how a text is written with texts your institution trusts. They say how many of those are as unusual. Of 100 honest texts about five lie past an alarm of 0.05: that is what the figure means. They cannot tell who wrote a text, or whether a machine did.
+                </li>
                 <li>Either leads to a conversation, written down in the record. No mark follows from it by itself.</li>
             </ul>
         </section>
         <section id="names">
             <h2>{{ $parts['names'] }}</h2>
-            <p>Whoever marks sees a code such as TERN-417. Names, numbers and addresses of authors are hidden in the text, the pages and the pictures of what they hand in. Lateness, extensions and allowances are shown to coordinators only. A coordinator can look behind a code, or open an original, with a reason; each look is in the logbook. What the machine cannot decide (a family name that may be a source’s, a picture nobody can read) is listed under Share out, Names in scripts.</p>
+            <p>Whoever marks sees a code such as TERN-417. Names, numbers and addresses of authors are hidden in the text, the pages and the pictures of what they hand in. Lateness, extensions and allowances are shown to coordinators only. A coordinator can look behind a code, or open an original, with a reason; each look is in the logbook. What the machine cannot decide (a family name that may be a source’s, a picture nobody can read) is listed under Share out, Names in scripts.
+            </p>
         </section>
     </div>
 </x-page>

@@ -7,10 +7,13 @@
             @csrf
             <x-field name="email" label="E-mail address" type="email" autocomplete="username" required autofocus />
             <x-field name="password" label="Password" type="password" autocomplete="current-password" required />
-            <div class="flex justify-between items-center"><a class="small" href="{{ route('forgotten') }}">No password yet, or forgotten</a><button class="button primary">Sign in</button></div>
+            <div class="flex justify-between items-center"><a class="small"
+                href="{{ route('forgotten') }}">No password yet, or forgotten</a><button class="button primary">
+                Sign in</button></div>
         </form>
         @if (config('harbor.demo'))
-            <p class="quiet mt-4">This is the demo. <a href="{{ route('demo') }}">Everyone in it, with their sign-ins</a></p>
+            <p class="quiet mt-4">This is the demo.
+            <a href="{{ route('demo') }}">Everyone in it, with their sign-ins</a></p>
         @endif
     </div>
 </x-page>

@@ -1,11 +1,16 @@
 <x-page title="Today" at="today">
-    <x-slot:head><div class="heading"><h1>Today</h1><span class="of">{{ now(App\Wording\LocalTime::zone())->format('l j F Y') }}</span></div></x-slot:head>
+    <x-slot:head><div class="heading">
+        <h1>Today</h1><span class="of">{{ now(App\Wording\LocalTime::zone())->format('l j F Y') }}</span></div>
+        </x-slot:head>
     @php([$waiting, $other] = collect($items)->partition(fn ($item) => $item->needsYou))
     @if ($items === [])
         <x-empty title="Nothing here yet">
-            @if ($person->is_admin)Make a module under <a href="{{ route('modules.index') }}">Modules</a> and name its coordinator.
-            @elseif ($person->coordinatesAny())Open your module under <a href="{{ route('modules.index') }}">Modules</a> and plan an assignment.
-            @elseif ($person->memberships->contains(fn ($membership) => $membership->role === App\Enums\Role::Examiner && $membership->left_at === null))An assignment of your modules is listed here once its scripts are with markers.
+            @if ($person->is_admin)Make a module under <a href="{{ route('modules.index') }}">Modules</a>
+            and name its coordinator.
+            @elseif ($person->coordinatesAny())Open your module under <a href="{{ route('modules.index') }}">Modules</a>
+            and plan an assignment.
+            @elseif ($person->memberships->contains(fn ($membership) => $membership->role === App\Enums\Role::Examiner
+                && $membership->left_at === null))An assignment of your modules is listed here once its scripts are with markers.
             @else When an assignment needs you, it is listed here.@endif
         </x-empty>
     @else
@@ -17,11 +22,19 @@
                     <tbody>
                         @foreach ($list as $item)
                             <tr>
-                                <td class="w-8">@if ($needs)<svg width="14" height="16" viewBox="0 0 14 16" aria-label="needs you" role="img"><path class="flag" d="M2 15 V1 L13 5 L2 9" /></svg>@endif</td>
-                                <td><a class="font-bold" href="{{ route('assignments.show', $item->assignment) }}">{{ $item->assignment->title }}</a><br><span class="quiet small">{{ $item->assignment->module->fullTitle() }}</span></td>
+                                <td class="w-8">@if ($needs)
+                                <svg width="14" height="16" viewBox="0 0 14 16" aria-label="needs you" role="img">
+                                    <path class="flag" d="M2 15 V1 L13 5 L2 9" /></svg>@endif</td>
+                                <td><a class="font-bold"
+                                    href="{{ route('assignments.show',
+                                    $item->assignment) }}">{{ $item->assignment->title }}</a><br><span
+                                    class="quiet small">{{ $item->assignment->module->fullTitle() }}</span></td>
                                 <td>{{ $item->what }}</td>
-                                <td class="quiet small whitespace-nowrap">@if ($item->by){{ $item->byWhat }} {{ $item->byWhat === 'promised' ? App\Wording\LocalTime::day($item->by) : App\Wording\LocalTime::shown($item->by) }}@endif</td>
-                                <td class="num whitespace-nowrap"><a class="{{ $needs ? 'font-bold' : '' }}" href="{{ $item->link }}">{{ $item->step }}</a></td>
+                                <td class="quiet small whitespace-nowrap">@if ($item->by){{ $item->byWhat }}
+                                {{ $item->byWhat === 'promised' ? App\Wording\LocalTime::day($item->by)
+                                    : App\Wording\LocalTime::shown($item->by) }}@endif</td>
+                                <td class="num whitespace-nowrap"><a class="{{ $needs ? 'font-bold' : '' }}"
+                                    href="{{ $item->link }}">{{ $item->step }}</a></td>
                             </tr>
                         @endforeach
                     </tbody>

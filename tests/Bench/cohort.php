@@ -51,7 +51,7 @@ $world = new class
                 'id' => $first + $n, 'public_id' => (new Handin)->newUniqueId(), 'script_id' => $script->id,
                 'attempt' => 1, 'handed_in_by' => $script->student_id, 'bytes' => 9, 'sha256' => str_repeat('0', 64),
                 'words' => 9, 'text' => '', 'html' => '', 'notes' => '[]', 'identity' => '[]',
-                'seal' => str_repeat('0', 64),
+                'seal' => str_repeat('0', 64), 'read_at' => now(), 'prepared_at' => now(),
                 'due_at' => $script->due_at, 'late' => $script->id % 9 === 0,
                 'received_at' => $script->due_at?->copy()->subMinutes($script->id % 997),
             ])->all());

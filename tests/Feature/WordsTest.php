@@ -46,6 +46,18 @@ final class WordsTest extends TestCase
         }
     }
 
+    public function test_every_kind_of_comment_has_its_looks_in_the_text_beside_it_and_on_a_page(): void
+    {
+        $css = (string) file_get_contents(resource_path('css/app.css'));
+        $looks = [];
+        foreach (CommentKind::keys() as $kind) {
+            self::assertStringContainsString("::highlight(note-{$kind})", $css);
+            preg_match("/\.kind-sample\.{$kind} { ([^}]+) }/", $css, $look);
+            $looks[] = preg_replace('/\d+px|var\([^)]*\)/', '', $look[1] ?? self::fail("{$kind} has no looks"));
+        }
+        self::assertSame($looks, array_unique($looks), 'told apart without colour');
+    }
+
     /**
      * @return iterable<string, array{class-string<\BackedEnum>, string}>
      */
@@ -53,7 +65,7 @@ final class WordsTest extends TestCase
     {
         foreach ([
             'plan.handin_by' => HandInBy::class, 'plan.rubric_state' => RubricState::class,
-            'plan.boundary' => BoundaryRule::class, 'plan.rule' => RuleName::class,
+            'plan.boundary' => BoundaryRule::class, 'plan.rule' => RuleName::class, 'plan.rule_choice' => RuleName::class,
             'screen.seen' => ReportSeen::class, 'screen.attention' => Attention::class,
             'screen.signal' => Signal::class,
             'mark.standing' => Standing::class, 'mark.seat' => Seat::class, 'mark.pace' => Pace::class,

@@ -2,9 +2,11 @@
 <div class="field">
     <label class="label" for="f-{{ $name }}">{{ $label }}</label>
     @if ($locked)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endif
-    <select class="input" id="f-{{ $name }}" @if ($locked) disabled @else name="{{ $name }}" @endif @error($name) aria-invalid="true" @enderror {{ $attributes }}>
+    <select class="input" id="f-{{ $name }}" @if ($locked) disabled @else name="{{ $name }}" @endif @error($name)
+        aria-invalid="true" @enderror {{ $attributes }}>
         @foreach ($options as $key => $text)
-            <option value="{{ $key }}" @selected((string) ($locked ? $value : old($name, $value)) === (string) $key)>{{ $text }}</option>
+            <option value="{{ $key }}"
+                @selected((string) ($locked ? $value : old($name, $value)) === (string) $key)>{{ $text }}</option>
         @endforeach
     </select>
     @error($name)<p class="error">{{ $message }}</p>@enderror

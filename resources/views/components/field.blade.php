@@ -2,9 +2,13 @@
 <div class="field">
     <label class="label" for="f-{{ $name }}">{{ $label }}</label>
     @if ($rows)
-        <textarea class="input" id="f-{{ $name }}" name="{{ $name }}" rows="{{ $rows }}" @if ($locked) readonly @endif @error($name) aria-invalid="true" @enderror aria-describedby="d-{{ $name }}" {{ $attributes }}>{{ old($name, $value) }}</textarea>
+        <textarea class="input" id="f-{{ $name }}" name="{{ $name }}" rows="{{ $rows }}" @if ($locked) readonly @endif
+            @error($name) aria-invalid="true" @enderror aria-describedby="d-{{ $name }}"
+            {{ $attributes }}>{{ old($name, $value) }}</textarea>
     @else
-        <input class="input" id="f-{{ $name }}" name="{{ $name }}" type="{{ $type }}" @if ($locked) readonly @endif @if ($type !== 'password') value="{{ old($name, $value) }}" @endif @error($name) aria-invalid="true" @enderror aria-describedby="d-{{ $name }}" {{ $attributes }}>
+        <input class="input" id="f-{{ $name }}" name="{{ $name }}" type="{{ $type }}" @if ($locked) readonly @endif
+            @if ($type !== 'password') value="{{ old($name, $value) }}" @endif @error($name) aria-invalid="true"
+            @enderror aria-describedby="d-{{ $name }}" {{ $attributes }}>
     @endif
     <div id="d-{{ $name }}">
         @error($name)<p class="error">{{ $message }}</p>@enderror

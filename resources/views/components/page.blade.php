@@ -17,7 +17,9 @@
     <header class="top">
         <nav aria-label="Main">
             <a class="home" href="{{ route('today') }}">
-                <svg width="24" height="18" viewBox="0 0 24 18" aria-hidden="true"><path d="M12 1 V10 L18 10 Z" fill="currentColor" /><path d="M1 13 q5 -3 11 0 t11 0" fill="none" stroke="currentColor" stroke-width="2.2" /></svg>
+                <svg width="24" height="18" viewBox="0 0 24 18" aria-hidden="true">
+                    <path d="M12 1 V10 L18 10 Z" fill="currentColor" />
+                    <path d="M1 13 q5 -3 11 0 t11 0" fill="none" stroke="currentColor" stroke-width="2.2" /></svg>
                 Young Harbor
             </a>
             @auth
@@ -30,9 +32,12 @@
                 @if (auth()->user()->coordinatesAny())
                     <a href="{{ route('grade-book') }}" aria-current="{{ $current('grade-book') }}">Grade book</a>
                 @endif
-                <a class="ml-auto" href="{{ route('account') }}" aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
-                <form class="flex" method="post" action="{{ route('sign-out') }}" data-signs-out>@csrf<button>Sign out</button></form>
-                <a href="{{ route('help') }}#{{ App\Wording\HelpParts::for(request(), auth()->user()) }}" aria-current="{{ $current('help') }}">Help</a>
+                <a class="ml-auto" href="{{ route('account') }}"
+                    aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
+                <form class="flex" method="post" action="{{ route('sign-out') }}" data-signs-out>
+                    @csrf<button>Sign out</button></form>
+                <a href="{{ route('help') }}#{{ App\Wording\HelpParts::for(request(), auth()->user()) }}"
+                    aria-current="{{ $current('help') }}">Help</a>
             @endauth
         </nav>
     </header>

@@ -1,7 +1,8 @@
 <x-page title="Something went wrong on our side" quiet-errors>
     <div class="max-w-xl mx-auto mt-12 panel">
         <h1 class="mb-2">Something went wrong on our side</h1>
-        <p class="mb-4">It has been noted. Nothing you had saved is lost; try again, and tell your coordinator if it stays so.</p>
+        <p class="mb-4">It has been noted. Nothing you had saved is lost; try again, and tell your coordinator if it stays so.
+        </p>
         <p><a href="{{ route('today') }}">Go to Today</a></p>
     </div>
 </x-page>

@@ -17,31 +17,58 @@
                 <span class="quiet">{{ __('mark.seat.'.$mark->seat->value) }}</span>
                 <span class="quiet whitespace-nowrap">{{ number_format($attempt->words) }} words</span>
                 @if ($attempts->count() > 1)
-                    <details class="drop"><summary class="link">attempt {{ $attempt->attempt }} of {{ $attempts->count() }}</summary>
-                        <div class="panel absolute! z-20 left-0 w-72">@foreach ($attempts as $one)<p class="py-0.5"><a href="{{ route('mark.desk', $one->id === $mark->work_id ? $mark : [$mark, 'attempt' => $one->attempt]) }}" @if ($one->id === $attempt->id) aria-current="true" @endif>Attempt {{ $one->attempt }}</a> <span class="quiet small">{{ number_format($one->words) }} words{{ $one->id === $mark->work_id ? ', the one to mark' : '' }}</span></p>@endforeach</div></details>
+                    <details class="drop"><summary class="link">attempt {{ $attempt->attempt }}
+                    of {{ $attempts->count() }}</summary>
+                        <div class="panel absolute! z-20 left-0 w-72">
+                            @foreach ($attempts as $one)<p class="py-0.5">
+                            <a href="{{ route('mark.desk',
+                            $one->id === $mark->work_id ? $mark : [$mark, 'attempt' => $one->attempt]) }}"
+                            @if ($one->id === $attempt->id) aria-current="true" @endif>Attempt {{ $one->attempt }}</a>
+                            <span class="quiet small">{{ number_format($one->words) }}
+                            words{{ $one->id === $mark->work_id ? ', the one to mark' : '' }}</span></p>@endforeach
+                            </div></details>
                 @endif
                 <button class="link" type="button" data-opens="brief" data-do="brief">brief</button>
-                @if ($declaration !== [])<button class="link" type="button" data-opens="declared">declaration</button>@endif
+                @if ($declaration !== [])<button class="link" type="button"
+                    data-opens="declared">declaration</button>@endif
                 @foreach ($attempt->files as $file)
-                    @if ($file->link)<a href="{{ $file->link }}" target="_blank" rel="noreferrer noopener">open the link</a>@endif
+                    @if ($file->link)<a href="{{ $file->link }}" target="_blank"
+                        rel="noreferrer noopener">open the link</a>@endif
                 @endforeach
                 @if ($copies !== [] && ! $earlier)
                     <details class="drop"><summary class="link">download</summary>
                         <div class="panel absolute! z-20 left-0 w-80">
-                            <p class="small mb-2">Made anew from the text, so that nothing in it names its author: fonts, page breaks and exact layout are not as they were handed in.</p>
-                            @foreach ($copies as $kind)<p class="py-0.5"><a href="{{ route('mark.file', [$mark, $kind->value]) }}">{{ $kind->label() }}</a>@if ($kind === App\Extraction\CopyKind::Pdf && $files !== [] && $attempt->files->count() === 1) <span class="quiet small">its pages as pictures</span>@endif</p>@endforeach
+                            <p class="small mb-2">Made anew from the text, so that nothing in it names its author: fonts, page breaks and exact layout are not as they were handed in.
+                            </p>
+                            @foreach ($copies as $kind)<p class="py-0.5">
+                                <a href="{{ route('mark.file',
+                                [$mark, $kind->value]) }}">{{ $kind->label() }}</a>@if ($kind === App\Extraction\CopyKind::Pdf
+                                && $files !== [] && $attempt->files->count() === 1)
+                                <span class="quiet small">its pages as pictures</span>@endif</p>@endforeach
                         </div></details>
                 @endif
-                @if ($files !== [] && ! $earlier)<button class="link" type="button" data-command="pages">pages</button>@endif
-                @can('viewOverlap', $script)<a href="{{ route('screen.show', $script) }}">overlap</a>@if ($assignment->writing_baseline_id !== null) <a href="{{ route('writing.show', $script) }}">writing</a>@endif @endcan
-                <span class="ml-auto whitespace-nowrap"><span class="quiet">{{ $queue['place'] }} of {{ $queue['all'] }}</span>
-                    @if ($queue['previous'])<a class="ml-2" data-do="previous" href="{{ route('mark.desk', [$queue['previous'], ...$filter]) }}">‹ previous</a>@endif
-                    @if ($queue['next'])<a class="ml-2" data-do="next" href="{{ route('mark.desk', [$queue['next'], ...$filter]) }}">next ›</a>@endif
+                @if ($files !== [] && ! $earlier)<button class="link" type="button"
+                    data-command="pages">pages</button>@endif
+                @can('viewOverlap', $script)<a href="{{ route('screen.show',
+                    $script) }}">overlap</a>@if ($assignment->writing_baseline_id !== null)
+                    <a href="{{ route('writing.show', $script) }}">writing</a>@endif @endcan
+                <span class="ml-auto whitespace-nowrap"><span class="quiet">{{ $queue['place'] }}
+                of {{ $queue['all'] }}</span>
+                    @if ($queue['previous'])<a class="ml-2" data-do="previous"
+                        href="{{ route('mark.desk', [$queue['previous'], ...$filter]) }}">‹ previous</a>@endif
+                    @if ($queue['next'])<a class="ml-2" data-do="next"
+                        href="{{ route('mark.desk', [$queue['next'], ...$filter]) }}">next ›</a>@endif
                 </span>
             </div>
-            @if ($mark->aside_reason !== null && ! $locked)<p class="notice small mb-3">Set aside: {{ $mark->aside_reason }}</p>@endif
-            @if ($together && ! $locked)<form class="notice small mb-3 flex items-center gap-4" method="post" action="{{ route('mark.together', $mark) }}">@csrf<span>You have marked this script when all marked together.</span><button class="button small">Begin from that mark</button></form>@endif
-            @if ($earlier)<p class="notice small mb-3">This is attempt {{ $attempt->attempt }}, which does not count. Comments are made on attempt {{ $mark->handin->attempt }}. <a href="{{ route('mark.desk', $mark) }}">Back to it</a></p>@endif
+            @if ($mark->aside_reason !== null && ! $locked)<p class="notice small mb-3">
+                Set aside: {{ $mark->aside_reason }}</p>@endif
+            @if ($together && ! $locked)<form class="notice small mb-3 flex items-center gap-4" method="post"
+                action="{{ route('mark.together', $mark) }}">
+                @csrf<span>You have marked this script when all marked together.</span><button class="button small">
+                Begin from that mark</button></form>@endif
+            @if ($earlier)<p class="notice small mb-3">
+                This is attempt {{ $attempt->attempt }}, which does not count. Comments are made on attempt {{ $mark->handin->attempt }}.
+                <a href="{{ route('mark.desk', $mark) }}">Back to it</a></p>@endif
             <div class="reader">
                 <article class="text" dir="auto">{!! $attempt->html !!}</article>
                 <div id="margin" aria-label="Comments beside the text" role="group">
@@ -51,38 +78,75 @@
             @if ($files !== [] && ! $earlier)
                 <div id="pages" hidden>
                     <div class="pages-bar" data-bar>
-                        @if (count($files) > 1)<label>file <select class="input" name="file">@foreach ($files as $file)<option value="{{ $file['number'] }}">{{ $file['number'] }}</option>@endforeach</select></label>@endif
-                        <label>page <input class="input num" type="number" name="page" min="1" value="1"></label><span class="quiet">of <span data-all></span></span>
-                        <details class="drop"><summary class="link">list</summary><ol class="panel page-list" data-list></ol></details>
-                        <span class="whitespace-nowrap"><button class="link" type="button" data-act="out" aria-label="Smaller">−</button> <span data-zoom class="quiet"></span> <button class="link" type="button" data-act="in" aria-label="Larger">+</button></span>
-                        <button class="link" type="button" data-act="fit">fit</button><button class="link" type="button" data-act="turn">turn</button>
-                        @unless ($locked)<label>draw <select class="input" name="tool"><option value="read">nothing</option><option value="point">a point</option><option value="box">a box</option><option value="line">a line</option><option value="freehand">by hand</option></select></label>@endunless
-                        <form class="flex items-center gap-1"><label class="sr-only" for="f-page-search">Search these pages</label><input class="input" id="f-page-search" type="search" name="search" placeholder="search"><span class="quiet" data-found role="status"></span></form>
+                        @if (count($files) > 1)<label>file <select class="input" name="file">
+                            @foreach ($files as $file)<option value="{{ $file['number'] }}">
+                            {{ $file['number'] }}</option>@endforeach</select></label>@endif
+                        <label>page <input class="input num" type="number" name="page" min="1"
+                            value="1"></label><span class="quiet">of <span data-all></span></span>
+                        <details class="drop"><summary class="link">list</summary>
+                        <ol class="panel page-list" data-list></ol></details>
+                        <span class="whitespace-nowrap"><button class="link" type="button" data-act="out"
+                            aria-label="Smaller">−</button> <span data-zoom class="quiet"></span>
+                            <button class="link" type="button" data-act="in" aria-label="Larger">+</button></span>
+                        <button class="link" type="button" data-act="fit">fit</button>
+                        <button class="link" type="button" data-act="turn">turn</button>
+                        @unless ($locked)<label>draw <select class="input" name="tool">
+                            <option value="read">nothing</option><option value="point">a point</option>
+                            <option value="box">a box</option><option value="line">a line</option>
+                            <option value="freehand">by hand</option></select></label>@endunless
+                        <form class="flex items-center gap-1"><label class="sr-only"
+                            for="f-page-search">Search these pages</label><input class="input" id="f-page-search"
+                            type="search" name="search" placeholder="search"><span class="quiet" data-found
+                            role="status"></span></form>
                     </div>
                     <p class="quiet" data-message role="status"></p>
                     <div data-sheets data-tool="read"></div>
                 </div>
             @endif
             <section id="strip" aria-label="The comment" hidden>
-                <div class="flex items-baseline gap-2"><b class="whitespace-nowrap" data-title></b> <span class="quiet small truncate min-w-0" data-quote dir="auto"></span><button class="link small ml-auto" type="button" data-close>close</button></div>
+                <div class="flex items-baseline gap-2"><b class="whitespace-nowrap" data-title></b>
+                <span class="quiet small truncate min-w-0" data-quote
+                    dir="auto"></span><button class="link small ml-auto" type="button" data-close>close</button></div>
                 <fieldset @disabled($locked)>
                     <div class="flex flex-wrap items-center gap-x-4 gap-y-1 small my-1">
-                        <span role="radiogroup" aria-label="What it is" class="flex gap-3">@foreach (YoungHarbor\Core\Text\CommentKind::cases() as $kind)<label class="whitespace-nowrap"><input type="radio" name="kind" value="{{ $kind->value }}"> <span class="kind-sample {{ $kind->value }}">{{ __('mark.comment_kind.'.$kind->value) }}</span></label>@endforeach</span>
-                        <label class="min-w-0">on <select class="input inline! w-auto! min-h-0! max-w-48" name="criterion"><option value="">no criterion</option>@foreach ($rubric->criteria as $criterion)<option value="{{ $criterion->id() }}">{{ $criterion->title() }}</option>@endforeach</select></label>
-                        <span class="ml-auto flex gap-3"><button class="link" type="button" data-keep-comment>keep in the bank</button><button class="link" type="button" data-here>move to the selected words</button><button class="link" type="button" data-remove>take away</button></span>
+                        <span role="radiogroup" aria-label="What it is"
+                            class="flex gap-3">@foreach (YoungHarbor\Core\Text\CommentKind::cases() as $kind)<label
+                            class="whitespace-nowrap"><input type="radio" name="kind" value="{{ $kind->value }}">
+                            <span class="kind-sample {{ $kind->value }}">{{ __(
+                                'mark.comment_kind.'.$kind->value) }}</span></label>@endforeach</span>
+                        <label class="min-w-0">on
+                        <select class="input inline! w-auto! min-h-0! max-w-48" name="criterion">
+                            <option value="">no criterion</option>
+                            @foreach ($rubric->criteria as $criterion)<option value="{{ $criterion->id() }}">
+                                {{ $criterion->title() }}</option>@endforeach</select></label>
+                        <span class="ml-auto flex gap-3"><button class="link" type="button"
+                            data-keep-comment>keep in the bank</button>
+                            <button class="link" type="button" data-here>move to the selected words</button>
+                            <button class="link" type="button" data-remove>take away</button></span>
                     </div>
                     <label class="sr-only" for="strip-body">What you say about it</label>
-                    <textarea class="input" id="strip-body" rows="3" dir="auto" placeholder="Write here. A semicolon and some letters look in the comment bank."></textarea>
+                    <textarea class="input" id="strip-body" rows="3" dir="auto"
+                        placeholder="Write here. A semicolon and some letters look in the comment bank."></textarea>
                 </fieldset>
                 <p class="signal small" data-why role="status"></p>
-                <div class="notice refusal" data-clash role="alert" hidden><p class="small">In another tab or on another device this comment now reads:</p><p class="small whitespace-pre-line border-l-3 border-rule pl-3 my-1" data-theirs dir="auto"></p>
-                    <div class="flex flex-wrap gap-2"><button class="button small" type="button" data-keep>Keep what is here</button><button class="button small" type="button" data-take>Take the other</button><button class="button small" type="button" data-both>Keep both</button></div></div>
+                <div class="notice refusal" data-clash role="alert" hidden>
+                    <p class="small">In another tab or on another device this comment now reads:</p>
+                    <p class="small whitespace-pre-line border-l-3 border-rule pl-3 my-1" data-theirs dir="auto"></p>
+                    <div class="flex flex-wrap gap-2">
+                        <button class="button small" type="button" data-keep>Keep what is here</button>
+                        <button class="button small" type="button" data-take>Take the other</button>
+                        <button class="button small" type="button" data-both>Keep both</button></div></div>
             </section>
         </section>
-        <div role="separator" aria-orientation="vertical" aria-label="Border between script and rubric" tabindex="0"></div>
+        <div role="separator" aria-orientation="vertical" aria-label="Border between script and rubric"
+            tabindex="0"></div>
         <section class="side" aria-label="The rubric">
-            <div id="messages">@foreach ($errors->all() as $message)<div class="notice refusal m-3" role="alert">{{ $message }}</div>@endforeach</div>
-            <div class="notice refusal m-3" id="trouble" role="alert" hidden><span data-text></span> <a data-sign-in href="{{ route('sign-in') }}" target="_blank" rel="opener" hidden>Sign in, in another tab</a> <button class="link" type="button" data-take-away hidden>save it as a file</button></div>
+            <div id="messages">@foreach ($errors->all() as $message)
+            <div class="notice refusal m-3" role="alert">{{ $message }}</div>@endforeach</div>
+            <div class="notice refusal m-3" id="trouble" role="alert" hidden><span data-text></span>
+            <a data-sign-in href="{{ route('sign-in') }}" target="_blank" rel="opener"
+                hidden>Sign in, in another tab</a>
+                <button class="link" type="button" data-take-away hidden>save it as a file</button></div>
             @include('mark.total')
             <div class="rails" tabindex="-1">
                 @foreach ($rubric->criteria as $criterion)
@@ -90,19 +154,26 @@
                         $set = $mark->choices->on($criterion->id());
                         $id = $criterion->id();
                     @endphp
-                    <form class="criterion" data-part="{{ $id }}" method="post" action="{{ route('mark.choose', [$mark, $id]) }}">
+                    <form class="criterion" data-part="{{ $id }}" method="post"
+                        action="{{ route('mark.choose', [$mark, $id]) }}">
                         @csrf @method('put')
                         <fieldset @disabled($locked)>
                             <x-mark-criterion :criterion="$criterion" :set="$set">
                                 <span class="criterion-tools">
                                     <button class="link" type="button" data-steps="{{ $id }}" hidden></button>
-                                    <button class="link" type="button" data-lately data-opens="lately" hx-get="{{ route('mark.lately', [$mark, $id]) }}" hx-target="#lately-body" aria-label="Your last ten on {{ $criterion->title() }}">your last ten</button>
-                                    @unless ($locked)<button class="link" type="button" data-record="voice" data-criterion="{{ $id }}" aria-label="Record voice on {{ $criterion->title() }}">record</button>@endunless
+                                    <button class="link" type="button" data-lately data-opens="lately"
+                                        hx-get="{{ route('mark.lately', [$mark, $id]) }}" hx-target="#lately-body"
+                                        aria-label="Your last ten on {{ $criterion->title() }}">your last ten</button>
+                                    @unless ($locked)<button class="link" type="button" data-record="voice"
+                                        data-criterion="{{ $id }}"
+                                        aria-label="Record voice on {{ $criterion->title() }}">record</button>@endunless
                                 </span>
                             </x-mark-criterion>
                             <div data-clash="mark"></div>
                             <label class="sr-only" for="c-{{ $id }}">Comment on {{ $criterion->title() }}</label>
-                            <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $id }}" name="comment" rows="1" dir="auto" placeholder="comment on {{ Str::lower($criterion->title()) }}">{{ $set->comment }}</textarea>
+                            <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $id }}" name="comment"
+                                rows="1" dir="auto" placeholder="comment on {{ Str::lower(
+                                $criterion->title()) }}">{{ $set->comment }}</textarea>
                             <div data-clash="words"></div>
                             <noscript><button class="button mt-1">Save</button></noscript>
                         </fieldset>
@@ -112,10 +183,15 @@
                     @csrf @method('put')
                     <fieldset @disabled($locked)>
                         <label class="font-bold" for="general">In general</label>
-                        <textarea class="input mt-1 field-sizing-content" id="general" name="general_comment" rows="4" dir="auto">{{ $mark->general_comment }}</textarea>
+                        <textarea class="input mt-1 field-sizing-content" id="general" name="general_comment" rows="4"
+                            dir="auto">{{ $mark->general_comment }}</textarea>
                         <div data-clash="words"></div>
                         <noscript><button class="button mt-1">Save</button></noscript>
-                        <div class="criterion-tools"><button class="link" type="button" data-gather>gather the comments on criteria here</button><button class="link" type="button" data-dictate hidden title="Your browser turns speech into text; some send the sound to their maker for it.">dictate</button><span class="hint">**bold**, *italic*, - list</span></div>
+                        <div class="criterion-tools">
+                            <button class="link" type="button" data-gather>gather the comments on criteria here</button>
+                            <button class="link" type="button" data-dictate hidden
+                                title="Your browser turns speech into text; some send the sound to their maker for it.">
+                                dictate</button><span class="hint">**bold**, *italic*, - list</span></div>
                     </fieldset>
                 </form>
                 <div class="criterion">
@@ -123,8 +199,12 @@
                     <ol id="note-list" class="note-list"></ol>
                     <noscript><p class="quiet small">Comments on the text need a page script.</p></noscript>
                     <div class="criterion-tools">
-                        @unless ($locked)<button class="link" type="button" data-command="comment">comment on the selected words</button><button class="link" type="button" data-command="undo">undo</button>@endunless
-                        <button class="link" type="button" data-do="bank">comment bank</button><a href="{{ route('mark.annotations', $mark) }}">comments as a file</a>
+                        @unless ($locked)<button class="link" type="button"
+                            data-command="comment">comment on the selected words</button>
+                            <button class="link" type="button" data-command="undo">undo</button>@endunless
+                        <button class="link" type="button"
+                            data-do="bank">comment bank</button><a href="{{ route('mark.annotations',
+                            $mark) }}">comments as a file</a>
                     </div>
                 </div>
                 <div class="criterion" id="attachments">@include('mark.attachments')</div>
@@ -132,49 +212,81 @@
                     <summary><b>For staff only</b> <span class="quiet small">no student ever sees it</span></summary>
                     <form data-part="private" method="post" action="{{ route('mark.comment', $mark) }}">
                         @csrf @method('put')
-                        <fieldset @disabled($locked)><label class="sr-only" for="private">Note for staff only</label><textarea class="input mt-1" id="private" name="private_note" rows="2" dir="auto">{{ $mark->private_note }}</textarea><div data-clash="words"></div><noscript><button class="button mt-1">Save</button></noscript></fieldset>
+                        <fieldset @disabled($locked)><label class="sr-only"
+                            for="private">Note for staff only</label><textarea class="input mt-1" id="private"
+                            name="private_note" rows="2"
+                            dir="auto">{{ $mark->private_note }}</textarea><div data-clash="words">
+                            </div><noscript><button class="button mt-1">Save</button></noscript></fieldset>
                     </form>
                 </details>
             </div>
             <p id="hint" class="small quiet px-4" aria-hidden="true"></p>
             <div class="foot">
-                <span id="saved" class="quiet small min-w-0" role="status">@if ($mark->isDone())Done {{ App\Wording\LocalTime::shown($mark->done_at) }}@elseif ($locked)Results are out; nothing is left to do here@elseif ($mark->begun_at)Saved {{ App\Wording\LocalTime::time($mark->updated_at) }}@else Saved as you go @endif</span>
+                <span id="saved" class="quiet small min-w-0"
+                    role="status">@if ($mark->isDone())Done {{ App\Wording\LocalTime::shown(
+                    $mark->done_at) }}@elseif ($locked)Results are out; nothing is left to do here
+                    @elseif ($mark->begun_at)Saved {{ App\Wording\LocalTime::time($mark->updated_at) }}@else
+                    Saved as you go @endif</span>
                 <button class="link small" type="button" data-opens="keys" data-do="keys"><kbd>?</kbd> keys</button>
                 <span class="ml-auto"></span>
                 @if ($locked)
-                    @if ($stays !== null)<span class="quiet small">{{ $stays }}</span>@else<form method="post" action="{{ route('mark.reopen', $mark) }}">@csrf<button class="button">Open it again</button></form>@endif
-                    @if ($queue['next'])<a class="button primary" data-do="done" href="{{ route('mark.desk', [$queue['next'], ...$filter]) }}">Next</a>@endif
+                    @if ($stays !== null)<span class="quiet small">{{ $stays }}</span>@else<form method="post"
+                        action="{{ route('mark.reopen', $mark) }}">
+                        @csrf<button class="button">Open it again</button></form>@endif
+                    @if ($queue['next'])<a class="button primary" data-do="done"
+                        href="{{ route('mark.desk', [$queue['next'], ...$filter]) }}">Next</a>@endif
                 @else
-                    <button class="button" type="button" data-opens="aside" data-do="aside">{{ $mark->aside_reason === null ? 'Set aside' : 'Set aside …' }}</button>
-                    <form method="post" action="{{ route('mark.done', [$mark, ...$filter]) }}" data-after-saving>@csrf<button class="button primary" data-do="done">{{ $queue['open'] > 1 ? 'Done, next' : 'Done' }}</button></form>
+                    <button class="button" type="button" data-opens="aside"
+                        data-do="aside">{{ $mark->aside_reason === null ? 'Set aside' : 'Set aside …' }}</button>
+                    <form method="post" action="{{ route('mark.done', [$mark, ...$filter]) }}" data-after-saving>
+                        @csrf<button class="button primary"
+                        data-do="done">{{ $queue['open'] > 1 ? 'Done, next' : 'Done' }}</button></form>
                 @endif
             </div>
         </section>
         <p id="spoken" class="sr-only" aria-live="polite"></p>
         <div id="bank" class="bank-list" role="listbox" aria-label="Comment bank" hidden></div>
         <dialog id="bank-panel" class="bank-panel" aria-labelledby="bank-title">
-            <div class="flex items-baseline gap-3 mb-2"><h2 id="bank-title">Comment bank</h2><a class="small" href="{{ route('bank.index') }}" target="_blank">edit the sets</a><button class="link small ml-auto" type="button" data-shut>close</button></div>
-            <label class="sr-only" for="f-bank">Find in the comment bank</label><input class="input mb-2" id="f-bank" type="search" placeholder="a few letters">
-            <ul data-list></ul><p class="quiet small" data-none>Nothing fits. Write a comment, then “keep in the bank”.</p>
+            <div class="flex items-baseline gap-3 mb-2">
+                <h2 id="bank-title">Comment bank</h2><a class="small" href="{{ route('bank.index') }}"
+                target="_blank">edit the sets</a><button class="link small ml-auto" type="button"
+                data-shut>close</button></div>
+            <label class="sr-only" for="f-bank">Find in the comment bank</label><input class="input mb-2" id="f-bank"
+                type="search" placeholder="a few letters">
+            <ul data-list></ul><p class="quiet small"
+                data-none>Nothing fits. Write a comment, then “keep in the bank”.</p>
         </dialog>
         @unless ($locked)
             <dialog id="voice" aria-labelledby="voice-title">
                 <h2 id="voice-title" class="mb-2">Voice</h2>
                 <p class="mb-2" aria-live="polite"><span data-time></span></p>
-                <svg class="mb-2" width="202" height="12" role="img" aria-label="Loudness"><rect x="0.5" y="0.5" width="201" height="11" fill="none" stroke="var(--quiet)" /><rect data-level x="1" y="1" width="0" height="10" fill="var(--deep)" /></svg>
+                <svg class="mb-2" width="202" height="12" role="img" aria-label="Loudness">
+                    <rect x="0.5" y="0.5" width="201" height="11" fill="none" stroke="var(--quiet)" />
+                    <rect data-level x="1" y="1" width="0" height="10" fill="var(--deep)" /></svg>
                 <video class="w-full mb-2" data-video-live autoplay muted playsinline hidden></video>
-                <div class="mb-2" data-played hidden><audio class="w-full" data-play controls></audio><video class="w-full" data-play-video controls hidden></video></div>
-                <label class="label" for="f-written">The same in writing <span class="hint">for those who read rather than listen</span></label>
+                <div class="mb-2" data-played hidden><audio class="w-full" data-play
+                    controls></audio><video class="w-full" data-play-video controls hidden></video></div>
+                <label class="label" for="f-written">The same in writing
+                <span class="hint">for those who read rather than listen</span></label>
                 <textarea class="input mb-2" id="f-written" rows="3" data-written maxlength="5000"></textarea>
                 <p class="small mb-2" data-say role="status"></p>
-                <div class="flex flex-wrap justify-end gap-2"><button class="button" type="button" data-closes>Close</button><button class="button" type="button" data-redo hidden>Record it anew</button><button class="button" type="button" data-pause hidden>Pause</button><button class="button" type="button" data-go-on hidden>Go on</button><button class="button primary" type="button" data-stop hidden>Stop</button><button class="button primary" type="button" data-begin>Begin</button><button class="button primary" type="button" data-keep hidden>Save the recording</button></div>
+                <div class="flex flex-wrap justify-end gap-2">
+                    <button class="button" type="button" data-closes>Close</button>
+                    <button class="button" type="button" data-redo hidden>Record it anew</button>
+                    <button class="button" type="button" data-pause hidden>Pause</button>
+                    <button class="button" type="button" data-go-on hidden>Go on</button>
+                    <button class="button primary" type="button" data-stop hidden>Stop</button>
+                    <button class="button primary" type="button" data-begin>Begin</button>
+                    <button class="button primary" type="button" data-keep hidden>Save the recording</button></div>
             </dialog>
             <dialog id="aside" aria-labelledby="aside-title">
                 <form method="post" action="{{ route('mark.aside', $mark) }}" data-after-saving>@csrf
                     <h2 id="aside-title" class="mb-2">Set {{ $script->code }} aside</h2>
                     <p class="mb-2">What you have done is kept. It waits at the end of your queue with this note.</p>
                     <x-field name="reason" label="Why" :value="$mark->aside_reason" maxlength="300" />
-                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button>@if ($mark->aside_reason !== null)<button class="button" name="back" value="1">Take it up again</button>@endif<button class="button primary">Set aside</button></div>
+                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button>
+                    @if ($mark->aside_reason !== null)<button class="button" name="back"
+                        value="1">Take it up again</button>@endif<button class="button primary">Set aside</button></div>
                 </form>
             </dialog>
             <dialog id="keep-dialog" aria-labelledby="keep-title">
@@ -183,9 +295,11 @@
                     <x-field name="label" label="Short label" maxlength="80" hint="A few words to find it by." />
                     <x-field name="text" label="The comment" rows="4" />
                     <x-choice name="set" label="In" :options="$sets" />
-                    <input type="hidden" name="module" value="{{ $assignment->module->public_id }}"><input type="hidden" name="kind"><input type="hidden" name="criterion">
+                    <input type="hidden" name="module" value="{{ $assignment->module->public_id }}"><input type="hidden"
+                        name="kind"><input type="hidden" name="criterion">
                     <p class="small signal" role="status"></p>
-                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button><button class="button primary">Save</button></div>
+                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button>
+                    <button class="button primary">Save</button></div>
                 </form>
             </dialog>
         @endunless
@@ -199,7 +313,8 @@
         <dialog id="declared" aria-labelledby="declared-title">
             <h2 id="declared-title" class="mb-2">Declaration</h2>
             <p class="quiet small mb-2">Handed in with the work. The author’s name is taken out.</p>
-            <dl>@foreach ($declaration as $one)<dt class="font-bold mt-2">{{ $one['label'] }}</dt><dd>{{ $one['answer'] }}</dd>@endforeach</dl>
+            <dl>@foreach ($declaration as $one)<dt class="font-bold mt-2">{{ $one['label'] }}</dt>
+            <dd>{{ $one['answer'] }}</dd>@endforeach</dl>
             <div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div>
         </dialog>
     @endif
@@ -211,24 +326,38 @@
     <dialog id="levels" aria-labelledby="levels-title">
         <h2 id="levels-title" class="mb-2">How the levels are meant</h2>
         @forelse ($levelNotes as $note)
-            <h3 class="mt-2">{{ $rubric->criterion($note->criterion)?->title() }}</h3><p class="whitespace-pre-line">{{ $note->text }}</p>
+            <h3 class="mt-2">{{ $rubric->criterion($note->criterion)?->title() }}</h3>
+            <p class="whitespace-pre-line">{{ $note->text }}</p>
         @empty
-            <p>Nothing is written down. What the markers agree when they have marked the same scripts stands here. <a href="{{ route('together.index', $assignment) }}">Starting together</a></p>
+            <p>Nothing is written down. What the markers agree when they have marked the same scripts stands here.
+            <a href="{{ route('together.index', $assignment) }}">Starting together</a></p>
         @endforelse
         <div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div>
     </dialog>
-    <dialog id="lately" aria-labelledby="lately-title"><h2 id="lately-title" class="mb-2">Your last ten</h2><div id="lately-body"><p class="quiet">Looking …</p></div><div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div></dialog>
+    <dialog id="lately" aria-labelledby="lately-title"><h2 id="lately-title" class="mb-2">Your last ten</h2>
+    <div id="lately-body"><p class="quiet">Looking …</p></div>
+    <div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div></dialog>
     <dialog id="keys" class="wide" aria-labelledby="keys-title">
         <h2 id="keys-title" class="mb-2">Keys at the desk</h2>
-        <p class="small mb-2"><kbd>Tab</kbd> goes from rail to comment to the next rail; <kbd>←</kbd> <kbd>→</kbd> move the pin by half a level; <kbd>1</kbd> to <kbd>9</kbd> choose a level, <kbd>0</kbd> takes it back; in a comment, <kbd>;</kbd> and some letters look in the bank; <kbd>Esc</kbd> leaves what is open. The keys below are yours to change; an empty field switches one off. None acts while you write.</p>
+        <p class="small mb-2"><kbd>Tab</kbd> goes from rail to comment to the next rail; <kbd>←</kbd> <kbd>→</kbd>
+        move the pin by half a level; <kbd>1</kbd> to <kbd>9</kbd> choose a level, <kbd>0</kbd>
+        takes it back; in a comment, <kbd>;</kbd> and some letters look in the bank; <kbd>Esc</kbd>
+        leaves what is open. The keys below are yours to change; an empty field switches one off. None acts while you write.
+        </p>
         <form id="keys-form">
             <div class="grid sm:grid-cols-2 lg:grid-cols-3 gap-x-8">
                 @foreach (App\Desk\DeskKeys::NAMES as $command => $name)
-                    <label class="flex items-center gap-2 py-0.5 small"><input class="input w-11! min-h-0! text-center" data-key-of="{{ $command }}" data-name="{{ $name }}" value="{{ $key($command) }}" maxlength="1" autocomplete="off" autocapitalize="off" spellcheck="false"> {{ $name }}</label>
+                    <label class="flex items-center gap-2 py-0.5 small"><input class="input w-11! min-h-0! text-center"
+                        data-key-of="{{ $command }}" data-name="{{ $name }}" value="{{ $key($command) }}" maxlength="1"
+                        autocomplete="off" autocapitalize="off" spellcheck="false"> {{ $name }}</label>
                 @endforeach
             </div>
-            <div class="flex items-center justify-end gap-3 mt-3"><span class="small" role="status"></span><button class="button" type="button" data-closes autofocus>Close</button><button class="button primary">Save these keys</button></div>
+            <div class="flex items-center justify-end gap-3 mt-3"><span class="small"
+                role="status"></span><button class="button" type="button" data-closes autofocus>Close</button>
+                <button class="button primary">Save these keys</button></div>
         </form>
     </dialog>
-    <script type="application/json" id="desk-data">{!! json_encode($config, JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
+    <script type="application/json"
+        id="desk-data">{!! json_encode($config,
+        JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>
 </x-page>

@@ -20,16 +20,28 @@
 </head>
 <body>
     <h1>{{ $rubric->title }}</h1>
-    <div class="quiet">{{ $rubric->place() }}, {{ __('plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif, {{ App\Wording\LocalTime::shown(now()) }}</div>
+    <div class="quiet">{{ $rubric->place() }}, {{ __(
+        'plan.rubric_state.'.$rubric->state->value) }}@if ($rubric->latestVersion), version {{ $rubric->latestVersion->number }}@endif, {{ App\Wording\LocalTime::shown(
+        now()) }}</div>
     @foreach ($core->criteria as $criterion)
-        <h2>{{ $criterion->title() }} <span class="quiet">{{ implode(', ', array_filter([$criterion->weight()->isZero() ? '' : Figure::plain($criterion->weight()).' % of the mark', $criterion instanceof CommentCriterion ? '' : 'out of '.Figure::plain($criterion->max()).' points', $criterion->optional() ? 'optional' : ''])) }}</span></h2>
+        <h2>{{ $criterion->title() }}
+        <span class="quiet">{{ implode(', ',
+            array_filter([$criterion->weight()->isZero() ? '' : Figure::plain($criterion->weight()).' % of the mark',
+            $criterion instanceof CommentCriterion ? '' : 'out of '.Figure::plain($criterion->max()).' points',
+            $criterion->optional() ? 'optional' : ''])) }}</span></h2>
         @if ($criterion->purpose() !== '')<div class="quiet">{{ $criterion->purpose() }}</div>@endif
         @if ($criterion instanceof LevelCriterion)
-            <table><tr>@foreach ($criterion->usable() as $level)<td><b>{{ $level->title }}</b> {{ MarkForm::range($level) ?: Figure::plain($level->points) }}<br>{{ $level->descriptor }}</td>@endforeach</tr></table>
+            <table><tr>@foreach ($criterion->usable() as $level)
+            <td><b>{{ $level->title }}</b>
+            {{ MarkForm::range($level) ?: Figure::plain($level->points) }}<br>{{ $level->descriptor }}</td>@endforeach
+            </tr></table>
         @elseif ($criterion instanceof ScaleCriterion)
-            <div>{{ Figure::plain($criterion->min) }} to {{ Figure::plain($criterion->highest) }} in steps of {{ Figure::plain($criterion->step) }}</div>
+            <div>{{ Figure::plain($criterion->min) }} to {{ Figure::plain($criterion->highest) }}
+            in steps of {{ Figure::plain($criterion->step) }}</div>
         @elseif ($criterion instanceof ChecklistCriterion)
-            <table><colgroup><col><col class="points"></colgroup>@foreach ($criterion->items as $item)<tr><td>{{ $item->title }}</td><td class="points">{{ Figure::plain($item->points) }}</td></tr>@endforeach</table>
+            <table><colgroup><col><col class="points"></colgroup>
+            @foreach ($criterion->items as $item)<tr><td>{{ $item->title }}</td>
+            <td class="points">{{ Figure::plain($item->points) }}</td></tr>@endforeach</table>
         @else
             <div>A comment, no mark.</div>
         @endif

@@ -1,4 +1,5 @@
-@php($shown = fn ($list) => implode(', ', array_slice($list, 0, 6)).(count($list) > 6 ? ' and '.(count($list) - 6).' more' : ''))
+@php($shown = fn ($list) => implode(', ',
+    array_slice($list, 0, 6)).(count($list) > 6 ? ' and '.(count($list) - 6).' more' : ''))
 <x-page :title="'Release: '.$assignment->title" at="modules">
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Release" /></x-slot:head>
     <div class="split">
@@ -7,12 +8,24 @@
             <div class="panel py-1! mb-6">
                 @foreach ($check->locks as $lock)
                     <div class="lock">
-                        <svg width="24" height="26" viewBox="0 0 24 26" role="img" aria-label="{{ $lock->isOpen() ? 'open' : 'closed' }}">
-                            <path d="{{ $lock->isOpen() ? 'M6 12 V7 a5 5 0 0 1 9.600 -2' : 'M6 12 V8 a6 6 0 0 1 12 0 V12' }}" fill="none" stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2.5" />
-                            <rect x="3" y="12" width="18" height="12" rx="2" fill="{{ $lock->isOpen() ? 'none' : 'var(--signal)' }}" stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2" />
+                        <svg width="24" height="26" viewBox="0 0 24 26" role="img"
+                            aria-label="{{ $lock->isOpen() ? 'open' : 'closed' }}">
+                            <path d="{{ $lock->isOpen() ? 'M6 12 V7 a5 5 0 0 1 9.600 -2'
+                                : 'M6 12 V8 a6 6 0 0 1 12 0 V12' }}" fill="none"
+                                stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2.5" />
+                            <rect x="3" y="12" width="18" height="12" rx="2"
+                                fill="{{ $lock->isOpen() ? 'none' : 'var(--signal)' }}"
+                                stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2" />
                         </svg>
-                        <div>{{ trans_choice('release.obstacle.'.$lock->obstacle->value, count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown($lock->scripts) }}</span>@endunless</div>
-                        @unless ($lock->isOpen())<a href="{{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts' : route($lock->obstacle->stage()->value.'.index', $assignment) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? 'the list' : $lock->obstacle->stage()->label() }}</a>@else<span class="kelp">nothing in the way</span>@endunless
+                        <div>{{ trans_choice('release.obstacle.'.$lock->obstacle->value,
+                            count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown(
+                            $lock->scripts) }}</span>@endunless</div>
+                        @unless ($lock->isOpen())<a
+                            href="{{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
+                            : route($lock->obstacle->stage()->value.'.index',
+                            $assignment) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release
+                            ? 'the list' : $lock->obstacle->stage()
+                            ->label() }}</a>@else<span class="kelp">nothing in the way</span>@endunless
                     </div>
                 @endforeach
             </div>
@@ -22,24 +35,47 @@
             @else
                 <form id="some" method="post" action="{{ route('release.store', $assignment) }}">@csrf</form>
                 <div class="sheet scroll"><table class="table">
-                    <thead><tr><th><span class="sr-only">Choose</span></th><th>Script</th><th class="num">Mark</th><th>Band</th><th>Status</th><th>Read</th><th></th></tr></thead>
+                    <thead><tr><th><span class="sr-only">Choose</span></th><th>Script</th><th class="num">Mark</th>
+                    <th>Band</th><th>Status</th><th>Read</th><th></th></tr></thead>
                     <tbody>
                         @foreach ($scripts as $script)
                             @php($standing = $standings[$script->code])
                             <tr>
-                                <td>@if ($standing === YoungHarbor\Core\Marking\Standing::Agreed)<input type="checkbox" form="some" name="scripts[]" value="{{ $script->code }}" aria-label="Choose {{ $script->code }}">@endif</td>
+                                <td>@if ($standing === YoungHarbor\Core\Marking\Standing::Agreed)<input type="checkbox"
+                                    form="some" name="scripts[]" value="{{ $script->code }}"
+                                    aria-label="Choose {{ $script->code }}">@endif</td>
                                 <td class="code">{{ $script->code }}</td>
-                                <td class="num font-bold">{{ $assignment->release->feedbackOnly ? '' : ($finals[$script->code]->mark ?? '') }}</td>
-                                <td>{{ $assignment->release->feedbackOnly ? 'feedback, no mark' : ($finals[$script->code]?->band->name ?? '') }}@if (in_array($script->code, $below, true))<br><span class="quiet small">agreed {{ $script->leadScript()->settlement->shownMark() }}, below the pass line after what came off</span>@endif</td>
-                                <td><x-standing :standing="$standing" />@if ($script->held_reason && ! $script->result)<br><span class="quiet small">{{ $script->held_reason }}</span>@endif</td>
-                                <td class="quiet small">@if ($script->result){{ $script->result->first_opened_at ? App\Wording\LocalTime::shown($script->result->first_opened_at).($script->result->seconds_open >= 60 ? ', '.intdiv($script->result->seconds_open, 60).' min' : '') : 'not opened' }}@endif</td>
+                                <td class="num font-bold">
+                                    {{ $assignment->release->feedbackOnly ? ''
+                                    : ($finals[$script->code]->mark ?? '') }}</td>
+                                <td>{{ $assignment->release->feedbackOnly ? 'feedback, no mark'
+                                    : ($finals[$script->code]?->band->name ?? '') }}@if (in_array($script->code, $below,
+                                    true))<br><span class="quiet small">agreed {{ $script->leadScript()->settlement->shownMark() }}, below the pass line after what came off</span>
+                                    @endif</td>
+                                <td><x-standing :standing="$standing" />@if ($script->held_reason
+                                    && ! $script->result)<br><span
+                                    class="quiet small">{{ $script->held_reason }}</span>@endif</td>
+                                <td class="quiet small">
+                                    @if ($script->result){{ $script->result->first_opened_at
+                                    ? App\Wording\LocalTime::shown($script->result->first_opened_at).(
+                                    $script->result->seconds_open >= 60
+                                    ? ', '.intdiv($script->result->seconds_open, 60).' min' : '')
+                                    : 'not opened' }}@endif</td>
                                 <td class="num">
                                     @if (! $script->result && $script->current_handin_id)
                                         @if ($script->held_reason)
-                                            <form method="post" action="{{ route('scripts.hold', $script) }}">@csrf<button class="link" name="let_go" value="1">end the hold</button></form>
+                                            <form method="post" action="{{ route('scripts.hold', $script) }}">
+                                                @csrf<button class="link" name="let_go" value="1">end the hold</button>
+                                                </form>
                                         @else
                                             <details class="relative"><summary class="link list-none">hold</summary>
-                                                <form class="flex gap-2 mt-1" method="post" action="{{ route('scripts.hold', $script) }}">@csrf<label class="sr-only" for="h-{{ $script->code }}">Why {{ $script->code }} is held</label><input class="input" id="h-{{ $script->code }}" name="reason" placeholder="why" required minlength="5"><button class="button">Hold</button></form>
+                                                <form class="flex gap-2 mt-1" method="post"
+                                                    action="{{ route('scripts.hold', $script) }}">
+                                                    @csrf<label class="sr-only"
+                                                    for="h-{{ $script->code }}">Why {{ $script->code }}
+                                                    is held</label><input class="input" id="h-{{ $script->code }}"
+                                                        name="reason" placeholder="why" required
+                                                        minlength="5"><button class="button">Hold</button></form>
                                             </details>
                                         @endif
                                     @endif
@@ -52,37 +88,63 @@
         </div>
         <aside>
             <div class="panel mb-4">
-                <h2 class="mb-1">{{ $ready->count() === 1 ? '1 result is ready' : $ready->count().' results are ready' }}</h2>
-                <p class="quiet mb-3">Released results can be read at once and no longer change. Each student gets an e-mail without the mark in it.@if ($check->absent !== []) {{ count($check->absent) === 1 ? '1 student' : count($check->absent).' students' }} handed in nothing.@endif</p>
+                <h2 class="mb-1">{{ $ready->count() === 1 ? '1 result is ready'
+                    : $ready->count().' results are ready' }}</h2>
+                <p class="quiet mb-3">Released results can be read at once and no longer change. Each student gets an e-mail without the mark in it.@if ($check->absent !== [])
+                {{ count($check->absent) === 1 ? '1 student' : count($check->absent).' students' }}
+                handed in nothing.@endif</p>
                 <div class="flex flex-col items-end gap-3">
                     @if ($ready->isEmpty())
                         <button class="button" disabled>Release</button>
                     @else
-                        <details class="drop text-right" name="act"><summary class="button">Release the chosen …</summary>
-                            <div class="panel text-left mt-2"><p class="mb-3">The results you ticked in the list go to their students, who are told by e-mail. They no longer change after that, and cannot be taken back.</p><div class="flex justify-end"><button class="button primary" form="some" name="which" value="some">Release the chosen</button></div></div>
+                        <details class="drop text-right" name="act">
+                            <summary class="button">Release the chosen …</summary>
+                            <div class="panel text-left mt-2">
+                                <p class="mb-3">The results you ticked in the list go to their students, who are told by e-mail. They no longer change after that, and cannot be taken back.
+                                </p><div class="flex justify-end">
+                                    <button class="button primary" form="some" name="which"
+                                    value="some">Release the chosen</button></div></div>
                         </details>
-                        <details class="drop text-right" name="act"><summary class="button primary">Release {{ $ready->count() === 1 ? 'it' : "all {$ready->count()}" }} …</summary>
-                            <form class="panel text-left mt-2" method="post" action="{{ route('release.store', $assignment) }}">@csrf<input type="hidden" name="expected" value="{{ $ready->count() }}">
-                                <p class="mb-3">{{ $ready->count() === 1 ? 'One student' : $ready->count().' students' }} can read {{ $ready->count() === 1 ? 'a result' : 'their results' }} at once and {{ $ready->count() === 1 ? 'is' : 'are' }} told by e-mail. The {{ $ready->count() === 1 ? 'result no longer changes' : 'results no longer change' }} after that, and cannot be taken back.</p>
-                                <div class="flex justify-end"><button class="button primary" name="which" value="all">Release {{ $ready->count() }} now</button></div>
+                        <details class="drop text-right" name="act">
+                            <summary class="button primary">
+                            Release {{ $ready->count() === 1 ? 'it' : "all {$ready->count()}" }} …</summary>
+                            <form class="panel text-left mt-2" method="post"
+                                action="{{ route('release.store', $assignment) }}">@csrf<input type="hidden"
+                                name="expected" value="{{ $ready->count() }}">
+                                <p class="mb-3">{{ $ready->count() === 1 ? 'One student'
+                                    : $ready->count().' students' }}
+                                    can read {{ $ready->count() === 1 ? 'a result' : 'their results' }}
+                                    at once and {{ $ready->count() === 1 ? 'is' : 'are' }}
+                                    told by e-mail. The {{ $ready->count() === 1 ? 'result no longer changes'
+                                        : 'results no longer change' }} after that, and cannot be taken back.</p>
+                                <div class="flex justify-end">
+                                    <button class="button primary" name="which"
+                                    value="all">Release {{ $ready->count() }} now</button></div>
                             </form>
                         </details>
                     @endif
                 </div>
             </div>
             @if ($check->released !== [])
-                <div class="panel mb-4"><h2 class="mb-1">{{ count($check->released) }} released</h2><p class="quiet">{{ $unopened === 0 ? 'Every one has been opened.' : ($unopened === 1 ? '1 has not been opened yet.' : $unopened.' have not been opened yet.') }} Who has read theirs is in the <a href="{{ route('grade-book.show', $assignment->module) }}">grade book</a>.</p></div>
+                <div class="panel mb-4"><h2 class="mb-1">{{ count($check->released) }} released</h2>
+                <p class="quiet">{{ $unopened === 0 ? 'Every one has been opened.'
+                    : ($unopened === 1 ? '1 has not been opened yet.' : $unopened.' have not been opened yet.') }}
+                    Who has read theirs is in the
+                    <a href="{{ route('grade-book.show', $assignment->module) }}">grade book</a>.</p></div>
                 <div class="panel">
                     <h2 class="mb-1">Names</h2>
                     @if ($assignment->namesRevealed())
-                        <p class="quiet">Revealed to markers {{ App\Wording\LocalTime::shown($assignment->names_revealed_at) }}.</p>
+                        <p class="quiet">Revealed to markers {{ App\Wording\LocalTime::shown(
+                            $assignment->names_revealed_at) }}.</p>
                     @elseif ($check->isClear() && $ready->isEmpty())
                         <form method="post" action="{{ route('release.reveal', $assignment) }}">@csrf
-                            <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1"> Markers will see whose scripts they marked. I know this cannot be undone.</label>
+                            <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1">
+                            Markers will see whose scripts they marked. I know this cannot be undone.</label>
                             <div class="flex justify-end"><button class="button">Reveal names</button></div>
                         </form>
                     @else
-                        <p class="quiet">Names come last: they can be revealed when every script that was handed in is released.</p>
+                        <p class="quiet">Names come last: they can be revealed when every script that was handed in is released.
+                        </p>
                     @endif
                 </div>
             @endif

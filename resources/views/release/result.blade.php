@@ -2,9 +2,13 @@
 @php($shown = $d['points_shown'] ?? true)
 <x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
     <x-slot:head>
-        <div class="heading"><h1>{{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result' : 'result of '.$result->script->student->name }}, released {{ App\Wording\LocalTime::shown($result->released_at) }}</span></div>
+        <div class="heading"><h1>
+            {{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result'
+            : 'result of '.$result->script->student->name }}, released {{ App\Wording\LocalTime::shown(
+            $result->released_at) }}</span></div>
     </x-slot:head>
-    <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}" data-every="{{ App\Actions\Release\RecordReadingTime::EVERY }}" @endif>
+    <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}"
+        data-every="{{ App\Actions\Release\RecordReadingTime::EVERY }}" @endif>
         <aside class="lg:order-2">
             <div class="panel">
                 @isset($d['mark'])
@@ -17,48 +21,84 @@
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
                 @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />
-                    @if ($d['first_working'] !== [])<p class="quiet small mt-3">The first mark, criterion by criterion:</p><x-working :lines="$d['first_working']" />@endif</div>
+                    @if ($d['first_working'] !== [])<p class="quiet small mt-3">
+                        The first mark, criterion by criterion:</p><x-working
+                        :lines="$d['first_working']" />@endif</div>
                 </details>@endisset
                 @if ($d['general_comment'] !== '')
                     <hr class="border-rule my-4">
                     <h2 class="mb-1">In general</h2>
-                    <div class="said" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($d['general_comment']) !!}</div>
+                    <div class="said" dir="auto">
+                        {!! YoungHarbor\Core\Text\LightMarkup::html($d['general_comment']) !!}</div>
                 @endif
                 @foreach ($d['attachments'] ?? [] as $one)
-                    <div class="mt-3"><p class="small"><b>{{ $one['kind'] === 'file' ? 'attached' : $one['kind'] }}</b>@if ($one['criterion']) · {{ $one['criterion'] }}@endif @if ($one['kind'] === 'file')<a href="{{ route('attachments.show', $one['id']) }}">{{ $one['name'] }}</a>@endif</p>
-                        @if ($one['kind'] === 'voice')<audio class="w-full" controls preload="none" src="{{ route('attachments.show', $one['id']) }}"></audio>@elseif ($one['kind'] === 'video')<video class="w-full" controls preload="none" src="{{ route('attachments.show', $one['id']) }}"></video>@endif
-                        @if ($one['written'] !== '')<p class="small whitespace-pre-line" dir="auto">{{ $one['written'] }}</p>@endif</div>
+                    <div class="mt-3"><p class="small">
+                        <b>{{ $one['kind'] === 'file' ? 'attached' : $one['kind'] }}</b>@if ($one['criterion'])
+                        · {{ $one['criterion'] }}@endif
+                        @if ($one['kind'] === 'file')<a href="{{ route('attachments.show',
+                            $one['id']) }}">{{ $one['name'] }}</a>@endif</p>
+                        @if ($one['kind'] === 'voice')<audio class="w-full" controls preload="none"
+                            src="{{ route('attachments.show',
+                            $one['id']) }}"></audio>@elseif ($one['kind'] === 'video')<video class="w-full" controls
+                            preload="none" src="{{ route('attachments.show', $one['id']) }}"></video>@endif
+                        @if ($one['written'] !== '')<p class="small whitespace-pre-line"
+                            dir="auto">{{ $one['written'] }}</p>@endif</div>
                 @endforeach
-                @if ($d['two_marks'])<p class="quiet small mt-4">Two markers marked your work without seeing each other’s marks. The levels and comments here are the first marker’s; the mark is the one settled from both.</p>@endif
+                @if ($d['two_marks'])<p class="quiet small mt-4">
+                    Two markers marked your work without seeing each other’s marks. The levels and comments here are the first marker’s; the mark is the one settled from both.
+                    </p>@endif
             </div>
         </aside>
         <div class="lg:order-1">
             @foreach ($d['criteria'] as $criterion)
                 <section class="mb-5">
-                    <div class="flex items-baseline gap-2 mb-1"><h2>{{ $criterion['title'] }}</h2>@if ($criterion['weight'])<span class="quiet small">{{ $criterion['weight'] }} % of the mark</span>@endif<span class="ml-auto">@if (! $criterion['applies'])<span class="quiet">does not apply to your work</span>@elseif ($criterion['points'] !== null && $shown)<b>{{ $criterion['points'] }}</b> <span class="quiet">of {{ $criterion['max'] }}</span>@endif</span></div>
+                    <div class="flex items-baseline gap-2 mb-1">
+                        <h2>{{ $criterion['title'] }}</h2>@if ($criterion['weight'])<span
+                        class="quiet small">{{ $criterion['weight'] }}
+                        % of the mark</span>@endif<span class="ml-auto">@if (! $criterion['applies'])<span
+                            class="quiet">does not apply to your work</span>@elseif ($criterion['points'] !== null
+                            && $shown)<b>{{ $criterion['points'] }}</b>
+                            <span class="quiet">of {{ $criterion['max'] }}</span>@endif</span></div>
                     @if ($criterion['levels'] !== [])
                         <div class="levels">
                             @foreach ($criterion['levels'] as $level)
-                                <div @class(['reached' => $level['reached']])>@if ($level['reached'])<b>{{ $criterion['between'] ? 'Yours: between this level and the next.' : 'Yours.' }}</b> @endif<span class="small">{{ $level['title'] }}@if ($shown) · {{ $level['points'] }}@endif</span><br>{{ $level['descriptor'] }}</div>
+                                <div @class(['reached' => $level['reached']])>
+                                    @if ($level['reached'])<b>{{ $criterion['between']
+                                    ? 'Yours: between this level and the next.' : 'Yours.' }}</b>
+                                    @endif<span class="small">{{ $level['title'] }}@if ($shown)
+                                    · {{ $level['points'] }}@endif</span><br>{{ $level['descriptor'] }}</div>
                             @endforeach
                         </div>
                         @foreach ($criterion['levels'] as $level)
-                            @if ($level['reached'] && $level['guidance'] !== '')<p class="mt-1">To reach the next level: {{ $level['guidance'] }}</p>@endif
+                            @if ($level['reached'] && $level['guidance'] !== '')<p class="mt-1">
+                                To reach the next level: {{ $level['guidance'] }}</p>@endif
                         @endforeach
                     @endif
                     @if (($criterion['steps'] ?? []) !== [])
-                        <ul class="sheet px-4 py-2">@foreach ($criterion['steps'] as $step)<li class="flex gap-3 py-1"><span class="grow">{{ $step['title'] }}</span><b class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
+                        <ul class="sheet px-4 py-2">
+                            @foreach ($criterion['steps'] as $step)<li class="flex gap-3 py-1">
+                            <span class="grow">{{ $step['title'] }}</span><b
+                            class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span
+                            class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
                     @endif
-                    @if ($criterion['comment'] !== '')<div class="said mt-2 pl-3 border-l-4 border-rule" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
+                    @if ($criterion['comment'] !== '')<div class="said mt-2 pl-3 border-l-4 border-rule"
+                        dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
                 </section>
             @endforeach
             @if (($d['comments'] ?? []) !== [])
                 <section>
-                    <h2 class="mb-2">On your text <span class="quiet font-normal">{{ count($d['comments']) === 1 ? '1 comment' : count($d['comments']).' comments' }}</span></h2>
+                    <h2 class="mb-2">On your text
+                    <span class="quiet font-normal">{{ count($d['comments']) === 1 ? '1 comment'
+                        : count($d['comments']).' comments' }}</span></h2>
                     <ol>@foreach ($d['comments'] as $one)
-                        <li class="sheet px-4 py-2 mb-2"><p class="small"><b>{{ $one['number'] }} {{ $one['kind'] }}</b>@if ($one['criterion']) <span class="quiet">· {{ $one['criterion'] }}</span>@endif @if ($one['page'])<span class="quiet">· page {{ $one['page'] }}</span>@endif</p>
-                            @if ($one['quote'])<p class="quiet font-text" dir="auto">“{{ Str::limit(Str::squish($one['quote']), 240) }}”</p>@endif
-                            <div class="said" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($one['body']) !!}</div></li>
+                        <li class="sheet px-4 py-2 mb-2">
+                            <p class="small"><b>{{ $one['number'] }} {{ $one['kind'] }}</b>@if ($one['criterion'])
+                            <span class="quiet">· {{ $one['criterion'] }}</span>@endif
+                            @if ($one['page'])<span class="quiet">· page {{ $one['page'] }}</span>@endif</p>
+                            @if ($one['quote'])<p class="quiet font-text"
+                                dir="auto">“{{ Str::limit(Str::squish($one['quote']), 240) }}”</p>@endif
+                            <div class="said" dir="auto">
+                                {!! YoungHarbor\Core\Text\LightMarkup::html($one['body']) !!}</div></li>
                     @endforeach</ol>
                 </section>
             @endif

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Collect;
 
 use App\Extraction\ExtractedFile;
+use App\Extraction\FileKind;
 use App\Extraction\Reader;
 use App\Extraction\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -54,7 +55,7 @@ final class ExtractionTest extends TestCase
      */
     public static function formats(): array
     {
-        return [['txt'], ['md'], ['docx'], ['odt'], ['rtf'], ['html'], ['pdf']];
+        return array_map(fn (FileKind $kind) => [$kind->value], FileKind::documents());
     }
 
     /** RTF 1.9, "\uN" with its fallback written in the three ways that programs write it. */

@@ -38,9 +38,7 @@ final class CollectController extends Controller
         return view('collect.index', [
             'assignment' => $assignment, 'cohort' => $cohort, 'counts' => $counts,
             'rows' => $cohort->page($counts, $request->integer('page', 1)),
-            'beingRead' => $this->of($assignment)->whereNull('read_at')->count(),
-            'unreadSince' => $this->of($assignment)->whereNull('read_at')
-                ->where('created_at', '<', now()->subMinutes(10))->oldest()->value('created_at'),
+            ...$this->unread($assignment),
             'unreadable' => $this->unreadable($assignment),
         ]);
     }
@@ -53,6 +51,17 @@ final class CollectController extends Controller
         return Handin::query()->whereIn(
             'script_id', Script::query()->where('assignment_id', $assignment->id)->select('id'),
         );
+    }
+
+    /**
+     * @return array{beingRead: int, unreadSince: Carbon|null} how many wait to be read; since when, once it is long
+     */
+    private function unread(Assignment $assignment): array
+    {
+        $row = $this->of($assignment)->toBase()->whereNull('read_at')->selectRaw('COUNT(*) AS unread')
+            ->selectRaw('MIN(CASE WHEN created_at < ? THEN created_at END) AS since', [now()->subMinutes(10)])->sole();
+
+        return ['beingRead' => (int) $row->unread, 'unreadSince' => $row->since === null ? null : Carbon::parse($row->since, 'UTC')];
     }
 
     /**

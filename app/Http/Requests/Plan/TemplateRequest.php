@@ -43,7 +43,7 @@ final class TemplateRequest extends GuardedRequest
         return [
             'template.required' => 'Choose a file.', 'template.max' => "The file is larger than {$most} MB.",
             'template.uploaded' => 'The file did not arrive whole. Choose it again.',
-            'template.extensions' => 'A template can be '.FileKind::ALL.', or a spreadsheet as .xlsx or .csv.',
+            'template.extensions' => 'A template can be '.FileKind::documentsInWords().', or a spreadsheet as .xlsx or .csv.',
         ];
     }
 }
