@@ -37,6 +37,13 @@ abstract class TestCase extends Base
         );
     }
 
+    protected function createTestResponse($response, $request): PageResponse
+    {
+        $page = PageResponse::fromBaseResponse($response, $request);
+
+        return $page->withExceptions(parent::createTestResponse($response, $request)->exceptions);
+    }
+
     protected function setUp(): void
     {
         parent::setUp();

@@ -19,8 +19,8 @@
     @else
         @if ($rule = $handin->script->assignment->markRules()->length)<p class="mb-2">For the length:
         <b>{{ $rule->countedInWords($handin->length()) }}</b>; asked for: {{ $rule->sentence() }}.</p>@endif
-        <p class="mb-2">{{ number_format($handin->words) }}
-        words, read as {{ $kinds }}. {{ $handin->words > 0 ? 'Markers and screening get it so:' : '' }}</p>
+        <p class="mb-2">{{ number_format($handin->words) }} words, read as {{ $kinds }}.
+        {{ $handin->words > 0 ? 'Markers and screening get it so:' : '' }}</p>
         @foreach ($handin->notes as $note)<p class="notice mb-3">{{ $note }}</p>@endforeach
         @if ($handin->words > 0)<div class="sheet px-5 py-4 text whitespace-pre-line max-h-[65vh] overflow-y-auto"
             tabindex="0" aria-label="The text as markers read it">{{ $handin->text }}</div>@endif
