@@ -31,9 +31,9 @@ final class BoundaryTest extends TestCase
 
     /** The rooms of the core from the bottom up: each may use those before it, and none after. */
     private const ROOMS = [
-        'Input', 'Figures', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster', 'Logbook',
-        'Collect', 'Overlap', 'Writing', 'Screening', 'Rubric', 'Marking', 'Marks', 'Allocation', 'Formats', 'Fairway',
-        'Release',
+        'Input', 'Figures', 'Statistics', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster', 'Logbook',
+        'Collect', 'Overlap', 'Writing', 'Screening', 'Rubric', 'Marking', 'Marks', 'Allocation', 'Moderation', 'Formats',
+        'Fairway', 'Release',
     ];
 
     /** Made without an argument, or of "now", these read the clock or throw dice. */
