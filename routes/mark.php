@@ -33,6 +33,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/desk/{mark}/aside', [DeskController::class, 'aside'])->name('mark.aside');
     Route::post('/desk/{mark}/together', [DeskController::class, 'together'])->name('mark.together');
     Route::post('/desk/{mark}/done', [DeskController::class, 'done'])->name('mark.done');
+    Route::post('/desk/{mark}/agree', [DeskController::class, 'agree'])->name('mark.agree');
+    Route::post('/desk/{mark}/from-first', [DeskController::class, 'takeFirst'])->name('mark.take-first');
     Route::post('/desk/{mark}/reopen', [DeskController::class, 'reopen'])->name('mark.reopen');
     Route::post('/desk/{mark}/attachments', [AttachmentController::class, 'store'])->name('attachments.store');
     Route::get('/attachments/{attachment}', [AttachmentController::class, 'show'])->name('attachments.show');

@@ -34,6 +34,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/modules/{module}/assignments/new', [AssignmentController::class, 'create'])->name('plan.create');
     Route::post('/modules/{module}/assignments', [AssignmentController::class, 'store'])->name('plan.store');
+    Route::get('/modules/{module}/second-marks', [AssignmentController::class, 'forecast'])->name('plan.forecast');
     Route::get('/assignments/{assignment}', [AssignmentController::class, 'show'])->name('assignments.show');
     Route::get('/assignments/{assignment}/plan', [AssignmentController::class, 'edit'])->name('plan.edit');
     Route::put('/assignments/{assignment}/plan', [AssignmentController::class, 'update'])->name('plan.update');

@@ -31,6 +31,15 @@ use YoungHarbor\Core\Marking\Seat;
  */
 trait World
 {
+    /** Fields of the form of an assignment: every script twice. */
+    protected const SECOND_MARKS = [
+        'second_marking' => 'every', 'second_view' => 'blind', 'third_rule' => 'third-decides',
+        'disagreement' => 'its-markers', 'settle_days' => '7', 'sample_share' => '10', 'sample_least' => '6',
+        'sample_root' => '1', 'sample_fails' => '1', 'sample_top' => '1', 'sample_near' => '2',
+    ];
+
+    protected const ONE_MARK = ['second_marking' => 'none'] + self::SECOND_MARKS;
+
     protected Module $module;
 
     protected User $coordinator;
@@ -124,7 +133,7 @@ trait World
     /**
      * A marking scheme as usual but for some fields.
      *
-     * @param  array<string, string>  $fields  by their JSON names
+     * @param  array<string, mixed>  $fields  by their JSON names
      */
     protected function scheme(array $fields): Scheme
     {

@@ -38,7 +38,8 @@ final class DeskState
                 array_map(fn (Criterion $criterion) => $criterion->id(), $criteria),
                 array_map(fn (Criterion $criterion) => $on($criterion)->comment, $criteria),
             ),
-            'general' => $mark->general_comment, 'private' => $mark->private_note, 'notes' => $this->notes($mark),
+            'general' => $mark->general_comment, 'private' => $mark->private_note,
+            'reason' => $mark->reason, 'notes' => $this->notes($mark),
         ];
     }
 

@@ -6,10 +6,10 @@ namespace App\Documents;
 
 use App\Models\Mark;
 use App\Models\MarkAttachment;
-use App\Models\MarkComment;
 use App\Models\Script;
 use App\Models\Settlement;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Rubric\ChecklistCriterion;
@@ -20,6 +20,7 @@ use YoungHarbor\Core\Rubric\CriterionScore;
 use YoungHarbor\Core\Rubric\Level;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\Rubric;
+use YoungHarbor\Core\Rubric\Scorer;
 use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Text\CommentKind;
 use YoungHarbor\Core\Text\TextAnchor;
@@ -27,7 +28,8 @@ use YoungHarbor\Core\Text\TextAnchor;
 /**
  * Writes down what a student is to see: mark, band, working, each criterion with all its levels and the one reached.
  *
- * Levels and comments are the first marker's; the working says how the mark came from both.
+ * Levels are the first marker's, or those that were agreed, or the third's who decided; comments are those of the seats
+ * that were chosen; the working says how the mark came about.
  */
 final class ResultDocument
 {
@@ -40,10 +42,14 @@ final class ResultDocument
         $first = $marked->mark(Seat::First);
         $settlement = $marked->settlement;
         assert($first instanceof Mark && $settlement instanceof Settlement);
+        $levels = $settlement->levelsOf();
+        $choices = $levels === null ? $settlement->choices : $marked->mark($levels)->choices ?? $first->choices;
         $rubric = $first->rubricVersion->toCore();
         $scale = $script->assignment->scale();
         $final = $script->finalMark($rubric->decimals);
-        $score = $first->score();
+        $score = Scorer::score($rubric, $choices);
+        $said = $marked->marks->filter(fn (Mark $mark) => $settlement->feedback->has($mark->seat))
+            ->sortBy(fn (Mark $mark) => array_search($mark->seat, Seat::cases(), true))->values();
 
         $isMarked = ! $script->assignment->release->feedbackOnly;
 
@@ -65,13 +71,21 @@ final class ResultDocument
                 'late' => $script->currentHandin->late ?? false,
                 'points_shown' => $rubric->pointsShown && $isMarked,
                 'two_marks' => $marked->marks->count() > 1,
+                'levels_of' => $levels->value ?? 'agreed',
+                'second_view' => $marked->mark(Seat::Second)?->view->value,
+                'said_by' => $said->map(fn (Mark $mark) => $mark->seat->value)->all(),
                 'group' => $script->group_name === null ? null : $script->names(),
-                'general_comment' => $first->general_comment,
-                'comments' => $this->comments($first, $rubric),
-                'attachments' => $this->attachments($first, $rubric),
+                'general_comment' => $settlement->feedback->general ?? $said
+                    ->map(fn (Mark $mark) => trim($mark->general_comment))->filter()->implode("\n\n"),
+                'comments' => $this->comments($said, $rubric),
+                'attachments' => $said->flatMap(fn (Mark $mark) => $this->attachments($mark, $rubric))->all(),
                 'criteria' => array_map(
                     fn (Criterion $criterion) => [
-                        ...$this->criterion($criterion, $first, $score->lines),
+                        ...$this->criterion($criterion, $choices->on($criterion->id()), $score->lines),
+                        'comment' => $levels === null
+                            ? $choices->on($criterion->id())->comment
+                            : $said->map(fn (Mark $mark) => trim($mark->choices->on($criterion->id())->comment))
+                                ->filter()->implode("\n\n"),
                         ...($isMarked ? [] : ['weight' => null, 'points' => null]),
                     ],
                     $rubric->criteria,
@@ -83,24 +97,30 @@ final class ResultDocument
     /**
      * Comments on the script as they stand, with the words they are about, in the order of those.
      *
+     * @param  Collection<int, Mark>  $marks
      * @return list<array{number: int, kind: string, criterion: string|null, quote: string|null, page: int|null, body: string}>
      */
-    private function comments(Mark $mark, Rubric $rubric): array
+    private function comments(Collection $marks, Rubric $rubric): array
     {
-        $text = ScriptText::of($mark->handin);
-        $place = fn (MarkComment $one): array => $one->isOnPage()
-            ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]]
-            : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0];
-        $said = $mark->comments()->whereNull('gone_at')->orderBy('id')->get()
-            ->filter(fn (MarkComment $one) => trim($one->body) !== '' || $one->kind !== CommentKind::Remark)
-            ->sortBy($place)->values();
+        $placed = [];
+        foreach ($marks as $mark) {
+            $text = ScriptText::of($mark->handin);
+            foreach ($mark->comments()->whereNull('gone_at')->orderBy('id')->get() as $one) {
+                if (trim($one->body) !== '' || $one->kind !== CommentKind::Remark) {
+                    $placed[] = [$one->isOnPage()
+                        ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]]
+                        : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0], $one];
+                }
+            }
+        }
+        usort($placed, fn (array $a, array $b) => $a[0] <=> $b[0]);
 
-        return array_values($said->map(fn (MarkComment $one, int $n) => [
-            'number' => $n + 1, 'kind' => __('mark.comment_kind.'.$one->kind->value),
-            'criterion' => $one->criterion === null ? null : $rubric->criterion($one->criterion)?->title(),
-            'quote' => $one->isOnPage() ? null : (string) $one->anchor['exact'],
-            'page' => $one->isOnPage() ? (int) $one->anchor['page'] : null, 'body' => $one->body,
-        ])->all());
+        return array_map(fn (array $each, int $n) => [
+            'number' => $n + 1, 'kind' => __('mark.comment_kind.'.$each[1]->kind->value),
+            'criterion' => $each[1]->criterion === null ? null : $rubric->criterion($each[1]->criterion)?->title(),
+            'quote' => $each[1]->isOnPage() ? null : (string) $each[1]->anchor['exact'],
+            'page' => $each[1]->isOnPage() ? (int) $each[1]->anchor['page'] : null, 'body' => $each[1]->body,
+        ], $placed, array_keys($placed));
     }
 
     /**
@@ -119,9 +139,8 @@ final class ResultDocument
      * @param  list<CriterionScore>  $lines
      * @return array<string, mixed>
      */
-    private function criterion(Criterion $criterion, Mark $mark, array $lines): array
+    private function criterion(Criterion $criterion, CriterionMark $set, array $lines): array
     {
-        $set = $mark->choices->on($criterion->id());
         $line = array_values(
             array_filter($lines, fn (CriterionScore $line) => $line->criterion->id() === $criterion->id())
         )[0] ?? null;
@@ -138,7 +157,6 @@ final class ResultDocument
             'between' => $set->between !== null,
             'levels' => $levels,
             'steps' => $criterion instanceof ChecklistCriterion ? $this->steps($criterion, $set) : [],
-            'comment' => $set->comment,
         ];
     }
 

@@ -23,6 +23,7 @@ enum LogDetail: string
     case Changed = 'changed';
     case Criteria = 'criteria';
     case Days = 'days';
+    case Drawn = 'drawn';
     case Due = 'due';
     case ExtraDays = 'extra_days';
     case ExtraPercent = 'extra_percent';
@@ -69,6 +70,7 @@ enum LogDetail: string
     case Themselves = 'themselves';
     case To = 'to';
     case Total = 'total';
+    case View = 'view';
     case Version = 'version';
     case What = 'what';
     case Who = 'who';

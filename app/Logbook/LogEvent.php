@@ -86,10 +86,14 @@ enum LogEvent: string
     case MarkBegunFromTogether = 'mark.begun-from-together';
     case MarkersReminded = 'mark.markers-reminded';
     // Moderate
+    case SampleDrawn = 'moderate.sample-drawn';
     case SettledByRule = 'moderate.settled-by-rule';
     case LeftToMarkers = 'moderate.left-to-markers';
     case MarkProposed = 'moderate.mark-proposed';
     case ProposalAccepted = 'moderate.proposal-accepted';
+    case MarkDecided = 'moderate.mark-decided';
+    case SettledOpened = 'moderate.settled-opened';
+    case ThirdAsked = 'moderate.third-asked';
     // Release
     case ScriptHeld = 'release.script-held';
     case ScriptLetGo = 'release.script-let-go';

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SeatMark;
+use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Score;
@@ -28,6 +29,9 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property int $script_id
  * @property int $assignment_id the script's
  * @property Seat $seat
+ * @property SecondView $view what its marker sees of the other marks until it is done
+ * @property string $reason why it differs from what it checks, or decides as it does
+ * @property bool $agrees made in one step, by agreeing with the first mark
  * @property Carbon|null $put_away_at since when it is on no desk
  * @property int|null $queue_place drawn, so that the order of a queue tells nothing
  * @property int $marker_id
@@ -61,7 +65,7 @@ final class Mark extends Model
     protected function casts(): array
     {
         return [
-            'seat' => Seat::class, 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'put_away_at' => 'datetime',
+            'seat' => Seat::class, 'view' => SecondView::class, 'agrees' => 'boolean', 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'put_away_at' => 'datetime',
             'queue_place' => 'integer', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array',
             'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime',
         ];
@@ -147,10 +151,12 @@ final class Mark extends Model
     }
 
     /** Puts a script on a marker's desk, with the attempt and the rubric that count now. */
-    public static function give(Script $script, Seat $seat, int $markerId, Assignment $assignment): self
-    {
+    public static function give(
+        Script $script, Seat $seat, int $markerId, Assignment $assignment, ?SecondView $view = null,
+    ): self {
         return self::query()->create([
             'script_id' => $script->id, 'assignment_id' => $assignment->id, 'seat' => $seat,
+            'view' => $view ?? ($seat === Seat::Second ? $assignment->scheme->view : SecondView::Blind),
             'counts' => $seat->counts(),
             'seat_number' => self::freeNumber($script->id, $seat), 'marker_id' => $markerId,
             'rubric_version_id' => $assignment->rubric_version_id, 'work_id' => $script->current_handin_id,
@@ -162,7 +168,9 @@ final class Mark extends Model
     public function toCore(): SeatMark
     {
         return match (true) {
-            $this->isDone() => SeatMark::done($this->seat, $this->exactTotal()),
+            $this->isDone() => SeatMark::done(
+                $this->seat, $this->exactTotal(), $this->reason, $this->view === SecondView::Blind,
+            ),
             $this->begun_at !== null => SeatMark::begun($this->seat),
             default => SeatMark::waiting($this->seat),
         };
@@ -222,6 +230,12 @@ final class Mark extends Model
                 ->where('seat', Seat::Together)
                 ->where('rubric_version_id', $this->rubric_version_id)->where('work_id', $this->work_id)
                 ->whereNotNull('begun_at')->first();
+    }
+
+    /** Whether its marker may have to say why: who checks another's mark, and a third who decides. */
+    public function asksWhy(): bool
+    {
+        return ($this->seat === Seat::Second && $this->view === SecondView::Check) || $this->seat === Seat::Third;
     }
 
     /** Why a mark that is done stays done; null when it can be opened again. */

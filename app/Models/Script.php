@@ -13,8 +13,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Marking\OpenMark;
 use YoungHarbor\Core\Marking\Panel;
+use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SettledMark;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Marks\Lateness;
@@ -38,6 +41,8 @@ use YoungHarbor\Core\Screening\Verdict;
  * @property Standing $standing as it was last worked out; changed by StoreStandings alone
  * @property Standing $reached how far it has got, held or not; likewise
  * @property bool $second_done likewise
+ * @property Sampled $sampled whether it is in the sample that is marked twice
+ * @property Carbon|null $to_settle_at since when it waits to be settled; changed by StoreStandings alone
  * @property Verdict $screening likewise, by StoreScreenings
  * @property bool $held
  * @property Carbon|null $brief_opened_at
@@ -73,7 +78,7 @@ final class Script extends Model
             'received_at' => 'datetime', 'late' => 'boolean', 'closes_at' => 'datetime', 'waived_at' => 'datetime',
             'held' => 'boolean',
             'standing' => Standing::class, 'reached' => Standing::class, 'second_done' => 'boolean',
-            'screening' => Verdict::class,
+            'screening' => Verdict::class, 'sampled' => Sampled::class, 'to_settle_at' => 'datetime',
         ];
     }
 
@@ -136,11 +141,24 @@ final class Script extends Model
     }
 
     /**
+     * The one that holds; of those that were opened again {@see Settlement}.
+     *
      * @return HasOne<Settlement, $this>
      */
     public function settlement(): HasOne
     {
-        return $this->hasOne(Settlement::class);
+        $holding = $this->hasOne(Settlement::class);
+        $holding->whereNull('undone_at');
+
+        return $holding;
+    }
+
+    /**
+     * @return HasOne<SampledScript, $this>
+     */
+    public function inSample(): HasOne
+    {
+        return $this->hasOne(SampledScript::class);
     }
 
     /**
@@ -206,6 +224,18 @@ final class Script extends Model
     public function panel(): Panel
     {
         return Panel::of(...$this->leadScript()->marks->map(fn (Mark $mark) => $mark->toCore())->values()->all());
+    }
+
+    /** The agreed mark by the assignment's rule, or why people have to agree on it. */
+    public function outcome(): SettledMark|OpenMark
+    {
+        return $this->panel()->settle($this->assignment->scheme, $this->leadScript()->sampled);
+    }
+
+    /** By when its markers are to agree; only while it waits to be settled. */
+    public function settleBy(): Carbon
+    {
+        return ($this->to_settle_at ?? now())->copy()->addDays($this->assignment->scheme->days);
     }
 
     /** The mark as it goes out: settled, lowered or capped as the assignment says, rounded once. Needs a settlement. */

@@ -11,6 +11,7 @@ use App\Models\Script;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Screening\ReportSeen;
 
 final class ScriptPolicy
@@ -60,9 +61,13 @@ final class ScriptPolicy
     /** Both marks beside each other: never before both are in for someone who marks the script. */
     public function viewModeration(User $user, Script $script): Response
     {
-        $bothIn = $script->marks->isNotEmpty() && $script->marks->every(fn (Mark $mark) => $mark->isDone());
-        if ($this->markOf($user, $script) !== null) {
-            return $bothIn
+        $own = $this->markOf($user, $script);
+        // While a third marks, the two who have seen each other's marks go on seeing them.
+        $bothIn = $script->marks->isNotEmpty() && $script->marks->every(
+            fn (Mark $mark) => $mark->isDone() || $mark->seat === Seat::Third,
+        );
+        if ($own !== null) {
+            return $bothIn && $own->isDone()
                 ? Response::allow()
                 : Response::deny(
                     'You will see both marks when both are done. Until then each is made without the other.'
@@ -77,6 +82,39 @@ final class ScriptPolicy
     public function settle(User $user, Script $script): bool
     {
         return $this->markOf($user, $script) !== null;
+    }
+
+    /** A coordinator who marked it in no seat. */
+    public function decide(User $user, Script $script): Response
+    {
+        return match (true) {
+            ! $user->coordinates($script->assignment->module_id) => Response::deny(
+                'Only a coordinator can decide a mark that its markers do not agree on.',
+            ),
+            $script->marks->contains('marker_id', $user->id) => Response::deny(
+                'You marked this script yourself: settle it with the other marker, or let another coordinator decide.',
+            ),
+            default => $this->viewModeration($user, $script),
+        };
+    }
+
+    /** Its markers, and coordinators who see both marks. */
+    public function askForThird(User $user, Script $script): Response
+    {
+        return $this->settle($user, $script) || $user->coordinates($script->assignment->module_id)
+            ? $this->viewModeration($user, $script)
+            : Response::deny('Its markers or a coordinator ask for a third marker.');
+    }
+
+    public function openSettled(User $user, Script $script): Response
+    {
+        return $this->askForThird($user, $script);
+    }
+
+    /** Everyone who settles it, and coordinators; an examiner reads. */
+    public function say(User $user, Script $script): Response
+    {
+        return $this->askForThird($user, $script);
     }
 
     private function markOf(User $user, Script $script): ?Mark

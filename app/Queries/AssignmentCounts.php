@@ -7,7 +7,9 @@ namespace App\Queries;
 use App\Models\Assignment;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Fairway\Counts;
+use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondMarks;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Screening\Verdict;
 
@@ -45,6 +47,9 @@ final class AssignmentCounts
                 SUM(reached NOT IN {$in(Standing::Expected, Standing::HandedIn)}) AS shared_out,
                 SUM(reached IN {$in(...$marked)}) AS first_done,
                 SUM(second_done) AS second_done,
+                SUM(sampled = '".Sampled::In->value."') AS sampled,
+                SUM(sampled = '".Sampled::Undecided->value."' AND reached = '".Standing::MarkedOnce->value."'
+                    AND lead_id IS NULL) AS undecided,
                 SUM(reached = '".Standing::ToSettle->value."' AND lead_id IS NULL) AS to_settle,
                 SUM(reached IN {$in(...$agreed)}) AS agreed,
                 SUM(held AND reached = '".Standing::Agreed->value."') AS held,
@@ -79,7 +84,9 @@ final class AssignmentCounts
             sharedOut: $n('shared_out'),
             tutors: $tutors,
             firstDone: $n('first_done'),
-            secondMarking: $assignment->scheme->wants(Seat::Second),
+            secondMarking: $assignment->scheme->marksTwice(),
+            undecided: $assignment->scheme->second === SecondMarks::Sample ? $n('undecided') : null,
+            sampled: $n('sampled'),
             secondDone: $n('second_done'),
             toSettle: $n('to_settle'),
             agreed: $n('agreed'),

@@ -46,14 +46,15 @@ final readonly class MarkerPlan
      * @param  string|null  $second  share of the scripts that get a second mark when $perScript is 1; drawn by the seed
      * @param  bool  $keepGroups  whether the scripts of a group have one first marker
      * @param  list<GivenScript>  $kept  marks that stay as they are; of scripts that are not planned too
+     * @param  list<string>|null  $secondOf  scripts that get a second mark when $perScript is 1
      *
      * @throws InvalidInput without anyone who marks, for an id that stands twice, or a share of scripts that is none
      */
     public static function make(
         array $scripts, array $markers, int $seed, int $perScript = 1, ?string $second = null,
-        bool $keepGroups = false, array $kept = [],
+        bool $keepGroups = false, array $kept = [], ?array $secondOf = null,
     ): self {
-        self::check($scripts, $markers, $perScript, $second);
+        self::check($scripts, $markers, $perScript, $second, $secondOf !== null && $secondOf !== []);
         $random = new Randomizer(new Xoshiro256StarStar($seed));
         $state = new PlanState($random->shuffleArray($scripts), $random->shuffleArray($markers), $kept);
         $notes = [];
@@ -72,6 +73,13 @@ final readonly class MarkerPlan
             $notes[] = $wanted === 1
                 ? '1 script is drawn for a second mark.'
                 : "{$wanted} scripts are drawn for a second mark.";
+        }
+        if ($perScript === 1 && $secondOf !== null) {
+            $wanted = array_flip($secondOf);
+            $state->place(
+                'second',
+                array_values(array_filter($state->works(), fn (Work $work) => isset($wanted[$work->id]))), $random,
+            );
         }
         $order = array_flip(array_map(fn (Work $work) => $work->id, $scripts));
         $byScript = fn (
@@ -131,8 +139,9 @@ final readonly class MarkerPlan
      *
      * @throws InvalidInput
      */
-    private static function check(array $scripts, array $markers, int $perScript, ?string $second): void
-    {
+    private static function check(
+        array $scripts, array $markers, int $perScript, ?string $second, bool $some,
+    ): void {
         foreach (['scripts' => $scripts, 'markers' => $markers] as $place => $list) {
             $ids = array_map(fn (Work|Marker $one) => $one->id, $list);
             foreach (array_count_values($ids) as $id => $times) {
@@ -156,7 +165,7 @@ final readonly class MarkerPlan
                 'second.share', 'must be a share of the scripts above 0 and at most 1, such as "0.2"',
             );
         }
-        if (($perScript > 1 || $second !== null) && count($marking) < max(2, $perScript)) {
+        if (($perScript > 1 || $second !== null || $some) && count($marking) < max(2, $perScript)) {
             throw InvalidInput::at(
                 'markers',
                 $perScript > 2

@@ -11,6 +11,8 @@ final readonly class Counts
 {
     /**
      * @param  int  $held  scripts whose mark is agreed and whose result is held back: none of the ready ones
+     * @param  int|null  $undecided  scripts with one mark that wait for a sample to be drawn; null where none is
+     * @param  int  $sampled  scripts in a sample
      * @param  int  $notScreened  scripts without words to compare, as links are
      */
     public function __construct(
@@ -31,6 +33,8 @@ final readonly class Counts
         public int $released,
         public int $toLook = 0,
         public int $notScreened = 0,
+        public ?int $undecided = null,
+        public int $sampled = 0,
     ) {
     }
 }

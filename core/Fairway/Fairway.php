@@ -84,9 +84,16 @@ final class Fairway
         if ($progress === StageProgress::NotBegun && $n->secondDone > 0) {
             $progress = StageProgress::UnderWay;
         }
-        $note = $n->toSettle > 0 ? "{$n->toSettle} to settle" : "{$n->agreed} of {$n->handedIn} agreed";
+        $allMarked = $n->handedIn > 0 && $n->firstDone === $n->handedIn;
+        $note = match (true) {
+            $n->toSettle > 0 => "{$n->toSettle} to settle",
+            $n->undecided > 0 && $allMarked => 'sample not drawn',
+            default => "{$n->agreed} of {$n->handedIn} agreed",
+        };
 
-        return new StageMark(Stage::Moderate, $progress, $note, $n->toSettle > 0);
+        return new StageMark(
+            Stage::Moderate, $progress, $note, $n->toSettle > 0 || ($n->undecided > 0 && $allMarked),
+        );
     }
 
     private static function release(Counts $n): StageMark

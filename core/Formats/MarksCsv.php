@@ -8,7 +8,7 @@ use Brick\Math\BigDecimal;
 use Generator;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Moderation\FirstMark;
+use YoungHarbor\Core\Marking\FirstMark;
 use YoungHarbor\Core\Tables\CsvRows;
 
 /**

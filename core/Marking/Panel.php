@@ -68,13 +68,13 @@ final readonly class Panel
      *
      * @return list<Seat>
      */
-    public function missing(Scheme $scheme): array
+    public function missing(Scheme $scheme, Sampled $sampled = Sampled::Undecided): array
     {
         $missing = [];
         foreach (Seat::cases() as $seat) {
             $here = array_filter($this->marks, fn (SeatMark $mark) => $mark->seat === $seat);
             $open = array_filter($here, fn (SeatMark $mark) => ! $mark->isDone());
-            if (($here === [] && $scheme->wants($seat)) || $open !== []) {
+            if (($here === [] && $scheme->wants($seat, $sampled)) || $open !== []) {
                 $missing[] = $seat;
             }
         }
@@ -113,18 +113,22 @@ final readonly class Panel
      * scheme's rule when they lie within the tolerance (the boundary included), but never by themselves across the pass
      * line: when one that the rule uses passes and another fails, people decide.
      */
-    public function settle(Scheme $scheme): SettledMark|OpenMark
+    public function settle(Scheme $scheme, Sampled $sampled = Sampled::Undecided): SettledMark|OpenMark
     {
         $done = $this->done();
-        if ($done === [] || $this->missing($scheme) !== []) {
+        if ($done === [] || $this->missing($scheme, $sampled) !== []) {
             return new OpenMark(WhyOpen::MarksMissing);
+        }
+        if (count($done) === 1 && $scheme->awaitsSample($sampled)) {
+            return new OpenMark(WhyOpen::SampleNotDrawn);
         }
         if (count($done) === 1) {
             return new SettledMark(Totals::of($done[0]), SettledBy::OnlyMark, new Working([new WorkingLine(
                 self::name($done[0]->seat), 'the only mark of this script', $done[0]->written,
             )]));
         }
-        $rule = $scheme->rule->rule();
+        $name = $this->ruleOf($scheme);
+        $rule = $name->rule();
         foreach (array_count_values(array_map(fn (Seat $seat) => $seat->value, $rule->needs())) as $seat => $number) {
             if (count(array_filter($done, fn (SeatMark $mark) => $mark->seat->value === $seat)) < $number) {
                 return new OpenMark(WhyOpen::RuleNeedsMore);
@@ -148,18 +152,47 @@ final readonly class Panel
         }
         $mark = $rule->mark($used);
 
-        return new SettledMark($mark, SettledBy::Rule, $this->opening()->then(new WorkingLine(
-            'Settled', self::how($scheme->rule, $apart, $scheme).($reason === '' ? '' : ": {$reason}"),
+        $by = $rule->isDecision() ? SettledBy::Third : SettledBy::Rule;
+
+        return new SettledMark($mark, $by, $this->opening()->then(new WorkingLine(
+            'Settled', self::how($name, $apart, $scheme).($reason === '' ? '' : ": {$reason}"),
             Figure::shown($mark),
         )));
     }
 
-    /** A mark that the markers agreed on themselves. */
-    public function agreed(BigNumber $agreed, string $reason): SettledMark
+    /**
+     * A mark that the markers agreed on themselves.
+     *
+     * @param  bool  $byCriterion  whether they agreed criterion by criterion, and it is the total of those
+     */
+    public function agreed(BigNumber $agreed, string $reason, bool $byCriterion = false): SettledMark
     {
-        return new SettledMark($agreed->toBigRational(), SettledBy::Agreement, $this->opening()->then(
-            new WorkingLine('Agreed by both markers', $reason, Figure::shown($agreed->toBigRational())),
+        return $this->byPeople($agreed, SettledBy::Agreement, $byCriterion
+            ? 'Agreed by both markers, criterion by criterion'
+            : 'Agreed by both markers', $reason);
+    }
+
+    /** A mark that a coordinator set who marked neither. */
+    public function decided(BigNumber $mark, string $reason, bool $byCriterion = false): SettledMark
+    {
+        return $this->byPeople($mark, SettledBy::Coordinator, $byCriterion
+            ? 'Decided by a coordinator, criterion by criterion'
+            : 'Decided by a coordinator', $reason);
+    }
+
+    private function byPeople(BigNumber $mark, SettledBy $by, string $what, string $reason): SettledMark
+    {
+        return new SettledMark($mark->toBigRational(), $by, $this->opening()->then(
+            new WorkingLine($what, $reason, Figure::shown($mark->toBigRational())),
         ));
+    }
+
+    /** The rule for as many marks as there are. */
+    private function ruleOf(Scheme $scheme): RuleName
+    {
+        return $this->isDone(Seat::Third) && ! in_array(Seat::Third, $scheme->rule->rule()->needs(), true)
+            ? $scheme->thirdRule
+            : $scheme->rule;
     }
 
     private static function how(RuleName $rule, ?BigRational $apart, Scheme $scheme): string
@@ -173,7 +206,7 @@ final readonly class Panel
     {
         return new Working(array_map(fn (SeatMark $mark) => new WorkingLine(
             self::name($mark->seat),
-            'total on the rubric'.($mark->seat !== Seat::First && $mark->seat->isBlind() ? ', marked blind' : ''),
+            'total on the rubric'.($mark->seat !== Seat::First && $mark->blind ? ', marked blind' : ''),
             $mark->written,
         ), $this->done()));
     }

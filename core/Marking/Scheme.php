@@ -16,9 +16,17 @@ use YoungHarbor\Core\Marking\Rules\RuleName;
  */
 final readonly class Scheme implements JsonForm
 {
+    /** Most days after which something happens with a script that is not settled. */
+    public const MOST_DAYS = 60;
+
     /**
+     * @param  RuleName  $rule  for two marks
      * @param  BigDecimal  $tolerance  how far marks may lie apart and settle by the rule, in marks, 0 to 100, the boundary included
      * @param  BigDecimal  $passMark  the lowest mark that passes, 0 to 100
+     * @param  SecondView  $view  what a second marker sees
+     * @param  RuleName  $thirdRule  once there is a third mark
+     * @param  int  $days  after both marks are done until the disagreement is dealt with, 1 to 60
+     * @param  SampleRule|null  $sample  where a sample is marked a second time; the usual one when null
      */
     public function __construct(
         public SecondMarks $second,
@@ -26,6 +34,10 @@ final readonly class Scheme implements JsonForm
         public BigDecimal $tolerance,
         public BigDecimal $passMark,
         public Disagreement $disagreement = Disagreement::ItsMarkers,
+        public SecondView $view = SecondView::Blind,
+        public RuleName $thirdRule = RuleName::ThirdDecides,
+        public int $days = 7,
+        private ?SampleRule $sample = null,
     ) {
     }
 
@@ -36,20 +48,26 @@ final readonly class Scheme implements JsonForm
     }
 
     /**
-     * @param  array<array-key, mixed>  $document  {"second": "every", "rule": "mean", "tolerance": "5", "pass_mark": "40", "disagreement": "its-markers"}
+     * @param  array<array-key, mixed>  $document  {"second": "every", "view": "blind", "rule": "mean", "third_rule": "third-decides", "tolerance": "5", "pass_mark": "40", "disagreement": "its-markers", "days": 7, "sample": {…}}
      *
      * @throws InvalidInput naming each place that is wrong
      */
     public static function fromArray(array $document): static
     {
         $in = new Document;
-        $in->onlyKeys($document, ['second', 'rule', 'tolerance', 'pass_mark', 'disagreement']);
+        $in->onlyKeys($document, [
+            'second', 'view', 'rule', 'third_rule', 'tolerance', 'pass_mark', 'disagreement', 'days', 'sample',
+        ]);
         $scheme = new self(
             $in->key($document, 'second', 'second', SecondMarks::Every),
             $in->key($document, 'rule', 'rule', RuleName::Mean),
             $in->decimalWithin($document, 'tolerance', 'tolerance', 0, 100),
             $in->decimalWithin($document, 'pass_mark', 'pass_mark', 0, 100),
             $in->key($document, 'disagreement', 'disagreement', Disagreement::ItsMarkers),
+            $in->key($document, 'view', 'view', SecondView::Blind),
+            $in->key($document, 'third_rule', 'third_rule', RuleName::ThirdDecides),
+            $in->whole($document, 'days', 'days', 1, self::MOST_DAYS),
+            SampleRule::fromArray($in->map($document, 'sample', 'sample')),
         );
         $in->throwFaults();
 
@@ -57,34 +75,54 @@ final readonly class Scheme implements JsonForm
     }
 
     /**
-     * @return array{second: string, rule: string, tolerance: string, pass_mark: string, disagreement: string}
+     * @return array{second: string, view: string, rule: string, third_rule: string, tolerance: string, pass_mark: string, disagreement: string, days: int, sample: array{share: string, least: int, root: bool, fails: bool, top: bool, near: string|null}}
      */
     public function toArray(): array
     {
         return [
-            'second' => $this->second->value, 'rule' => $this->rule->value,
+            'second' => $this->second->value, 'view' => $this->view->value, 'rule' => $this->rule->value,
+            'third_rule' => $this->thirdRule->value,
             'tolerance' => (string) $this->tolerance->stripTrailingZeros(),
             'pass_mark' => (string) $this->passMark->stripTrailingZeros(), 'disagreement' => $this->disagreement->value,
+            'days' => $this->days, 'sample' => $this->sample()->toArray(),
         ];
     }
 
+    public function sample(): SampleRule
+    {
+        return $this->sample ?? SampleRule::usual();
+    }
+
     /**
-     * The seats that every script of the assignment wants, in the order they are filled.
+     * The seats that a script of the assignment wants, in the order they are filled.
      *
      * @return non-empty-list<Seat>
      */
-    public function seats(): array
+    public function seats(Sampled $sampled): array
     {
         return match (true) {
             $this->rule === RuleName::Peers => [Seat::Peer],
-            $this->second === SecondMarks::Every => [Seat::First, Seat::Second],
+            $this->second === SecondMarks::Every,
+            $this->second === SecondMarks::Sample && $sampled === Sampled::In => [Seat::First, Seat::Second],
             default => [Seat::First],
         };
     }
 
-    public function wants(Seat $seat): bool
+    public function wants(Seat $seat, Sampled $sampled): bool
     {
-        return in_array($seat, $this->seats(), true);
+        return in_array($seat, $this->seats($sampled), true);
+    }
+
+    /** Whether scripts, all or some, are marked a second time. */
+    public function marksTwice(): bool
+    {
+        return $this->rule !== RuleName::Peers && $this->second !== SecondMarks::None;
+    }
+
+    /** Whether a script waits for a sample to be drawn before one mark can be its only one. */
+    public function awaitsSample(Sampled $sampled): bool
+    {
+        return $this->second === SecondMarks::Sample && $sampled === Sampled::Undecided;
     }
 
     /** Whether a mark passes. */

@@ -19,6 +19,7 @@ final readonly class SeatMark
      * @param  BigRational|null  $total  out of 100, exact; null until the mark is done
      * @param  string  $written  the total with as many decimals as its rubric has; '' until it is done
      * @param  string  $reason  what its marker says for it, where a rule asks for a reason
+     * @param  bool  $blind  made without having seen another mark of the script
      */
     private function __construct(
         public Seat $seat,
@@ -26,6 +27,7 @@ final readonly class SeatMark
         public bool $begun,
         public string $written = '',
         public string $reason = '',
+        public bool $blind = false,
     ) {
     }
 
@@ -40,14 +42,18 @@ final readonly class SeatMark
     }
 
     /**
+     * @param  bool|null  $blind  as its seat is marked when null
+     *
      * @throws MathException for a total that is no number
      */
-    public static function done(Seat $seat, BigNumber|string|int $total, string $reason = ''): self
-    {
+    public static function done(
+        Seat $seat, BigNumber|string|int $total, string $reason = '', ?bool $blind = null,
+    ): self {
         $exact = BigRational::of($total);
 
         return new self(
             $seat, $exact, true, $total instanceof BigDecimal ? (string) $total : Figure::exact($exact), $reason,
+            $blind ?? $seat->isBlind(),
         );
     }
 

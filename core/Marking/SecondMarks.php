@@ -11,4 +11,7 @@ enum SecondMarks: string
 {
     case None = 'none';
     case Every = 'every';
+
+    /** Those that a rule chooses and draws when their first marks are done ({@see SampleRule}). */
+    case Sample = 'sample';
 }

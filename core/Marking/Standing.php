@@ -15,6 +15,7 @@ enum Standing: string
     case MarkedOnce = 'marked-once';
     case WithSecondMarker = 'with-second-marker';
     case ToSettle = 'to-settle';
+    case WithThirdMarker = 'with-third-marker';
     case Agreed = 'agreed';
     case Released = 'released';
     case Held = 'held';
@@ -32,10 +33,12 @@ enum Standing: string
     {
         $second = $panel->in(Seat::Second);
         $firstDone = $panel->isDone(Seat::First);
+        $third = $panel->in(Seat::Third);
 
         return match (true) {
             $facts->released => self::Released,
             $facts->agreed => self::Agreed,
+            $firstDone && $second?->isDone() === true && $third?->isDone() === false => self::WithThirdMarker,
             $firstDone && $second?->isDone() === true => self::ToSettle,
             $firstDone && $second?->begun === true => self::WithSecondMarker,
             $firstDone => self::MarkedOnce,
@@ -49,7 +52,8 @@ enum Standing: string
     public function isMarked(): bool
     {
         return match ($this) {
-            self::MarkedOnce, self::WithSecondMarker, self::ToSettle, self::Agreed, self::Released => true,
+            self::MarkedOnce, self::WithSecondMarker, self::ToSettle, self::WithThirdMarker, self::Agreed,
+            self::Released => true,
             self::Expected, self::HandedIn, self::WithMarker, self::Held => false,
         };
     }
@@ -60,7 +64,7 @@ enum Standing: string
         return match ($this) {
             self::Agreed, self::Released => true,
             self::Expected, self::HandedIn, self::WithMarker, self::MarkedOnce, self::WithSecondMarker, self::ToSettle,
-            self::Held => false,
+            self::WithThirdMarker, self::Held => false,
         };
     }
 }

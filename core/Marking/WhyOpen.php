@@ -12,6 +12,9 @@ enum WhyOpen: string
     /** Wanted marks are not done yet. */
     case MarksMissing = 'marks-missing';
 
+    /** It has one mark, and the sample that may want a second has not been drawn. */
+    case SampleNotDrawn = 'sample-not-drawn';
+
     case BeyondTolerance = 'beyond-tolerance';
 
     /** Of the marks the rule uses some pass and some fail. */

@@ -107,6 +107,16 @@ final readonly class BandScale
     }
 
     /**
+     * The marks where the second, third … band begins, rising.
+     *
+     * @return list<BigDecimal>
+     */
+    public function boundaries(): array
+    {
+        return array_map(fn (Band $band) => $band->from, array_slice($this->bands, 1));
+    }
+
+    /**
      * The mark a band stands for.
      *
      * @throws InvalidInput for a name that is not on the scale, or a band that stands for no number

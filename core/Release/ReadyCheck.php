@@ -27,8 +27,10 @@ final readonly class ReadyCheck
 
     /**
      * @param  array<string, Standing>  $standings  by script code
+     * @param  bool  $marksTwice  whether scripts, all or some, are marked a second time
+     * @param  list<string>|null  $undecided  codes of those of which no sample has been drawn; null where none is drawn
      */
-    public static function of(array $standings, bool $secondMarking): self
+    public static function of(array $standings, bool $marksTwice, ?array $undecided = null): self
     {
         $by = [];
         foreach ($standings as $code => $standing) {
@@ -46,12 +48,24 @@ final readonly class ReadyCheck
             new Lock(ReleaseObstacle::NotSharedOut, $at(Standing::HandedIn)),
             new Lock(ReleaseObstacle::NotMarked, $at(Standing::WithMarker)),
         ];
-        if ($secondMarking) {
-            $locks[] = new Lock(ReleaseObstacle::NoSecondMark, $at(Standing::MarkedOnce, Standing::WithSecondMarker));
+        if ($undecided !== null) {
+            $locks[] = new Lock(
+                ReleaseObstacle::SampleNotDrawn, array_values(array_intersect($at(Standing::MarkedOnce), $undecided)),
+            );
+        }
+        if ($marksTwice) {
+            $locks[] = new Lock(
+                ReleaseObstacle::NoSecondMark,
+                array_values(
+                    array_diff($at(Standing::MarkedOnce, Standing::WithSecondMarker), $undecided ?? [])
+                ),
+            );
         }
         $locks[] = new Lock(
             ReleaseObstacle::NotSettled,
-            $secondMarking ? $at(Standing::ToSettle) : $at(Standing::MarkedOnce, Standing::ToSettle),
+            $marksTwice
+                ? $at(Standing::ToSettle, Standing::WithThirdMarker)
+                : $at(Standing::MarkedOnce, Standing::ToSettle),
         );
         $locks[] = new Lock(ReleaseObstacle::Held, $at(Standing::Held));
 

@@ -14,6 +14,7 @@ enum ReleaseObstacle: string
     case NotSharedOut = 'not-shared-out';
     case NotMarked = 'not-marked';
     case NoSecondMark = 'no-second-mark';
+    case SampleNotDrawn = 'sample-not-drawn';
     case NotSettled = 'not-settled';
     case Held = 'held';
 
@@ -23,7 +24,7 @@ enum ReleaseObstacle: string
         return match ($this) {
             self::NotSharedOut => Stage::ShareOut,
             self::NotMarked => Stage::Mark,
-            self::NoSecondMark, self::NotSettled => Stage::Moderate,
+            self::NoSecondMark, self::SampleNotDrawn, self::NotSettled => Stage::Moderate,
             self::Held => Stage::Release,
         };
     }

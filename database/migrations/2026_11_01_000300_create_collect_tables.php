@@ -27,6 +27,8 @@ return new class extends Migration
             $table->string('standing', 20)->default('expected')->comment('where it stands, as the core works it out');
             $table->string('reached', 20)->default('expected')->comment('how far it has got, held or not');
             $table->boolean('second_done')->default(false)->comment('whether a second mark is done');
+            $table->string('sampled', 10)->default('undecided')->comment('whether it is in the sample marked twice');
+            $table->dateTime('to_settle_at')->nullable()->comment('since when it waits to be settled');
             $table->string('screening', 20)->default('not-begun')
                 ->comment('where its screening is, and whether it asks for a look');
             $table->boolean('held')->storedAs('held_reason IS NOT NULL');

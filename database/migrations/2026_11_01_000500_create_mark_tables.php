@@ -17,6 +17,7 @@ return new class extends Migration
             $table->foreignId('assignment_id')->constrained()->restrictOnDelete()
                 ->comment('the script\'s, so that a queue is one index');
             $table->string('seat', 20)->comment('what the mark is on its script');
+            $table->string('view', 10)->default('blind')->comment('what its marker sees of the other marks until it is done');
             $table->boolean('counts')->comment('whether it makes up the script\'s mark');
             $table->unsignedSmallInteger('seat_number')->default(1)
                 ->comment('which of several, in a seat that can hold several');
@@ -35,6 +36,8 @@ return new class extends Migration
             $table->json('choices')->comment('by criterion id');
             $table->mediumText('general_comment');
             $table->mediumText('private_note')->default('')->comment('for staff alone');
+            $table->text('reason')->default('')->comment('why it differs from what it checks, or decides as it does');
+            $table->boolean('agrees')->default(false)->comment('made in one step, by agreeing with the first mark');
             $table->string('aside_reason', 300)->nullable()->comment('why it is set aside for later');
             $table->json('place')->nullable()->comment('where its marker left off');
             $table->unsignedInteger('seconds')->default(0)->comment('at the desk, pauses left out');
@@ -63,6 +66,8 @@ return new class extends Migration
             $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->foreignId('proposed_by')->constrained('users')->restrictOnDelete();
             $table->decimal('mark', 7, 3);
+            $table->json('choices')->comment('by criterion id, where it is agreed criterion by criterion; else empty');
+            $table->json('feedback')->comment('whose comments the student is to read');
             $table->text('reason');
             $table->enum('state', ['open', 'replaced', 'accepted'])->default('open');
             $table->foreignId('accepted_by')->nullable()->constrained('users');
@@ -70,12 +75,24 @@ return new class extends Migration
         });
         Schema::create('settlements', function (Blueprint $table): void {
             $table->id();
-            $table->foreignId('script_id')->unique()->constrained()->restrictOnDelete();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
             $table->string('mark', 60)->comment('exact: a decimal, or n/d');
             $table->string('settled_by', 20);
             $table->json('working');
+            $table->json('choices')->comment('agreed criterion by criterion: what the student reads; else empty');
+            $table->json('feedback')->comment('whose comments the student reads');
             $table->foreignId('proposal_id')->nullable()->constrained();
+            $table->foreignId('decided_by')->nullable()->constrained('users')->comment('a coordinator, as the last resort');
+            $table->text('reason')->default('');
+            $table->dateTime('undone_at')->nullable()->comment('opened again: kept to be read, and holds no more');
+            $table->foreignId('undone_by')->nullable()->constrained('users');
+            $table->text('undone_reason')->default('');
             $table->timestamps();
+            // One that holds a script.
+            $table->unsignedBigInteger('holding_script_id')->nullable()
+                ->storedAs('if(undone_at is null, script_id, null)');
+            $table->unique('holding_script_id');
+            $table->index(['script_id', 'undone_at']);
         });
     }
 };

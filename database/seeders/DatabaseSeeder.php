@@ -20,6 +20,7 @@ use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\MakeBankSet;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SyncDesk;
+use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\AddStarterSet;
@@ -74,6 +75,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Collect\Declaration;
+use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
@@ -754,8 +756,10 @@ final class DatabaseSeeder extends Seeder
                 round(array_sum($script->marks->map(fn (Mark $each) => (float) $each->total)->all()) / 2)
             );
             app(ProposeMark::class)(
-                $script, $mark->marker, $mean,
-                'We read the argument differently. Having gone back to the middle section I would move some way towards you, and I think that you could meet me here.',
+                $script, $mark->marker, MarkOffer::total(
+                    $mean, Feedback::usual(),
+                    'We read the argument differently. Having gone back to the middle section I would move some way towards you, and I think that you could meet me here.',
+                ),
             );
         }
     }

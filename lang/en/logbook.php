@@ -94,10 +94,14 @@ return [
             'markers-reminded' => 'reminded markers',
         ],
         'moderate' => [
+            'sample-drawn' => 'drew a sample to be marked a second time',
             'settled-by-rule' => 'settled by the rule',
             'left-to-markers' => 'left to the markers to settle',
             'mark-proposed' => 'proposed an agreed mark',
             'proposal-accepted' => 'accepted an agreed mark',
+            'mark-decided' => 'decided a mark as a coordinator',
+            'settled-opened' => 'opened a settled script again',
+            'third-asked' => 'asked for a third mark',
         ],
         'release' => [
             'script-held' => 'held a script',
@@ -125,7 +129,7 @@ return [
     'details' => [
         'added' => 'added', 'after' => 'after', 'already' => 'there already', 'as_administrator' => 'as administrator', 'attempt' => 'attempt',
         'back' => 'back', 'band' => 'band', 'bands' => 'bands', 'before' => 'before', 'begun_meanwhile' => 'begun meanwhile', 'changed' => 'changed',
-        'criteria' => 'criteria', 'days' => 'days', 'due' => 'due', 'extra_days' => 'extra days', 'extra_percent' => 'extra percent', 'file' => 'file',
+        'criteria' => 'criteria', 'days' => 'days', 'drawn' => 'drawn by lot', 'due' => 'due', 'extra_days' => 'extra days', 'extra_percent' => 'extra percent', 'file' => 'file',
         'files' => 'files', 'form' => 'form', 'found' => 'found', 'from' => 'from', 'given' => 'marks given', 'groups' => 'groups',
         'handins' => 'hand-ins', 'hash' => 'hash', 'held' => 'held', 'late' => 'late', 'late_no_more' => 'no longer late', 'left' => 'left',
         'left_out' => 'left out', 'lines_told' => 'lines its head had told of', 'lines_left_out' => 'lines left out', 'mark' => 'mark',
@@ -133,7 +137,7 @@ return [
         'open_again' => 'open again', 'plan' => 'plan', 'refused' => 'refused', 'reports' => 'reports', 'role' => 'role', 'scripts' => 'scripts',
         'searches' => 'searches', 'seat' => 'mark', 'seed' => 'seed', 'sha256' => 'sha256', 'share_before' => 'share before', 'share_now' => 'share now',
         'shares' => 'shares', 'size' => 'size', 'student' => 'student', 'students' => 'students', 'student_sees' => 'student may read it',
-        'taken_back' => 'taken back', 'themselves' => 'themselves', 'to' => 'to', 'total' => 'total', 'version' => 'version', 'what' => 'what',
+        'taken_back' => 'taken back', 'themselves' => 'themselves', 'to' => 'to', 'total' => 'total', 'view' => 'seeing the other marks', 'version' => 'version', 'what' => 'what',
         'who' => 'who', 'why' => 'why', 'words' => 'words',
     ],
     'texts' => [
@@ -141,6 +145,7 @@ return [
         'copied_from' => 'copied from', 'made_from' => 'from', 'document' => 'bands', 'lost' => 'without a place',
     ],
     'why_open' => [
+        'sample-not-drawn' => 'the sample is not drawn',
         'marks-missing' => 'a mark was missing', 'beyond-tolerance' => 'beyond the tolerance', 'across-pass-line' => 'on different sides of the pass line',
         'rule-needs-more' => 'the rule needs more marks', 'reason-missing' => 'no reason was given',
     ],

@@ -11,6 +11,7 @@ return [
         'marked-once' => 'marked once',
         'with-second-marker' => 'with second marker',
         'to-settle' => 'to settle',
+        'with-third-marker' => 'with third marker',
         'agreed' => 'agreed',
         'released' => 'released',
         'held' => 'held',
@@ -26,6 +27,12 @@ return [
         'trial' => 'trial script',
         'together' => 'together, counts for nothing',
     ],
+    'why' => [
+        'second' => 'Why you see it differently',
+        'third' => 'Why it should be this mark',
+    ],
+    'why_hint' => 'The other markers and the examiner read it. Students read it where your mark decides.',
+    'comments_on_script' => '{1} 1 comment on the script|[2,*] :count comments on the script',
     'pace' => [
         'all-done' => 'all done',
         'in-time' => 'in time at this pace',

@@ -22,6 +22,50 @@ return [
         'third-decides' => 'The third marker decides',
         'peers' => 'The median of the peers’ marks',
     ],
+    // Which scripts are marked twice, and what the second marker sees.
+    'second' => [
+        'none' => 'one mark a script',
+        'every' => 'every script twice',
+        'sample' => 'a sample twice',
+    ],
+    'second_choice' => [
+        'none' => 'No script: one mark each',
+        'every' => 'Every script',
+        'sample' => 'A sample of the scripts',
+    ],
+    'view' => [
+        'blind' => 'blind',
+        'open' => 'the second marker seeing the first mark',
+        'check' => 'the second marker checking the first mark',
+    ],
+    'view_choice' => [
+        'blind' => 'Nothing: each marks without the other',
+        'open' => 'The first mark, beside a mark of their own',
+        'check' => 'The first mark, to agree with it or propose another',
+    ],
+    'within' => 'within :tolerance marks :rule',
+    'disagreement_choice' => [
+        'its-markers' => 'They are reminded',
+        'third' => 'A third marker is asked for',
+        'coordinator' => 'A coordinator who marked neither decides',
+    ],
+    'and' => 'and',
+    'or' => 'or',
+    'chosen' => [
+        'fail' => 'every fail',
+        'top' => 'every script in the top band',
+        'near' => 'every mark within :near of a boundary',
+    ],
+    'drawn_besides' => 'drawn from the rest :share %, at least :least',
+    'least_root' => 'at least the square root of all',
+    'forecast' => [
+        'none' => 'Each of :cohort scripts has one mark, which is its agreed mark as soon as it is done.',
+        'every' => 'All :cohort scripts are marked twice',
+        'sample' => 'About :size of :cohort scripts are marked twice: :ends fails and tops, :near near a boundary, :drawn drawn',
+        'each' => ', about :each a marker.',
+        'measured' => 'Worked out from how marks lay in this module before. Scripts outside the sample keep their first mark; scripts in it get the settled one.',
+        'usual' => 'There are too few earlier marks in this module to go by, so a usual spread is assumed (mean 58, standard deviation 12). Scripts outside the sample keep their first mark; scripts in it get the settled one.',
+    ],
     'handin_by' => [
         'each' => 'each student',
         'group' => 'a group, with one mark',

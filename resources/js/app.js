@@ -5,6 +5,7 @@ import { mount } from './mount.js';
 import { token } from './request.js';
 import { startReading } from './reading.js';
 import { startMany } from './many.js';
+import { startOthers } from './others.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
 import { startPlan } from './plan.js';
@@ -96,6 +97,7 @@ if (toast) {
 startKeys();
 mount('[data-desk]', (desk) => startDesk(desk, htmx)) > 0 || sendLeftOvers();
 mount('[data-reading]', startReading);
+mount('[data-others]', startOthers);
 mount('[data-rails]', (form) => startRails(form, '.criterion'));
 mount('#sheet', () => startSheet(htmx));
 mount('#plan', () => startPlan(htmx));

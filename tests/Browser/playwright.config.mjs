@@ -3,9 +3,15 @@ import { launchOptions } from './browser.mjs';
 
 export default defineConfig({
     testDir: '.',
-    testMatch: '*.spec.mjs',
     outputDir: '../../.harbor/test/browser',
-    workers: 1,
+    // The walk makes a module of its own and waits for its due time: it runs beside the others, which share the demo and
+    // go one after another. The wave has the application to itself.
+    workers: 2,
+    projects: [
+        { name: 'walk', testMatch: 'walk.spec.mjs', workers: 1 },
+        { name: 'demo', testMatch: '*.spec.mjs', testIgnore: ['walk.spec.mjs', 'wave.spec.mjs'], workers: 1 },
+        { name: 'wave', testMatch: 'wave.spec.mjs', workers: 1, dependencies: ['walk', 'demo'] },
+    ],
     timeout: 300_000,
     expect: { timeout: 30_000 },
     reporter: [['line'], ['json']],

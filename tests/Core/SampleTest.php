@@ -11,10 +11,10 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use YoungHarbor\Core\Formats\MarksCsv;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\FirstMark;
+use YoungHarbor\Core\Marking\Sample;
+use YoungHarbor\Core\Marking\SampledScript;
 use YoungHarbor\Core\Marking\SampleRule;
-use YoungHarbor\Core\Moderation\FirstMark;
-use YoungHarbor\Core\Moderation\Sample;
-use YoungHarbor\Core\Moderation\SampledScript;
 
 /**
  * Which scripts are marked a second time: on random cohorts, and the printed chance over many seeds.

@@ -7,9 +7,9 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use YoungHarbor\Core\Moderation\Linking;
-use YoungHarbor\Core\Moderation\Power;
-use YoungHarbor\Core\Moderation\Sight;
+use YoungHarbor\Core\Agreement\Linking;
+use YoungHarbor\Core\Agreement\Power;
+use YoungHarbor\Core\Agreement\Sight;
 use YoungHarbor\Core\Statistics\StudentT;
 
 /**

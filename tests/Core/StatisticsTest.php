@@ -6,7 +6,7 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
-use YoungHarbor\Core\Moderation\Power;
+use YoungHarbor\Core\Agreement\Power;
 use YoungHarbor\Core\Statistics\Beta;
 use YoungHarbor\Core\Statistics\Gamma;
 use YoungHarbor\Core\Statistics\Normal;

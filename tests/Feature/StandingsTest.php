@@ -11,6 +11,11 @@ use App\Actions\Mark\ReopenMark;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\StoreStandings;
 use App\Actions\Moderate\AcceptProposal;
+use App\Actions\Moderate\AskForThird;
+use App\Actions\Moderate\DecideMark;
+use App\Actions\Moderate\DrawSample;
+use App\Actions\Moderate\MarkOffer;
+use App\Actions\Moderate\OpenSettled;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Release\HoldScript;
 use App\Actions\Release\ReleaseResults;
@@ -23,16 +28,22 @@ use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\Membership;
+use App\Models\Sample;
 use App\Models\Script;
 use App\Models\User;
 use App\Queries\AssignmentCounts;
+use App\Queries\Moderate\SamplePlanning;
+use App\Queries\Moderate\SampleScope;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 use YoungHarbor\Core\Marking\Facts;
+use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondMarks;
+use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Marking\Standing;
 
 /**
@@ -47,7 +58,7 @@ final class StandingsTest extends TestCase
     private const STEPS = [
         'finish', 'finish', 'finish', 'finish', 'begin', 'hand over', 'reopen', 'third', 'hold', 'let go', 'propose',
         'propose', 'propose',
-        'accept', 'accept', 'accept', 'release', 'release', 'share out', 'hand in',
+        'accept', 'accept', 'accept', 'decide', 'open again', 'draw', 'release', 'release', 'share out', 'hand in',
     ];
 
     /** @var array<string, int> steps that were taken, by name */
@@ -63,9 +74,11 @@ final class StandingsTest extends TestCase
             $this->tutors = $this->students = [];
             $this->module(4, self::STUDENTS);
             $assignment = $this->assignment([
-                'scheme' => $round % 3 === 0
-                    ? $this->oneMark()
-                    : $this->scheme(['tolerance' => $round % 2 === 0 ? '0' : '15']),
+                'scheme' => match (true) {
+                    $round % 6 === 0 => $this->oneMark(),
+                    $round % 3 === 0 => $this->scheme(['second' => 'sample']),
+                    default => $this->scheme(['tolerance' => $round % 2 === 0 ? '0' : '15']),
+                },
                 'handin_by' => [HandInBy::Each, HandInBy::GroupOneMark, HandInBy::GroupOneByOne][$round % 3],
                 'closes_at' => now()->addDays(9),
             ]);
@@ -96,6 +109,7 @@ final class StandingsTest extends TestCase
                 for ($both = mt_rand(0, 2); $both > 0; $both--) {
                     $this->step('finish', $assignment, $student);
                 }
+                mt_rand(0, 4) === 0 && $this->step('draw', $assignment, $student);
                 for ($step = mt_rand(2, 6); $step > 0; $step--) {
                     $this->step(self::STEPS[mt_rand(0, count(self::STEPS) - 1)], $assignment, $student);
                 }
@@ -111,7 +125,7 @@ final class StandingsTest extends TestCase
         foreach (
             [
                 'hand in', 'share out', 'begin', 'finish', 'reopen', 'hand over', 'third', 'hold', 'let go', 'propose',
-                'accept', 'release', 'leave', 'come back',
+                'accept', 'decide', 'open again', 'draw', 'release', 'leave', 'come back',
             ] as $step
         ) {
             self::assertGreaterThan(4, $this->taken[$step] ?? 0, "“{$step}” was taken");
@@ -156,13 +170,16 @@ final class StandingsTest extends TestCase
             'third' => $this->third($assignment, $lead),
             'hold' => app(HoldScript::class)($script, 'A question is open.'),
             'let go' => app(HoldScript::class)($script, null),
-            'propose' => app(ProposeMark::class)($lead, $mark(true)->marker, '55', 'Between us.'),
+            'propose' => app(ProposeMark::class)($lead, $mark(true)->marker, $this->offer()),
             'accept' => app(AcceptProposal::class)(
                 $lead, $lead->proposals()->where('state', 'open')->first()->id ?? 0,
                 $lead->marks()
                     ->whereNotIn('marker_id', $lead->proposals()->where('state', 'open')->select('proposed_by'))
                     ->first()->marker ?? $this->coordinator,
             ),
+            'decide' => app(DecideMark::class)($lead, $this->coordinator, $this->offer()),
+            'open again' => app(OpenSettled::class)($lead, $this->coordinator, 'We looked again.'),
+            'draw' => $this->draw($assignment),
             'release' => app(ReleaseResults::class)($assignment, [$script->code], $this->coordinator),
             'leave' => app(ChangeMember::class)($this->membership($student), null, true, $this->coordinator),
             'come back' => app(ChangeMember::class)($this->membership($student), null, false, $this->coordinator),
@@ -179,6 +196,7 @@ final class StandingsTest extends TestCase
     {
         app(SaveChoice::class)($mark, 'c1', ['level' => ['l1', 'l2', 'l3'][mt_rand(0, 2)]]);
         app(SaveChoice::class)($mark, 'c2', ['level' => ['l2', 'l3'][mt_rand(0, 1)]]);
+        $mark->refresh()->update(['reason' => 'I read both, and the second page decides.']);
 
         return app(FinishMark::class)($mark);
     }
@@ -196,15 +214,24 @@ final class StandingsTest extends TestCase
 
     private function third(Assignment $assignment, Script $lead): void
     {
-        $marks = $lead->marks()->get();
-        $free = collect($this->tutors)->first(fn (User $tutor) => ! $marks->contains('marker_id', $tutor->id));
-        if (
-            $free === null || $marks->isEmpty() || $marks->contains('seat', Seat::Third) || $lead->settlement !== null
-        ) {
-            throw new Refused('no third');
-        }
-        Mark::give($lead, Seat::Third, $free->id, $assignment);
-        app(StoreStandings::class)([$lead->id]);
+        app(AskForThird::class)($lead, [SecondView::Blind, SecondView::Open][mt_rand(0, 1)], $this->coordinator);
+    }
+
+    private function offer(): MarkOffer
+    {
+        return MarkOffer::total('55', Feedback::usual(), 'Between us.');
+    }
+
+    private function draw(Assignment $assignment): void
+    {
+        $assignment->scheme->second === SecondMarks::Sample || throw new Refused('no sample');
+        $markers = array_map(fn (User $tutor) => $tutor->public_id, $this->tutors);
+        $rule = $assignment->scheme->sample();
+        $seed = Sample::seedFor($assignment);
+        $draft = app(SamplePlanning::class)->draft($assignment, SampleScope::New, $markers, $rule, $seed);
+        app(DrawSample::class)(
+            $assignment, SampleScope::New, $markers, $rule, $seed, null, $draft->digest, $this->coordinator,
+        );
     }
 
     private function shareOutOne(Assignment $assignment, Script $lead): void
@@ -216,7 +243,7 @@ final class StandingsTest extends TestCase
                 'from' => null, 'fixed' => false,
             ],
         ];
-        if ($assignment->scheme->wants(Seat::Second) && mt_rand(0, 4) > 0) {
+        if ($assignment->scheme->second === SecondMarks::Every && mt_rand(0, 4) > 0) {
             $entries[] = [
                 'script' => $lead->code, 'part' => 'second', 'marker' => $this->tutors[($marker + 1) % 4]->public_id,
                 'from' => null, 'fixed' => false,
@@ -265,6 +292,7 @@ final class StandingsTest extends TestCase
             'toSettle' => $scripts->filter(
                 fn (Script $script) => $script->lead_id === null && $done($script, Seat::First)
                 && $done($script, Seat::Second) && $open($script) && $script->result === null
+                && $script->mark(Seat::Third)?->isDone() !== false
             )->count(),
             'agreed' => $scripts->reject(fn (Script $script) => $open($script))->count(),
             'held' => $scripts->filter(

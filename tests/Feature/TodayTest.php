@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Collect\TakeHandIn;
+use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Release\ReleaseResults;
 use App\Enums\Role;
@@ -15,6 +16,7 @@ use App\Queries\TodayItem;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Marking\Seat;
 
 final class TodayTest extends TestCase
@@ -51,7 +53,9 @@ final class TodayTest extends TestCase
         $this->finish($this->markOf($this->script($assignment), Seat::Second), 'l2', 'l2');
         self::assertSame(['1 script waits to be settled by its two markers'], $this->today($this->coordinator));
 
-        app(ProposeMark::class)($this->script($assignment), $this->tutors[0], '70', 'Somewhere between the two.');
+        app(ProposeMark::class)($this->script($assignment), $this->tutors[0], MarkOffer::total(
+            '70', Feedback::usual(), 'Somewhere between the two.',
+        ));
         $proposal = $this->script($assignment)->proposals()->sole();
         app(\App\Actions\Moderate\AcceptProposal::class)($this->script($assignment), $proposal->id, $this->tutors[1]);
         self::assertSame(['* 1 result is ready to release'], $this->today($this->coordinator));
@@ -77,7 +81,9 @@ final class TodayTest extends TestCase
         $this->finish($second, 'l1', 'l1');
         self::assertContains("* {$script->code} to settle with the other marker", $this->today($first->marker));
 
-        app(ProposeMark::class)($script, $first->marker, '50', 'Half-way between our two readings.');
+        app(ProposeMark::class)($script, $first->marker, MarkOffer::total(
+            '50', Feedback::usual(), 'Half-way between our two readings.',
+        ));
         self::assertNotContains("* {$script->code} to settle with the other marker", $this->today($first->marker));
         self::assertContains("* {$script->code} to settle with the other marker", $this->today($second->marker));
     }

@@ -5,13 +5,19 @@ declare(strict_types=1);
 namespace App\Actions\Mark;
 
 use App\Actions\Moderate\SettleByRule;
+use App\Desk\Beside;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Models\Mark;
+use App\Models\Script;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Rules\RuleName;
+use YoungHarbor\Core\Marking\Sampled;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Rubric\Criterion;
 
 /**
@@ -19,6 +25,9 @@ use YoungHarbor\Core\Rubric\Criterion;
  */
 final class FinishMark
 {
+    /** Letters that a reason has at least. */
+    private const SHORTEST_REASON = 10;
+
     public function __construct(
         private readonly ChangeMark $change,
         private readonly SettleByRule $settle,
@@ -42,6 +51,7 @@ final class FinishMark
                             .' no mark. Everything you chose and wrote is kept.'
                     );
                 }
+                $this->checkReason($stored);
                 $stored->total = (string) $score->percent();
                 $stored->done_at = Carbon::now();
                 $stored->aside_reason = null;
@@ -51,11 +61,60 @@ final class FinishMark
                     ->with(seat: $done->seat, total: $done->shownTotal())
             );
             if ($done->counts) {
-                ($this->settle)($done->script->refresh());
+                $this->decideAnew($done->script->refresh(), $done);
+                ($this->settle)($done->script);
                 ($this->standings)([$done->script_id]);
             }
 
             return $done;
         });
+    }
+
+    /**
+     * Who checks a mark and sees it differently, and a third who decides, say why: others read it when they settle.
+     *
+     * @throws Refused
+     */
+    private function checkReason(Mark $mark): void
+    {
+        $asks = match (true) {
+            $mark->seat === Seat::Second && $mark->view === SecondView::Check => ! $this->agrees($mark),
+            $mark->seat === Seat::Third => $mark->script->assignment->scheme->thirdRule === RuleName::ThirdDecides,
+            default => false,
+        };
+        $asks && mb_strlen(trim($mark->reason)) < self::SHORTEST_REASON && throw new Refused(
+            $mark->seat === Seat::Third
+                ? 'Not done yet: your mark decides, so say why in a sentence, below the rubric. Everything you chose and wrote is kept.'
+                : 'Not done yet: you see something differently than the first marker, so say why in a sentence, below the rubric. Everything you chose and wrote is kept.'
+        );
+    }
+
+    /**
+     * @throws Refused while there is nothing to check
+     */
+    private function agrees(Mark $mark): bool
+    {
+        $first = Beside::of($mark)->first() ?? throw new Refused(
+            'The first mark of this script is not done, so there is nothing to check yet. Everything you chose and wrote is kept.'
+        );
+        $mark->agrees = array_filter(
+            $mark->rubricVersion->toCore()->criteria,
+            fn (Criterion $one) => ! $mark->choices->on($one->id())->setsTheSame($first->choices->on($one->id())),
+        ) === [];
+
+        return $mark->agrees;
+    }
+
+    /** A script outside the sample whose first mark now is one that must be in it waits for the next draw. */
+    private function decideAnew(Script $script, Mark $mark): void
+    {
+        if ($script->sampled !== Sampled::Out || $mark->seat !== Seat::First) {
+            return;
+        }
+        $script->load('assignment');
+        $boundaries = $script->assignment->scale()->boundaries();
+        if ($script->assignment->scheme->sample()->reasons($mark->exactTotal(), $boundaries) !== []) {
+            $script->update(['sampled' => Sampled::Undecided]);
+        }
     }
 }

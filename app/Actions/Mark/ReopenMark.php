@@ -37,7 +37,7 @@ final class ReopenMark
             $why = $stored->setRelation('script', $script)->whyItStays();
             throw_if($why !== null, new Refused((string) $why));
             $before = $stored->shownTotal();
-            $stored->counts && $script->settlement()->delete();
+            $stored->counts && $script->settlement?->undo($stored->marker);
             $stored->forceFill(
                 ['done_at' => null, 'total' => null, 'lock_version' => $stored->lock_version + 1]
             )->save();

@@ -48,7 +48,7 @@ final class StoreStandings
     {
         $marks = DB::table('marks')->whereIn('script_id', $leads)->where('counts', true)
             ->get(['script_id', 'seat', 'total', 'begun_at', 'done_at'])->groupBy('script_id');
-        $agreed = DB::table('settlements')->whereIn('script_id', $leads)->pluck('script_id')->flip();
+        $agreed = DB::table('settlements')->whereIn('script_id', $leads)->whereNull('undone_at')->pluck('script_id')->flip();
         $released = DB::table('results')->whereIn('script_id', $scripts->pluck('id'))->pluck('script_id')->flip();
         $panels = $leads->mapWithKeys(
             fn (mixed $lead) => [
@@ -73,8 +73,13 @@ final class StoreStandings
         }
         foreach ($changes as $same) {
             [$standing, $reached, $secondDone] = $same[0][1];
-            DB::table('scripts')->whereIn('id', array_column($same, 0))
-                ->update(['standing' => $standing, 'reached' => $reached, 'second_done' => $secondDone]);
+            $waits = $reached === Standing::ToSettle->value;
+            DB::table('scripts')->whereIn('id', array_column($same, 0))->update([
+                'standing' => $standing, 'reached' => $reached, 'second_done' => $secondDone,
+                // Since when, which being held meanwhile does not change.
+                'to_settle_at' => $waits ? DB::raw('COALESCE(to_settle_at, '.DB::escape(now()->toDateTimeString()).')')
+                    : null,
+            ]);
         }
     }
 

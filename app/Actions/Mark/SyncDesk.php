@@ -84,6 +84,7 @@ final class SyncDesk
             'private' => $this->text(
                 $change, $stored->private_note, fn (string $text) => $stored->private_note = $text,
             ),
+            'reason' => $this->text($change, $stored->reason, fn (string $text) => $stored->reason = $text),
             'note' => $this->note($stored, $about, $change),
             default => throw InvalidInput::at($key, 'is nothing the desk knows'),
         };

@@ -46,6 +46,7 @@ final class AcceptProposal
             }
             $settled = $stored->panel()->agreed(
                 BigDecimal::of($proposal->mark)->stripTrailingZeros(), $proposal->reason,
+                ! $proposal->choices->isEmpty(),
             );
             Settlement::keep($stored, $settled, $proposal);
             $proposal->update(['state' => 'accepted', 'accepted_by' => $marker->id]);

@@ -12,10 +12,8 @@ use App\Logbook\LogEvent;
 use App\Models\Proposal;
 use App\Models\Script;
 use App\Models\User;
-use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Figures\Figure;
-use YoungHarbor\Core\Input\Document;
 
 /**
  * One marker proposes an agreed mark to the other, with a reason. A new proposal takes the place of an open one.
@@ -31,27 +29,20 @@ final class ProposeMark
     /**
      * @throws Refused
      */
-    public function __invoke(Script $script, User $marker, string $mark, string $reason): void
+    public function __invoke(Script $script, User $marker, MarkOffer $offer): Proposal
     {
-        $value = Document::parse($mark);
-        if ($value === null || $value->isGreaterThan(100) || $value->stripTrailingZeros()->getScale() > 1) {
-            throw new Refused(
-                'The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.', 'mark',
-            );
-        }
-        DB::transaction(function () use ($script, $marker, $value, $reason): void {
+        return DB::transaction(function () use ($script, $marker, $offer): Proposal {
             $stored = $this->lockOpen($script);
             $stored->proposals()->where('state', 'open')->update(['state' => 'replaced']);
-            Proposal::query()->create(
-                [
-                    'script_id' => $stored->id, 'proposed_by' => $marker->id, 'mark' => (string) $value,
-                    'reason' => $reason,
-                ]
-            );
             $this->logbook->write(
-                Entry::of(LogEvent::MarkProposed)->on($stored)->with(mark: Figure::plain(BigDecimal::of($value)))
-                    ->because($reason)->by($marker)
+                Entry::of(LogEvent::MarkProposed)->on($stored)->with(mark: Figure::plain($offer->mark))
+                    ->because($offer->reason)->by($marker)
             );
+
+            return Proposal::query()->create([
+                'script_id' => $stored->id, 'proposed_by' => $marker->id, 'mark' => (string) $offer->mark,
+                'choices' => $offer->choices, 'feedback' => $offer->feedback, 'reason' => $offer->reason,
+            ]);
         });
     }
 }

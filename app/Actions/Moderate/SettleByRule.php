@@ -27,9 +27,9 @@ final class SettleByRule
     public function __invoke(Script $script): void
     {
         $script->load(['marks.rubricVersion', 'assignment']);
-        $settled = $script->panel()->settle($script->assignment->scheme);
+        $settled = $script->outcome();
         if ($settled instanceof OpenMark) {
-            $settled->why === WhyOpen::MarksMissing
+            in_array($settled->why, [WhyOpen::MarksMissing, WhyOpen::SampleNotDrawn], true)
                 || $this->logbook->write(Entry::of(LogEvent::LeftToMarkers)->on($script)->with(
                     why: $settled->why,
                     size: $settled->apart === null ? null : Figure::shown($settled->apart->toBigRational()),

@@ -18,6 +18,7 @@ use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Input\JsonForm;
 use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
@@ -110,9 +111,9 @@ final class SaveAssignment
         $fields = [];
         foreach ($changed as $column) {
             $inside = match ($column) {
-                'scheme' => array_diff_assoc($after->scheme->toArray(), $before->scheme->toArray()),
-                'screening' => array_diff_assoc($after->screening->toArray(), $before->screening->toArray()),
-                'release' => array_diff_assoc($after->release->toArray(), $before->release->toArray()),
+                'scheme' => self::inside($after->scheme, $before->scheme),
+                'screening' => self::inside($after->screening, $before->screening),
+                'release' => self::inside($after->release, $before->release),
                 default => null,
             };
             array_push(
@@ -120,12 +121,26 @@ final class SaveAssignment
                 ...(
                     $inside === null
                         ? [$column]
-                        : array_map(fn (string $field) => "{$column}: {$field}", array_keys($inside))
+                        : array_map(fn (string $field) => "{$column}: {$field}", $inside)
                 ),
             );
         }
 
         return $fields;
+    }
+
+    /**
+     * @return list<string> keys of a settings document whose values are others now
+     */
+    private static function inside(JsonForm $after, JsonForm $before): array
+    {
+        $old = $before->toArray();
+        $changed = array_filter(
+            $after->toArray(), fn (mixed $value, int|string $key) => $value !== ($old[$key] ?? null),
+            ARRAY_FILTER_USE_BOTH,
+        );
+
+        return array_map(strval(...), array_keys($changed));
     }
 
     /**

@@ -43,7 +43,9 @@ final class WorkOutPlan
             $parts = Planning::parts($stored);
             $now = $this->planning->marks($stored);
             $marking = array_column($markers, 'marker');
-            $works = $this->planning->works($stored, $this->planning->scripts($stored));
+            $scripts = $this->planning->scripts($stored);
+            $works = $this->planning->works($stored, $scripts);
+            $sampled = Planning::sampled($stored, $scripts);
             $people = $this->planning->markers($stored, $markers);
             $byCode = array_column($works, null, 'id');
             $byId = array_column($people, null, 'id');
@@ -57,7 +59,10 @@ final class WorkOutPlan
             $kept = array_map(
                 fn (GivenMark $mark) => new Placed($mark->code, $mark->marker, $mark->part), array_filter($now, $stays),
             );
-            $plan = MarkerPlan::make($works, $people, $seed, count($parts), null, $keepGroups, array_values($kept));
+            $plan = MarkerPlan::make(
+                $works, $people, $seed, $sampled === null ? count($parts) : 1, null, $keepGroups, array_values($kept),
+                $sampled,
+            );
             $this->remember($stored, $markers, $keepGroups);
             AllocationPlan::query()->where('assignment_id', $stored->id)->where('state', 'draft')
                 ->update(['state' => 'dropped']);

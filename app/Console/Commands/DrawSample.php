@@ -11,9 +11,9 @@ use Illuminate\Console\Command;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Formats\MarksCsv;
 use YoungHarbor\Core\Input\Document;
+use YoungHarbor\Core\Marking\Sample;
+use YoungHarbor\Core\Marking\SampledScript;
 use YoungHarbor\Core\Marking\SampleRule;
-use YoungHarbor\Core\Moderation\Sample;
-use YoungHarbor\Core\Moderation\SampledScript;
 
 /**
  * Says which scripts of a table of marks are to be marked a second time. Needs neither database nor web server.

@@ -8,8 +8,8 @@ use App\Console\AnswersInJson;
 use App\Console\OptionsAsNumbers;
 use Brick\Math\BigDecimal;
 use Illuminate\Console\Command;
+use YoungHarbor\Core\Agreement\Power;
 use YoungHarbor\Core\Input\Document;
-use YoungHarbor\Core\Moderation\Power;
 
 /**
  * Says how likely so many scripts marked twice are to show that a marker differs from the others.

@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Enums\HandInBy;
 use App\Enums\RubricState;
 use App\Extraction\FileKind;
+use App\Http\Requests\Concerns\ReadsSecondMarks;
 use App\Models\Assignment;
 use App\Models\GradeScale;
 use App\Models\Module;
@@ -29,7 +30,6 @@ use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marking\Disagreement;
 use YoungHarbor\Core\Marking\Rules\RuleName;
 use YoungHarbor\Core\Marking\Scheme;
-use YoungHarbor\Core\Marking\SecondMarks;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Release\Settings as Release;
@@ -41,6 +41,8 @@ use YoungHarbor\Core\Screening\Settings as Screening;
  */
 final class AssignmentRequest extends FormRequest
 {
+    use ReadsSecondMarks;
+
     /** What the screening settings tick. */
     /** Fields of the form that are ticked, by what they set of how scripts are screened. */
     private const TICKED = [
@@ -97,8 +99,11 @@ final class AssignmentRequest extends FormRequest
                 ),
             ],
             'pass_mark' => ['required', 'string', $number], 'tolerance' => ['required', 'string', $number],
-            'second_marking' => ['required', 'in:0,1'],
-            'settle_rule' => ['required', Rule::in(array_map(fn (RuleName $rule) => $rule->value, RuleName::ofTwo()))],
+            ...$this->secondMarkRules(),
+            'third_rule' => ['required', Rule::in(array_column(RuleName::ofThree(), 'value'))],
+            'disagreement' => ['required', Rule::enum(Disagreement::class)],
+            'settle_days' => ['required', 'integer', 'min:1', 'max:'.Scheme::MOST_DAYS],
+            'settle_rule' => ['required', Rule::in(array_column(RuleName::ofTwo(), 'value'))],
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'writing_baseline' => [
@@ -197,16 +202,7 @@ final class AssignmentRequest extends FormRequest
             'bands' => $this->input('bands') === 'kept'
                 ? $this->keptBands()
                 : GradeScale::documentsFor($this->module())[$this->input('bands')],
-            'scheme' => Scheme::fromArray([
-                // Feedback without a mark has nothing to settle.
-                'second' => (
-                    $this->boolean('second_marking')
-                    && ! $this->boolean('formative') ? SecondMarks::Every : SecondMarks::None
-                )->value,
-                'rule' => $this->input('settle_rule'), 'tolerance' => $this->input('tolerance'),
-                'pass_mark' => $this->input('pass_mark'),
-                'disagreement' => Disagreement::ItsMarkers->value,
-            ]),
+            'scheme' => $this->scheme(),
             'release' => Release::fromArray(['feedback_only' => $this->boolean('formative')]),
             'screening' => $this->screening(),
             'writing_baseline_id' => $this->filled('writing_baseline')
@@ -227,6 +223,18 @@ final class AssignmentRequest extends FormRequest
             && $assignment->rubricVersion?->rubric->public_id === $this->input('rubric');
 
         return $kept && $assignment->isPublished() ? $fields : $fields + ['rubric_version_id' => $this->versionId()];
+    }
+
+    private function scheme(): Scheme
+    {
+        return Scheme::fromArray([
+            'second' => $this->secondMarks()->value,
+            'view' => $this->input('second_view'), 'rule' => $this->input('settle_rule'),
+            'third_rule' => $this->input('third_rule'), 'tolerance' => $this->input('tolerance'),
+            'pass_mark' => $this->input('pass_mark'), 'disagreement' => $this->input('disagreement'),
+            'days' => $this->integer('settle_days'),
+            'sample' => $this->sampleFields(),
+        ]);
     }
 
     private function screening(): Screening

@@ -20,7 +20,9 @@ use YoungHarbor\Core\Allocation\Load;
 use YoungHarbor\Core\Allocation\Marker;
 use YoungHarbor\Core\Allocation\MarkerPlan;
 use YoungHarbor\Core\Allocation\Work;
+use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondMarks;
 
 /**
  * What a plan of allocation is made of: an assignment's scripts, who may mark, and what is with whom now.
@@ -118,6 +120,30 @@ final class Planning
         );
     }
 
+    /** Who could mark a script a third time: of those who may, the one with the fewest third marks. */
+    public function third(Assignment $assignment, Script $script): ?User
+    {
+        $works = $this->works($assignment, new Collection([$script]));
+        $settings = [];
+        foreach ($this->agreed($assignment) as $marker => $agreed) {
+            $agreed['marks'] && $settings[] = ['marker' => $marker, 'share' => $agreed['share'], 'sections' => null];
+        }
+        $markers = $this->markers($assignment, $settings);
+        if (array_filter($markers, fn (Marker $marker) => ! $marker->share->isZero()) === [] || count($markers) < 3) {
+            return null;
+        }
+        $kept = array_map(
+            fn (GivenMark $mark) => new Placed($mark->code, $mark->marker, $mark->part),
+            array_values(array_filter(
+                $this->marks($assignment), fn (GivenMark $mark) => in_array($mark->part, Placed::PARTS, true),
+            )),
+        );
+        $plan = MarkerPlan::make($works, $markers, $script->id, 3, kept: $kept);
+        $given = array_values(array_filter($plan->given, fn (Placed $one) => $one->part === Seat::Third->value))[0] ?? null;
+
+        return $given === null ? null : User::query()->where('public_id', $given->marker)->first();
+    }
+
     /** Whether a conflict of interest keeps a script from someone, or it is no script there is to mark. */
     public function isKeptFrom(Assignment $assignment, string $code, string $marker): bool
     {
@@ -151,15 +177,26 @@ final class Planning
     }
 
     /**
+     * The seats that are planned, of all scripts or of some.
+     *
      * @return list<Seat>
      */
     public static function parts(Assignment $assignment): array
     {
-        return array_values(
-            array_filter(
-                $assignment->scheme->seats(), fn (Seat $seat) => in_array($seat, [Seat::First, Seat::Second], true),
-            )
-        );
+        return $assignment->scheme->marksTwice() ? [Seat::First, Seat::Second] : [Seat::First];
+    }
+
+    /**
+     * Codes of the scripts that want a second mark because they are in a sample.
+     *
+     * @param  Collection<int, Script>  $scripts
+     * @return list<string>|null null where every script wants one, or none does
+     */
+    public static function sampled(Assignment $assignment, Collection $scripts): ?array
+    {
+        return $assignment->scheme->second !== SecondMarks::Sample
+            ? null
+            : array_values($scripts->where('sampled', Sampled::In)->map(fn (Script $script) => $script->code)->all());
     }
 
     /**

@@ -40,6 +40,16 @@ enum RuleName: string
         return [self::Mean, self::First, self::Higher];
     }
 
+    /**
+     * Those that settle three marks.
+     *
+     * @return list<self>
+     */
+    public static function ofThree(): array
+    {
+        return [self::ThirdDecides, self::Median, self::TwoClosest];
+    }
+
     /** As the working says what was done. */
     public function sentence(): string
     {

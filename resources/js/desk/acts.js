@@ -1,12 +1,14 @@
 /* What keys and buttons do at the desk. */
 
+import { TEXTS } from './fields.js';
+
 /** Which of so many one comes to from one of them, or from none (-1). */
 export function stepped(at, by, count) {
     return at === -1 ? (by > 0 ? 0 : count - 1) : Math.max(0, Math.min(count - 1, at + by));
 }
 
 export function bindActs(commands, { desk, notes, pages }) {
-    const criteria = [...desk.querySelectorAll('form[data-part]')].filter((form) => !['general', 'private'].includes(form.dataset.part));
+    const criteria = [...desk.querySelectorAll('form[data-part]')].filter((form) => !TEXTS.includes(form.dataset.part));
     const focusedForm = () => document.activeElement?.closest?.('form[data-part]');
     const focusOn = (form) => (form.querySelector('input:checked:not([name=na])') ?? form.querySelector('input:not([type=hidden]):not([name=na]), textarea'))?.focus();
     const step = (by) => focusOn(criteria[stepped(criteria.indexOf(focusedForm()), by, criteria.length)]);

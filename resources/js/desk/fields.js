@@ -1,8 +1,11 @@
 /*
  * The fields of the desk: what a criterion's form says, what the texts say, and what the server is known to have of each.
- * Keys are those of the outbox: mark:CRITERION, words:CRITERION, general, private.
+ * Keys are those of the outbox: mark:CRITERION, words:CRITERION, and those of TEXTS.
  */
 import { stable } from './outbox.js';
+
+/** Texts that belong to no criterion: their keys are the ids of their fields. */
+export const TEXTS = ['general', 'private', 'reason'];
 
 /** A field's name as its form has it: "partly[s3]" is ["partly", "s3"]. */
 export function partsOf(name) {
@@ -60,7 +63,10 @@ export class Fields {
     /** The text field of a key; undefined for marks. */
     text(key) {
         const [what, about] = key.split(':');
-        return { words: () => this.form(about)?.querySelector('textarea'), general: () => document.getElementById('general'), private: () => document.getElementById('private') }[what]?.();
+        if (what === 'words') {
+            return this.form(about)?.querySelector('textarea');
+        }
+        return TEXTS.includes(what) ? this.desk.querySelector(`#${what}`) ?? undefined : undefined;
     }
 
     /** What a key's field says now. */
@@ -94,15 +100,14 @@ export class Fields {
             this.learn(`mark:${id}`, values);
             this.learn(`words:${id}`, state.words[id]);
         }
-        this.learn('general', state.general);
-        this.learn('private', state.private);
+        TEXTS.forEach((key) => this.learn(key, state[key]));
     }
 
     /** What stands on the server goes into fields nobody is changing here. @param {(key: string) => boolean} isChanging */
     take(state, isChanging) {
         const values = [
             ...Object.entries(state.marks).map(([id, value]) => [`mark:${id}`, value]), ...Object.entries(state.words).map(([id, value]) => [`words:${id}`, value]),
-            ['general', state.general], ['private', state.private],
+            ...TEXTS.map((key) => [key, state[key]]),
         ];
         for (const [key, value] of values) {
             if (!isChanging(key) && stable(this.known(key)) !== stable(value)) {
@@ -121,7 +126,7 @@ export class Fields {
             }
             const { part } = form.dataset;
             if (target.matches('textarea')) {
-                const key = ['general', 'private'].includes(part) ? part : `words:${part}`;
+                const key = TEXTS.includes(part) ? part : `words:${part}`;
                 changed(key, this.known(key), target.value);
             } else if (target.name) {
                 this.#keepApart(form, target);

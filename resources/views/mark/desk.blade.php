@@ -1,5 +1,5 @@
 @php
-    use YoungHarbor\Core\Rubric\CommentCriterion;
+    use YoungHarbor\Core\Marking\SecondView;
     $locked = $mark->isClosed();
     $stays = $locked ? $mark->whyItStays() : null;
     $key = fn (string $command): string => $keys[$command] ?? '';
@@ -148,6 +148,8 @@
                 hidden>Sign in, in another tab</a>
                 <button class="link" type="button" data-take-away hidden>save it as a file</button></div>
             @include('mark.total')
+            @if ($waiting)<p class="notice m-3">The first mark of this script is not done, so there is nothing to check
+                yet. It is at the end of your queue until then.</p>@endif
             <div class="rails" tabindex="-1">
                 @foreach ($rubric->criteria as $criterion)
                     @php
@@ -170,6 +172,7 @@
                                 </span>
                             </x-mark-criterion>
                             <div data-clash="mark"></div>
+                            @include('mark.beside-criterion')
                             <label class="sr-only" for="c-{{ $id }}">Comment on {{ $criterion->title() }}</label>
                             <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $id }}" name="comment"
                                 rows="1" dir="auto" placeholder="comment on {{ Str::lower(
@@ -207,6 +210,20 @@
                             $mark) }}">comments as a file</a>
                     </div>
                 </div>
+                @include('mark.beside')
+                @if ($mark->asksWhy())
+                    <form class="criterion" data-part="reason" method="post"
+                        action="{{ route('mark.comment', $mark) }}">
+                        @csrf @method('put')
+                        <fieldset @disabled($locked)><label class="font-bold"
+                            for="reason">{{ __('mark.why.'.$mark->seat->value) }}</label>
+                            <p class="hint">{{ __('mark.why_hint') }}</p>
+                            <textarea class="input mt-1 field-sizing-content" id="reason" name="reason" rows="2"
+                                dir="auto">{{ $mark->reason }}</textarea>
+                            <div data-clash="words"></div>
+                            <noscript><button class="button mt-1">Save</button></noscript></fieldset>
+                    </form>
+                @endif
                 <div class="criterion" id="attachments">@include('mark.attachments')</div>
                 <details class="criterion" @if ($mark->private_note !== '') open @endif>
                     <summary><b>For staff only</b> <span class="quiet small">no student ever sees it</span></summary>
@@ -238,9 +255,17 @@
                 @else
                     <button class="button" type="button" data-opens="aside"
                         data-do="aside">{{ $mark->aside_reason === null ? 'Set aside' : 'Set aside …' }}</button>
+                    @if ($mark->view === SecondView::Check && $beside->isNotEmpty() && $mark->choices->isEmpty())
+                        <form method="post" action="{{ route('mark.take-first', $mark) }}">@csrf
+                            <button class="button">Propose another</button></form>
+                        <form method="post" action="{{ route('mark.agree', [$mark, ...$filter]) }}" data-after-saving>
+                            @csrf<input type="hidden" name="seen" value="{{ $beside->first()->lock_version }}">
+                            <button class="button primary" data-do="done">Agree with {{ $beside->first()->shownTotal() }}</button></form>
+                    @elseif (! $waiting)
                     <form method="post" action="{{ route('mark.done', [$mark, ...$filter]) }}" data-after-saving>
                         @csrf<button class="button primary"
                         data-do="done">{{ $queue['open'] > 1 ? 'Done, next' : 'Done' }}</button></form>
+                    @endif
                 @endif
             </div>
         </section>

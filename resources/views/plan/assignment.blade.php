@@ -4,7 +4,9 @@
     $scheme = $a?->scheme ?? YoungHarbor\Core\Marking\Scheme::usual();
     $screening = $a?->screening ?? YoungHarbor\Core\Screening\Settings::usual();
     $feedbackOnly = $a?->release->feedbackOnly ?? false;
-    $twice = $scheme->wants(YoungHarbor\Core\Marking\Seat::Second);
+    $words = fn (string $key, array $cases): array => collect($cases)
+        ->mapWithKeys(fn ($case) => [$case->value => __("plan.{$key}.{$case->value}")])->all();
+    $sample = $scheme->sample();
     $rubricId = $a?->rubricVersion?->rubric->public_id;
     $options = ['' => 'Choose one']
         + $rubrics->mapWithKeys(
@@ -33,9 +35,6 @@
             'required' => true],
         ['id' => 'people', 'kind' => 'words', 'label' => 'People who helped me, and with what', 'required' => true],
     ]);
-    $rulesOfTwo = array_column(
-        array_map(fn ($rule) => [$rule->value, __('plan.rule_choice.'.$rule->value)],
-        YoungHarbor\Core\Marking\Rules\RuleName::ofTwo()), 1, 0);
     $kinds = old('kinds', $a?->handin_kinds
         ?? [...array_column(App\Extraction\FileKind::documents(), 'value'), 'typed']);
     $inWords = [
@@ -50,8 +49,7 @@
             $a?->cap ? 'at most '.$plain($a->cap).' marks' : '',
         ])),
         'settle' => $feedbackOnly ? 'feedback without a mark'
-            : ($twice ? 'every script twice, blind; within '.$plain($scheme->tolerance).' marks '.__(
-            'plan.rule.'.$scheme->rule->value) : 'one mark a script'),
+            : App\Wording\SecondMarking::short($scheme),
         'screen' => 'passages of '.$screening->minWords.' words; look from '.$plain(
             $screening->look).' %, closely from '.$plain($screening->lookClosely).' %'.($screening->web
             ? '; with the open web' : '').'; '.lcfirst(__('screen.seen.'.$screening->seen->value)),
@@ -237,31 +235,7 @@
                             :hint="$told ? 'Can be dropped: empty it.' : 'Empty: no cap.'" />
                     </div>
                 </details>
-                <details class="fold" {{ $fold('formative', 'second_marking', 'tolerance', 'settle_rule', 'pass_mark',
-                    'bands') }}>
-                    <summary><b>How marks settle</b> <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
-                    <div class="grid sm:grid-cols-2 gap-x-4">
-                        <x-choice name="formative" :locked="$marked" label="Students get"
-                            :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']"
-                            :value="(int) $feedbackOnly" />
-                        <x-choice name="second_marking" :locked="$marked" label="Second marking"
-                            :options="['1' => 'Every script, blind', '0' => 'One mark a script']"
-                            :value="(int) $twice" />
-                        <x-field name="tolerance" :locked="$marked" label="Tolerance" inputmode="decimal"
-                            :value="$plain($scheme->tolerance)"
-                            hint="Marks no further apart than this settle by the rule." />
-                        <x-choice name="settle_rule" :locked="$marked" label="Within it" :options="$rulesOfTwo"
-                            :value="$scheme->rule->value" />
-                        <x-field name="pass_mark" :locked="$marked" label="Pass line" inputmode="decimal"
-                            :value="$plain($scheme->passMark)"
-                            hint="Nothing settles by itself across it. It is held against the markers’ totals, before lateness and length come off." />
-                        <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions"
-                            :value="$bandKey" />
-                        <p class="hint self-center">
-                            <a href="{{ route('bands.index',
-                            $module) }}">The bands, and how a mark finds its band</a></p>
-                    </div>
-                </details>
+                @include('plan.settling')
                 <details class="fold" id="screening"
                     {{ $fold('overlap_min_words', 'overlap_seen', 'overlap_look', 'overlap_look_closely') }}>
                     <summary><b>Screening</b> <span class="quiet small">{{ $inWords['screen'] }}</span></summary>

@@ -22,7 +22,7 @@
                 @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />
                     @if ($d['first_working'] !== [])<p class="quiet small mt-3">
-                        The first mark, criterion by criterion:</p><x-working
+                        {{ __('release.levels_of.'.($d['levels_of'] ?? 'first')) }}</p><x-working
                         :lines="$d['first_working']" />@endif</div>
                 </details>@endisset
                 @if ($d['general_comment'] !== '')
@@ -45,8 +45,8 @@
                             dir="auto">{{ $one['written'] }}</p>@endif</div>
                 @endforeach
                 @if ($d['two_marks'])<p class="quiet small mt-4">
-                    Two markers marked your work without seeing each other’s marks. The levels and comments here are the first marker’s; the mark is the one settled from both.
-                    </p>@endif
+                    {{ __('release.second_view.'.($d['second_view'] ?? 'blind')) }}
+                    {{ __('release.whose_levels.'.($d['levels_of'] ?? 'first')) }}</p>@endif
             </div>
         </aside>
         <div class="lg:order-1">

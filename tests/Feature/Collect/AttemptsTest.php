@@ -189,7 +189,7 @@ final class AttemptsTest extends TestCase
         $form = [
             'title' => 'Salt', 'brief' => 'Write.', 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'due_at' => $assignment->due_at?->copy()->setTimezone('Europe/London')->addHour()->format('Y-m-d\TH:i'),
-            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '1',
+            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', ...self::SECOND_MARKS,
             'settle_rule' => 'mean', 'overlap_seen' => 'start', 'lock_version' => $assignment->lock_version,
         ];
         $this->actingAs($this->coordinator)

@@ -40,7 +40,7 @@ final class AssignmentRulesTest extends TestCase
         return [
             'title' => 'Salt', 'brief' => 'Write.', 'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'due_at' => $at($assignment->due_at), 'closes_at' => $at($assignment->closes_at),
-            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '0', 'settle_rule' => 'mean',
+            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', ...self::ONE_MARK, 'settle_rule' => 'mean',
             'overlap_seen' => 'start', 'lock_version' => $assignment->lock_version, ...$fields,
         ];
     }
@@ -218,7 +218,7 @@ final class AssignmentRulesTest extends TestCase
         self::assertTrue(Handin::query()->sole()->late);
         $this->actingAs($this->coordinator)->put(
             route('plan.update', $assignment),
-            $this->form($assignment->refresh(), ['second_marking' => '1', 'due_at' => '2026-11-25T10:00']),
+            $this->form($assignment->refresh(), [...self::SECOND_MARKS, 'due_at' => '2026-11-25T10:00']),
         )
             ->assertSessionHas('said', fn (string $said) => str_contains($said, 'none is late now'));
         self::assertFalse(Handin::query()->sole()->late);
@@ -391,7 +391,7 @@ final class AssignmentRulesTest extends TestCase
 
         $this->put(
             route('plan.update', $assignment),
-            $this->form($assignment, ['second_marking' => '1', 'bands' => $scale->public_id]),
+            $this->form($assignment, [...self::SECOND_MARKS, 'bands' => $scale->public_id]),
         )->assertSessionHasNoErrors();
         $this->put(
             route('bands.update', $scale),
@@ -403,7 +403,7 @@ final class AssignmentRulesTest extends TestCase
         $this->get(route('plan.edit', $assignment))->assertSee('Three (as it was)');
         $this->put(
             route('plan.update', $assignment),
-            $this->form($assignment, ['second_marking' => '1', 'bands' => 'kept', 'title' => 'Salted']),
+            $this->form($assignment, [...self::SECOND_MARKS, 'bands' => 'kept', 'title' => 'Salted']),
         )->assertSessionHasNoErrors();
         self::assertCount(3, $assignment->refresh()->scale()->bands);
 

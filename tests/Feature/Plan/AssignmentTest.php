@@ -17,7 +17,7 @@ final class AssignmentTest extends TestCase
     private function form(array $fields = []): array
     {
         return ['title' => 'Salt', 'brief' => 'Write.', 'rubric' => '', 'opens_at' => '', 'due_at' => '2026-12-04T12:00', 'closes_at' => '2026-12-07T12:00', 'promised_on' => '2026-12-20',
-            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '1', 'settle_rule' => 'mean', 'overlap_seen' => 'start', ...$fields];
+            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', ...self::SECOND_MARKS, 'settle_rule' => 'mean', 'overlap_seen' => 'start', ...$fields];
     }
 
     public function test_an_assignment_is_planned_checked_and_opened(): void

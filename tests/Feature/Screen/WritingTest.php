@@ -234,7 +234,7 @@ final class WritingTest extends TestCase
             'title' => $assignment->title, 'brief' => $assignment->brief,
             'rubric' => $assignment->rubricVersion?->rubric->public_id,
             'due_at' => $assignment->due_at?->addMinute()->timezone('Europe/London')->format('Y-m-d\TH:i'),
-            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', 'second_marking' => '1',
+            'bands' => 'classes', 'pass_mark' => '40', 'tolerance' => '5', ...self::SECOND_MARKS,
             'settle_rule' => 'mean', 'overlap_seen' => 'start',
             'closes_at' => $assignment->closes_at?->addMinute()->timezone('Europe/London')->format('Y-m-d\TH:i'),
             'lock_version' => $assignment->refresh()->lock_version, 'writing_baseline' => $this->baseline->public_id,

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Mark;
 
+use App\Actions\Mark\AgreeWithFirst;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\ReopenMark;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SaveDeskSettings;
 use App\Actions\Mark\SetAside;
+use App\Actions\Mark\TakeUpFirst;
 use App\Actions\Mark\TakeUpTogether;
+use App\Desk\Beside;
 use App\Desk\DeskKeys;
 use App\Desk\DeskQueue;
 use App\Desk\DeskState;
@@ -18,6 +21,7 @@ use App\Documents\HandinCopies;
 use App\Exceptions\Refused;
 use App\Handins\WorkReader;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Mark\AgreeRequest;
 use App\Http\Requests\Mark\ChoiceRequest;
 use App\Http\Requests\Mark\CommentRequest;
 use App\Http\Requests\Mark\DeskSettingsRequest;
@@ -76,6 +80,8 @@ final class DeskController extends Controller
             'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)
                 ->where('text', '!=', '')->get(),
+            'beside' => $beside = Beside::of($mark), 'besideNotes' => $this->notesBeside($beside, $state),
+            'waiting' => Beside::isWaiting($mark),
             'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
             'sets' => $this->sets($sets),
             'config' => $this->config(
@@ -131,6 +137,40 @@ final class DeskController extends Controller
                 : redirect()->route('mark.desk', [$next, ...$filter])
         )
             ->with('said', "{$mark->script->code} is done.".($next === null ? ' Nothing is left in your queue.' : ''));
+    }
+
+    /** The checker agrees with the first mark, in one step. */
+    public function agree(AgreeRequest $request, Mark $mark, AgreeWithFirst $agree, DeskQueue $queue): RedirectResponse
+    {
+        $agree($mark, $request->integer('seen'));
+        $filter = DeskQueue::filter($request->query());
+        $next = $queue->nextOpen($mark, $filter);
+
+        return (
+            $next === null
+                ? redirect()->route('mark.index', $mark->script->assignment)
+                : redirect()->route('mark.desk', [$next, ...$filter])
+        )->with('said', "You agreed with the first mark of {$mark->script->code}.");
+    }
+
+    /** The checker begins from what the first mark set. */
+    public function takeFirst(Mark $mark, TakeUpFirst $takeUp): RedirectResponse
+    {
+        $this->authorize('open', $mark);
+        $takeUp($mark);
+
+        return redirect()->route('mark.desk', $mark)->with(
+            'said', 'The rails stand where the first marker set them. Change what you see differently, and say why.',
+        );
+    }
+
+    /**
+     * @param  Collection<int, Mark>  $beside
+     * @return array<string, array<string, array<string, mixed>>> comments by seat and id
+     */
+    private function notesBeside(Collection $beside, DeskState $state): array
+    {
+        return array_merge([], ...$beside->map(fn (Mark $mark) => [$mark->seat->value => $state->notes($mark)])->all());
     }
 
     public function reopen(Mark $mark, ReopenMark $reopen): RedirectResponse

@@ -4,54 +4,46 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Moderate;
 
-use App\Actions\Moderate\AcceptProposal;
-use App\Actions\Moderate\ProposeMark;
+use App\Desk\DeskState;
 use App\Http\Controllers\Controller;
-use App\Http\Requests\Moderate\AcceptProposalRequest;
-use App\Http\Requests\Moderate\ProposeMarkRequest;
 use App\Logbook\LogEvent;
 use App\Logbook\Reading;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
 use App\Models\Mark;
+use App\Models\Sample;
 use App\Models\Script;
-use App\Policies\AssignmentPolicy;
+use App\Models\Settlement;
+use App\Models\SettleMessage;
+use App\Queries\Moderate\ModerationQueue;
 use App\Wording\Settling;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use YoungHarbor\Core\Marking\CriterionGap;
 use YoungHarbor\Core\Marking\OpenMark;
 use YoungHarbor\Core\Marking\Seat;
-use YoungHarbor\Core\Marking\Standing;
 
 /**
  * Two marks a script: which settled by the rule, which the markers have to settle, and where they do.
  */
 final class ModerateController extends Controller
 {
-    public function index(Request $request, Assignment $assignment, AssignmentPolicy $policy): View
+    public function __construct(private readonly DeskState $desk)
+    {
+    }
+
+    public function index(Request $request, Assignment $assignment): View
     {
         $this->authorize('viewModeration', $assignment);
-        $person = $this->person($request);
-        $all = $policy->viewAllMarks($person, $assignment);
-        $scripts = $assignment->scripts()->whereHas(
-            'marks', fn ($query) => $all ? $query : $query->where('marker_id', $person->id),
-        )
-            ->with(['marks.rubricVersion', 'marks.marker:id,name', 'settlement', 'result'])->get()
-            // A marker never learns anything of the other mark before both are in.
-            ->filter(fn (Script $script) => $all || $script->marks->every(fn (Mark $mark) => $mark->isDone()))
-            ->sortBy(
-                fn (Script $script) => [$script->standing === Standing::ToSettle ? 0 : 1, $script->code]
-            )->values();
+        $queue = ModerationQueue::of($assignment, $this->person($request), $request->query('show'));
+        $counts = $queue->counts();
 
-        return view(
-            'moderate.index',
-            [
-                'assignment' => $assignment, 'scripts' => $scripts, 'all' => $all,
-                'toSettle' => $scripts->filter(fn (Script $script) => $script->standing === Standing::ToSettle),
-            ],
-        );
+        return view('moderate.index', [
+            'assignment' => $assignment, 'queue' => $queue, 'counts' => $counts, 'scripts' => $queue->page(),
+            'next' => $queue->firstToSettle(), 'samples' => Sample::query()->where('assignment_id', $assignment->id)
+                ->withCount('scripts')->orderBy('number')->get(),
+        ]);
     }
 
     /**
@@ -71,7 +63,7 @@ final class ModerateController extends Controller
     /** Why the rule leaves a script to its markers; null when it does not. */
     private function whyOpen(Script $script): ?string
     {
-        $outcome = $script->panel()->settle($script->assignment->scheme);
+        $outcome = $script->outcome();
 
         return $outcome instanceof OpenMark ? Settling::why($outcome) : null;
     }
@@ -79,43 +71,36 @@ final class ModerateController extends Controller
     public function show(Request $request, Script $script): View
     {
         $this->authorize('viewModeration', $script);
-        $script->load(
-            [
-                'marks.marker:id,name', 'marks.rubricVersion',
-                'marks.comments' => fn ($query) => $query->whereNull('gone_at')->orderBy('id'), 'settlement',
-                'assignment.module', 'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id'),
-            ]
-        );
-        $first = $script->mark(Seat::First);
-        $second = $script->mark(Seat::Second);
+        $script->load([
+            'marks.marker:id,name', 'marks.rubricVersion', 'settlement', 'assignment.module', 'inSample',
+            'proposals' => fn ($query) => $query->with('proposer:id,name')->latest('id'),
+        ]);
+        $done = $script->marks->filter(fn (Mark $mark) => $mark->isDone())
+            ->sortBy(fn (Mark $mark) => array_search($mark->seat, Seat::cases(), true))->values();
+        [$first, $second] = [$script->mark(Seat::First), $script->mark(Seat::Second)];
         $both = $first?->isDone() && $second?->isDone();
+        $person = $this->person($request);
 
         return view('moderate.show', [
-            'script' => $script, 'assignment' => $script->assignment, 'first' => $first, 'second' => $second,
+            'script' => $script, 'assignment' => $script->assignment, 'done' => $done, 'first' => $first,
+            'second' => $second,
             // What was marked, which a later attempt does not replace.
             'read' => ($first ?? $second)?->handin()->with('files')->first() ?? $script->currentHandin ?? abort(404),
             'rubric' => $first?->rubricVersion->toCore(),
+            'gaps' => $both && $first->rubric_version_id === $second->rubric_version_id
+                ? CriterionGap::between($first->score(), $second->score())
+                : [],
+            'notes' => $done->mapWithKeys(fn (Mark $mark) => [$mark->seat->value => $this->desk->notes($mark)])->all(),
             'why' => $both ? $this->whyOpen($script) : null,
-            'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $this->person($request)->id),
+            'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $person->id),
             'open' => $script->proposals->firstWhere('state', 'open'),
+            'said' => SettleMessage::query()->where('script_id', $script->id)->with('author:id,name')->orderBy('id')
+                ->get(),
+            'undone' => Settlement::query()->where('script_id', $script->id)->whereNotNull('undone_at')->latest('id')
+                ->get(),
+            'around' => ModerationQueue::of($script->assignment, $person, $request->query('show'))->around($script),
+            'show' => is_string($request->query('show')) ? ['show' => $request->query('show')] : [],
             ...$this->log($script),
         ]);
-    }
-
-    public function propose(ProposeMarkRequest $request, Script $script, ProposeMark $propose): RedirectResponse
-    {
-        $fields = $request->validated();
-        $propose($script, $this->person($request), trim($fields['mark']), $fields['reason']);
-
-        return redirect()->route('moderate.show', $script)
-            ->with('said', 'Proposed. The other marker sees it on Today.');
-    }
-
-    public function accept(AcceptProposalRequest $request, Script $script, AcceptProposal $accept): RedirectResponse
-    {
-        $fields = $request->validated();
-        $accept($script, (int) $fields['proposal'], $this->person($request));
-
-        return redirect()->route('moderate.show', $script)->with('said', "{$script->code} is settled.");
     }
 }

@@ -11,6 +11,7 @@ use App\Enums\Role;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\AssignmentRequest;
 use App\Http\Requests\Plan\CopyAssignmentRequest;
+use App\Http\Requests\Plan\ForecastRequest;
 use App\Models\Assignment;
 use App\Models\GradeScale;
 use App\Models\Membership;
@@ -18,16 +19,24 @@ use App\Models\Module;
 use App\Models\WritingBaseline;
 use App\Queries\Plan\RubricChange;
 use App\Queries\Plan\RubricLibrary;
+use App\Queries\Plan\SecondMarkForecast;
 use App\Wording\ChangeEffects;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marks\BandScale;
 
 /**
  * Planning an assignment: making it, changing it, opening it to students.
  */
 final class AssignmentController extends Controller
 {
+    public function __construct(private readonly SecondMarkForecast $forecasts)
+    {
+    }
+
     /** Leads each person to where their work on the assignment is. */
     public function show(Request $request, Assignment $assignment): RedirectResponse
     {
@@ -72,6 +81,15 @@ final class AssignmentController extends Controller
 
         return redirect()->route('plan.edit', $assignment)
             ->with('said', implode(' ', ['Saved.', ...$touches->between($before, $saved)]));
+    }
+
+    /** What second marks as they stand in the form will mean, in a sentence. */
+    public function forecast(ForecastRequest $request, Module $module): Response
+    {
+        $scales = GradeScale::documentsFor($module);
+        $scale = $scales[(string) $request->input('bands')] ?? $scales['classes'];
+
+        return response(e($this->forecasts->of($module, $request->scheme(), BandScale::fromArray($scale))));
     }
 
     public function open(Assignment $assignment, OpenAssignment $open): RedirectResponse
@@ -122,6 +140,10 @@ final class AssignmentController extends Controller
             'baselines' => WritingBaseline::query()->where('module_id', $module->id)->orderBy('name')->get(),
             'handedIn' => $assignment?->scripts()->whereNotNull('current_handin_id')->count() ?? 0,
             'withMarkers' => $assignment?->scripts()->whereHas('marks')->exists() ?? false,
+            'forecast' => $this->forecasts->of(
+                $module, $assignment->scheme ?? Scheme::usual(),
+                $assignment?->scale() ?? BandScale::fromArray(GradeScale::documentsFor($module)['classes']),
+            ),
             'modules' => Module::query()
                 ->whereIn(
                     'id',

@@ -14,8 +14,10 @@ use App\Http\Requests\Release\RevealNamesRequest;
 use App\Models\Assignment;
 use App\Models\Script;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
-use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Sampled;
+use YoungHarbor\Core\Marking\SecondMarks;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Marks\FinalMark;
 use YoungHarbor\Core\Release\ReadyCheck;
@@ -48,7 +50,9 @@ final class ReleaseController extends Controller
 
         return view('release.index', [
             'assignment' => $assignment,
-            'check' => ReadyCheck::of($standings, $assignment->scheme->wants(Seat::Second)), 'scripts' => $scripts,
+            'check' => ReadyCheck::of(
+                $standings, $assignment->scheme->marksTwice(), $this->undecided($assignment, $scripts),
+            ), 'scripts' => $scripts,
             'standings' => $standings, 'finals' => $finals,
             'below' => $assignment->release->feedbackOnly
                 ? []
@@ -63,6 +67,19 @@ final class ReleaseController extends Controller
                 fn (Script $script) => $script->result !== null && $script->result->first_opened_at === null
             )->count(),
         ]);
+    }
+
+    /**
+     * @param  Collection<int, Script>  $scripts
+     * @return list<string>|null codes of scripts of which no sample has been drawn; null where none is
+     */
+    private function undecided(Assignment $assignment, Collection $scripts): ?array
+    {
+        return $assignment->scheme->second !== SecondMarks::Sample
+            ? null
+            : array_values($scripts->filter(
+                fn (Script $script) => $script->leadScript()->sampled === Sampled::Undecided,
+            )->map(fn (Script $script) => $script->code)->all());
     }
 
     public function store(

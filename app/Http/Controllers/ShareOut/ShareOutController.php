@@ -62,7 +62,7 @@ final class ShareOutController extends Controller
                     fn ($query) => $query->whereDoesntHave(
                         'marks', fn ($marks) => $marks->where('seat', Seat::First),
                     )->when(
-                        $assignment->scheme->wants(Seat::Second),
+                        $assignment->scheme->marksTwice(),
                         fn ($query) => $query->orWhereDoesntHave(
                             'marks', fn ($marks) => $marks->where('seat', Seat::Second),
                         ),

@@ -25,6 +25,7 @@ final class CommentRequest extends GuardedRequest
     {
         return [
             'general_comment' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
+            'reason' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
             'private_note' => ['nullable', 'string', 'max:'.SyncDesk::LONGEST],
         ];
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Moderation;
+namespace YoungHarbor\Core\Agreement;
 
 /**
  * Who marks with whom, and what differences between markers that can show.

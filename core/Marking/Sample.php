@@ -2,16 +2,13 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Moderation;
+namespace YoungHarbor\Core\Marking;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marking\SampleReason;
-use YoungHarbor\Core\Marking\SampleRule;
-use YoungHarbor\Core\Marking\WhySampled;
 
 /**
  * Which scripts of a cohort are marked a second time. The same marks, rule and seed give the same sample.

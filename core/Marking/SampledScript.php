@@ -2,11 +2,9 @@
 
 declare(strict_types=1);
 
-namespace YoungHarbor\Core\Moderation;
+namespace YoungHarbor\Core\Marking;
 
 use Brick\Math\BigRational;
-use YoungHarbor\Core\Marking\SampleReason;
-use YoungHarbor\Core\Marking\WhySampled;
 
 /**
  * A script that is marked a second time: why, and how likely it was to be.

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Moderate;
+
+use App\Exceptions\Refused;
+use Brick\Math\BigDecimal;
+use YoungHarbor\Core\Input\Document;
+use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Rubric\Criterion;
+use YoungHarbor\Core\Rubric\CriterionMarks;
+use YoungHarbor\Core\Rubric\MarkForm;
+use YoungHarbor\Core\Rubric\Rubric;
+use YoungHarbor\Core\Rubric\Scorer;
+
+/**
+ * A mark that someone offers for a script, with what its student is to read.
+ */
+final readonly class MarkOffer
+{
+    /**
+     * @param  BigDecimal  $mark  out of 100
+     * @param  CriterionMarks  $choices  empty where only a total is offered; else the mark is their total
+     */
+    private function __construct(
+        public BigDecimal $mark,
+        public CriterionMarks $choices,
+        public Feedback $feedback,
+        public string $reason,
+    ) {
+    }
+
+    /**
+     * @throws Refused for what is no mark
+     */
+    public static function total(string $mark, Feedback $feedback, string $reason): self
+    {
+        $value = Document::parse($mark);
+        if ($value === null || $value->isGreaterThan(100) || $value->stripTrailingZeros()->getScale() > 1) {
+            throw new Refused(
+                'The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.', 'mark',
+            );
+        }
+
+        return new self($value->stripTrailingZeros(), CriterionMarks::usual(), $feedback, $reason);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $forms  of criteria, by id, as the rails send them
+     *
+     * @throws Refused for what a criterion cannot have, or one without a mark
+     */
+    public static function byCriterion(Rubric $rubric, array $forms, Feedback $feedback, string $reason): self
+    {
+        $choices = CriterionMarks::usual();
+        try {
+            foreach ($rubric->criteria as $criterion) {
+                $form = $forms[$criterion->id()] ?? [];
+                $choices = $choices->with($criterion->id(), MarkForm::mark($criterion, is_array($form) ? $form : []));
+            }
+            $score = Scorer::score($rubric, $choices);
+        } catch (InvalidInput $e) {
+            throw new Refused(implode('; ', array_map(strval(...), $e->faults)).'. Nothing was proposed.', 'criteria');
+        }
+        $missing = array_map(fn (Criterion $criterion) => $criterion->title(), $score->missing());
+        $missing === [] || throw new Refused(
+            'Not proposed yet: '.implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have').' no mark.',
+            'criteria',
+        );
+
+        return new self($score->percent(), $choices, $feedback, $reason);
+    }
+
+    public function isByCriterion(): bool
+    {
+        return ! $this->choices->isEmpty();
+    }
+}

@@ -1,0 +1,73 @@
+@php
+    use YoungHarbor\Core\Marking\Disagreement;
+    use YoungHarbor\Core\Marking\Rules\RuleName;
+    use YoungHarbor\Core\Marking\SecondMarks;
+    use YoungHarbor\Core\Marking\SecondView;
+    $ticked = fn (string $name, bool $now): bool => (bool) old($name, $errors->any() ? null : $now);
+    $sampling = ['sample_share', 'sample_least', 'sample_near', 'sample_root', 'sample_fails', 'sample_top'];
+@endphp
+<details class="fold" id="settling" {{ $fold('formative', 'second_marking', 'second_view', 'tolerance', 'settle_rule',
+    'third_rule', 'disagreement', 'settle_days', 'pass_mark', 'bands', ...$sampling) }}>
+    <summary><b>Second marks, and how marks settle</b>
+        <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
+    <div @unless ($marked) hx-get="{{ route('plan.forecast', $module) }}" hx-trigger="change"
+        hx-include="{{ implode(', ', array_map(fn ($name) => "[name={$name}]", ['formative', 'second_marking', 'second_view',
+        'bands', ...$sampling])) }}" hx-target="#forecast" @endunless>
+        <div class="grid sm:grid-cols-2 gap-x-4">
+            <x-choice name="formative" :locked="$marked" label="Students get"
+                :options="['0' => 'a mark with feedback', '1' => 'feedback without a mark']"
+                :value="(int) $feedbackOnly" />
+            <x-choice name="second_marking" :locked="$marked" label="Marked a second time"
+                :options="$words('second_choice', SecondMarks::cases())" :value="$scheme->second->value" />
+            <x-choice name="second_view" :locked="$marked" label="The second marker sees"
+                :options="$words('view_choice', SecondView::cases())" :value="$scheme->view->value"
+                hint="Only marks made without seeing the other show whether people mark alike." />
+        </div>
+        <p class="notice small" id="forecast">{{ $forecast }}</p>
+        <fieldset class="mb-3"><legend class="label">The sample, where one is marked twice</legend>
+            <div class="grid sm:grid-cols-3 gap-x-4">
+                <div class="mb-3">
+                    <label class="block py-1"><input type="checkbox" name="sample_fails" value="1"
+                        @checked($ticked('sample_fails', $sample->fails)) @disabled($marked !== null)>
+                        Every fail</label>
+                    <label class="block py-1"><input type="checkbox" name="sample_top" value="1"
+                        @checked($ticked('sample_top', $sample->top)) @disabled($marked !== null)>
+                        Every script in the top band</label>
+                    @if ($marked !== null)
+                        @foreach (['sample_fails' => $sample->fails, 'sample_top' => $sample->top,
+                            'sample_root' => $sample->root] as $name => $is)@if ($is)
+                            <input type="hidden" name="{{ $name }}" value="1">@endif @endforeach
+                    @endif
+                </div>
+                <x-field name="sample_near" :locked="$marked" label="Within so many marks of a boundary"
+                    inputmode="decimal" :value="$sample->near === null ? '' : $plain($sample->near)"
+                    hint="Empty: not for that." />
+                <div></div>
+                <x-field name="sample_share" :locked="$marked" label="Drawn from the rest, percent of all"
+                    inputmode="decimal" :value="$plain($sample->share->multipliedBy(100))" />
+                <x-field name="sample_least" :locked="$marked" label="Drawn at least, scripts" inputmode="numeric"
+                    :value="$sample->least" />
+                <label class="block py-1 self-center"><input type="checkbox" name="sample_root" value="1"
+                    @checked($ticked('sample_root', $sample->root)) @disabled($marked !== null)>
+                    At least the square root of all scripts</label>
+            </div>
+        </fieldset>
+    </div>
+    <div class="grid sm:grid-cols-2 gap-x-4">
+        <x-field name="tolerance" :locked="$marked" label="Tolerance" inputmode="decimal"
+            :value="$plain($scheme->tolerance)" hint="Marks no further apart than this settle by the rule." />
+        <x-choice name="settle_rule" :locked="$marked" label="Two marks within it settle to"
+            :options="$words('rule_choice', RuleName::ofTwo())" :value="$scheme->rule->value" />
+        <x-choice name="disagreement" :locked="$marked" label="When two markers do not agree in time"
+            :options="$words('disagreement_choice', Disagreement::cases())" :value="$scheme->disagreement->value" />
+        <x-field name="settle_days" :locked="$marked" label="In time means within days" inputmode="numeric"
+            :value="$scheme->days" hint="Counted from when both marks are done." />
+        <x-choice name="third_rule" :locked="$marked" label="Once there is a third mark"
+            :options="$words('rule_choice', RuleName::ofThree())" :value="$scheme->thirdRule->value" />
+        <x-field name="pass_mark" :locked="$marked" label="Pass line" inputmode="decimal"
+            :value="$plain($scheme->passMark)"
+            hint="Nothing settles by itself across it. It is held against the markers’ totals, before lateness and length come off." />
+        <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
+        <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
+    </div>
+</details>
