@@ -93,6 +93,7 @@ enum LogEvent: string
     case ProposalAccepted = 'moderate.proposal-accepted';
     case MarkDecided = 'moderate.mark-decided';
     case SettledOpened = 'moderate.settled-opened';
+    case SettlingReminded = 'moderate.settling-reminded';
     case ThirdAsked = 'moderate.third-asked';
     // Release
     case ScriptHeld = 'release.script-held';

@@ -14,6 +14,9 @@ use App\Models\User;
 use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Fairway\Counts;
+use YoungHarbor\Core\Marking\Disagreement;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Marking\Standing;
 
 /**
@@ -128,7 +131,22 @@ final class Today
                 'promised',
             );
         }
-        if ($n->toSettle > 0) {
+        if ($n->undecided > 0 && $n->firstDone >= $n->handedIn) {
+            $items[] = $item(
+                trans_choice('moderate.today.undecided', $n->undecided, ['count' => $n->undecided]), 'sample.index',
+                'Draw the sample', byWhat: 'promised',
+            );
+        }
+        $decide = $n->toSettle === 0 || $assignment->scheme->disagreement !== Disagreement::Coordinator ? 0
+            : Script::query()->where('assignment_id', $assignment->id)->where('reached', Standing::ToSettle)
+                ->whereNull('lead_id')->where('to_settle_at', '<=', now()->subDays($assignment->scheme->days))->count();
+        if ($decide > 0) {
+            $items[] = $item(
+                trans_choice('moderate.today.decide', $decide, ['count' => $decide]), 'moderate.index',
+                'Decide', byWhat: 'promised',
+            );
+        }
+        if ($n->toSettle > $decide) {
             $items[] = $item(
                 $n->toSettle === 1
                     ? '1 script waits to be settled by its two markers'
@@ -156,14 +174,25 @@ final class Today
     {
         $items = [];
         $open = Mark::onDesks()->where('marker_id', $person->id)->whereNull('done_at')
+            // A mark that checks another waits until that one is done.
+            ->where(fn ($query) => $query->where('view', '<>', SecondView::Check)->orWhereIn(
+                'script_id', Mark::counting()->where('seat', Seat::First)->whereNotNull('done_at')->select('script_id'),
+            ))
             ->whereHas('script', fn ($query) => $query->whereNull('held_reason'))
             ->with('script.assignment.module')
             ->orderByRaw('aside_reason IS NOT NULL, touched_at DESC, begun_at DESC, public_id')->get();
-        foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id) as $marks) {
+        $kind = fn (Mark $mark): string => match (true) {
+            $mark->seat === Seat::Third => 'third',
+            $mark->view === SecondView::Check => 'check',
+            default => 'mark',
+        };
+        foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id.$kind($mark)) as $marks) {
             $mark = $marks->firstOrFail();
             $items[] = new TodayItem(
                 $mark->script->assignment,
-                $marks->count() === 1 ? '1 script to mark' : "{$marks->count()} scripts to mark",
+                $kind($mark) !== 'mark'
+                    ? trans_choice("moderate.today.{$kind($mark)}", $marks->count(), ['count' => $marks->count()])
+                    : ($marks->count() === 1 ? '1 script to mark' : "{$marks->count()} scripts to mark"),
                 route('mark.desk', $mark), 'Go to the desk', true, $mark->script->assignment->promised_on, 'promised',
             );
         }
@@ -174,7 +203,8 @@ final class Today
                 $scripts->count() === 1
                     ? "{$script->code} to settle with the other marker"
                     : "{$scripts->count()} scripts to settle with the other marker",
-                route('moderate.show', $script), 'Settle', true, $script->assignment->promised_on, 'promised',
+                route('moderate.show', [$script, 'show' => 'to-settle']), 'Settle', true,
+                $scripts->map(fn (Script $one) => $one->settleBy())->min(), 'to be settled by',
             );
         }
 

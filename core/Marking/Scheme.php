@@ -67,11 +67,27 @@ final readonly class Scheme implements JsonForm
             $in->key($document, 'view', 'view', SecondView::Blind),
             $in->key($document, 'third_rule', 'third_rule', RuleName::ThirdDecides),
             $in->whole($document, 'days', 'days', 1, self::MOST_DAYS),
-            SampleRule::fromArray($in->map($document, 'sample', 'sample')),
+            self::sampleFrom($in->map($document, 'sample', 'sample'), $in),
         );
         $in->throwFaults();
 
         return $scheme;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $document
+     */
+    private static function sampleFrom(array $document, Document $in): ?SampleRule
+    {
+        try {
+            return SampleRule::fromArray($document);
+        } catch (InvalidInput $e) {
+            foreach ($e->faults as $fault) {
+                $in->fault("sample.{$fault->place}", $fault->what);
+            }
+
+            return null;
+        }
     }
 
     /**

@@ -28,6 +28,7 @@ return new class extends Migration
             $table->string('reached', 20)->default('expected')->comment('how far it has got, held or not');
             $table->boolean('second_done')->default(false)->comment('whether a second mark is done');
             $table->string('sampled', 10)->default('undecided')->comment('whether it is in the sample marked twice');
+            $table->dateTime('settle_told_at')->nullable()->comment('when its markers were last told that their date is past');
             $table->dateTime('to_settle_at')->nullable()->comment('since when it waits to be settled');
             $table->string('screening', 20)->default('not-begun')
                 ->comment('where its screening is, and whether it asks for a look');

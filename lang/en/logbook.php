@@ -101,6 +101,7 @@ return [
             'proposal-accepted' => 'accepted an agreed mark',
             'mark-decided' => 'decided a mark as a coordinator',
             'settled-opened' => 'opened a settled script again',
+            'settling-reminded' => 'told people that scripts were to be settled',
             'third-asked' => 'asked for a third mark',
         ],
         'release' => [

@@ -29,6 +29,16 @@ return [
         'cannot' => 'It says nothing of a marker who is harsh on some scripts and lenient on others.',
         'curve' => 'How often of 10 a marker is noticed, as planned, with half as many scripts again, with twice as many, by how many marks harsher: :figures',
     ],
+    'mail' => [
+        'settle' => '{1} 1 script to settle: :assignment|[2,*] :count scripts to settle: :assignment',
+        'decide' => '{1} 1 mark to decide: :assignment|[2,*] :count marks to decide: :assignment',
+    ],
+    'today' => [
+        'undecided' => '{1} 1 script waits for the sample to be drawn|[2,*] :count scripts wait for the sample to be drawn',
+        'decide' => '{1} 1 script waits for your decision: its markers have not agreed|[2,*] :count scripts wait for your decision: their markers have not agreed',
+        'third' => '{1} 1 script to mark as third marker|[2,*] :count scripts to mark as third marker',
+        'check' => '{1} 1 mark to check|[2,*] :count marks to check',
+    ],
     'seen' => [
         'blind' => 'blind',
         'open' => 'seeing the others',

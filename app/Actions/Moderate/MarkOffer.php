@@ -62,11 +62,12 @@ final readonly class MarkOffer
             }
             $score = Scorer::score($rubric, $choices);
         } catch (InvalidInput $e) {
-            throw new Refused(implode('; ', array_map(strval(...), $e->faults)).'. Nothing was proposed.', 'criteria');
+            throw new Refused(implode('; ', array_map(strval(...), $e->faults)).'.', 'criteria');
         }
         $missing = array_map(fn (Criterion $criterion) => $criterion->title(), $score->missing());
         $missing === [] || throw new Refused(
-            'Not proposed yet: '.implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have').' no mark.',
+            implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have')
+                .' no mark yet: an agreed mark needs one on every criterion.',
             'criteria',
         );
 

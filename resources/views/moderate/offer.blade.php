@@ -26,6 +26,7 @@
                 <fieldset class="criterion px-0!">
                     <x-mark-criterion :criterion="$criterion" :set="$start($criterion)"
                         prefix="criteria[{{ $criterion->id() }}]" :weighting="$rubric->weighting" />
+                    @include('mark.beside-criterion', ['beside' => $done])
                     <label class="sr-only" for="o-{{ $criterion->id() }}">Comment on {{ $criterion->title() }}</label>
                     <textarea class="input mt-1 field-sizing-content" id="o-{{ $criterion->id() }}"
                         name="criteria[{{ $criterion->id() }}][comment]" rows="1" dir="auto"

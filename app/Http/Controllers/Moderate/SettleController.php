@@ -12,6 +12,7 @@ use App\Actions\Moderate\OpenSettled;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Moderate\SayInSettling;
 use App\Documents\ResultDocument;
+use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Moderate\AcceptProposalRequest;
 use App\Http\Requests\Moderate\DecideMarkRequest;
@@ -78,8 +79,11 @@ final class SettleController extends Controller
     /** What the student would see, were this the agreed mark. */
     public function preview(PreviewRequest $request, Script $script, ResultDocument $document): View
     {
-        $offer = $request->offer();
-
+        try {
+            $offer = $request->offer();
+        } catch (Refused $e) {
+            return view('moderate.preview-refused', ['why' => $e->getMessage()]);
+        }
         $data = [
             'script' => $script, 'assignment' => $script->assignment, 'offer' => $offer,
             'd' => $document->of($this->asSettled($script, $offer))['document'],

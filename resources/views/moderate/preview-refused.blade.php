@@ -1,0 +1,1 @@
+<p class="notice refusal" role="alert">{{ $why }}</p>
