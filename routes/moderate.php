@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Moderate\ModerateController;
+use App\Http\Controllers\Moderate\PackController;
 use App\Http\Controllers\Moderate\SampleController;
 use App\Http\Controllers\Moderate\SettleController;
 use Illuminate\Support\Facades\Route;
@@ -11,6 +12,17 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/moderate', [ModerateController::class, 'index'])->name('moderate.index');
     Route::get('/assignments/{assignment}/sample', [SampleController::class, 'index'])->name('sample.index');
     Route::post('/assignments/{assignment}/sample', [SampleController::class, 'store'])->name('sample.store');
+    Route::get('/assignments/{assignment}/packs', [PackController::class, 'index'])->name('packs.index');
+    Route::post('/assignments/{assignment}/packs', [PackController::class, 'store'])->name('packs.store');
+    Route::put('/assignments/{assignment}/moderators', [PackController::class, 'moderators'])->name('packs.moderators');
+    Route::get('/packs/{pack}', [PackController::class, 'show'])->name('packs.show');
+    Route::put('/packs/{pack}', [PackController::class, 'update'])->name('packs.update');
+    Route::post('/packs/{pack}/send', [PackController::class, 'send'])->name('packs.send');
+    Route::post('/packs/{pack}/say', [PackController::class, 'say'])->name('packs.say');
+    Route::post('/packs/{pack}/answer', [PackController::class, 'answer'])->name('packs.answer');
+    Route::post('/packs/{pack}/sign', [PackController::class, 'sign'])->name('packs.sign');
+    Route::get('/packs/{pack}/pack.zip', [PackController::class, 'zip'])->name('packs.zip');
+    Route::get('/packs/{pack}/scripts/{code}', [PackController::class, 'script'])->name('packs.script');
     Route::get('/settle/{script}', [ModerateController::class, 'show'])->name('moderate.show');
     Route::post('/settle/{script}/propose', [SettleController::class, 'propose'])->name('moderate.propose');
     Route::post('/settle/{script}/decide', [SettleController::class, 'decide'])->name('moderate.decide');

@@ -94,6 +94,12 @@ enum LogEvent: string
     case MarkDecided = 'moderate.mark-decided';
     case SettledOpened = 'moderate.settled-opened';
     case SettlingReminded = 'moderate.settling-reminded';
+    case ModeratorsSet = 'moderate.moderators-set';
+    case PackSent = 'moderate.pack-sent';
+    case PackRequested = 'moderate.pack-requested';
+    case PackAnswered = 'moderate.pack-answered';
+    case PackSigned = 'moderate.pack-signed';
+    case PackTaken = 'moderate.pack-taken';
     case ThirdAsked = 'moderate.third-asked';
     // Release
     case ScriptHeld = 'release.script-held';

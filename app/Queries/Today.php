@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Enums\PackState;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\ConversationEntry;
 use App\Models\Mark;
 use App\Models\Membership;
+use App\Models\PackNote;
+use App\Models\SamplePack;
 use App\Models\Script;
 use App\Models\User;
 use App\Wording\LocalTime;
@@ -34,8 +37,8 @@ final class Today
     public function of(User $person): array
     {
         $items = [
-            ...$this->asCoordinator($person), ...$this->asExaminer($person), ...$this->asMarker($person),
-            ...$this->asStudent($person),
+            ...$this->toSign($person), ...$this->asCoordinator($person), ...$this->asExaminer($person),
+            ...$this->asMarker($person), ...$this->asStudent($person),
         ];
         usort(
             $items,
@@ -48,6 +51,24 @@ final class Today
     }
 
     /**
+     * Sample packs that wait for this person's signature.
+     *
+     * @return list<TodayItem>
+     */
+    private function toSign(User $person): array
+    {
+        $packs = SamplePack::query()->where('reader_id', $person->id)->where('state', PackState::Sent)
+            ->with('assignment.module')->withCount('scripts')->orderBy('id')->get()
+            ->filter(fn (SamplePack $pack) => $person->roleIn($pack->assignment->module_id) !== null);
+
+        return array_values($packs->map(fn (SamplePack $pack) => new TodayItem(
+            $pack->assignment,
+            trans_choice('moderate.today.pack', (int) $pack->scripts_count, ['count' => $pack->scripts_count]),
+            route('packs.show', $pack), 'Read and sign', true, $pack->assignment->promised_on, 'promised',
+        ))->all());
+    }
+
+    /**
      * @return list<TodayItem>
      */
     private function asCoordinator(User $person): array
@@ -55,9 +76,19 @@ final class Today
         $assignments = Assignment::query()->with('module')
             ->whereIn('module_id', $this->modulesAs($person, Role::Coordinator))->get();
         $counts = $this->counts->ofMany($assignments);
+        $asked = PackNote::query()->where('kind', PackNote::REQUEST)->whereDoesntHave('answers')
+            ->join('sample_packs', 'sample_packs.id', '=', 'pack_notes.sample_pack_id')
+            ->whereIn('sample_packs.assignment_id', $assignments->modelKeys())
+            ->groupBy('sample_packs.assignment_id')->selectRaw('sample_packs.assignment_id, COUNT(*) AS requests')
+            ->toBase()->pluck('requests', 'assignment_id');
         $items = [];
         foreach ($assignments as $assignment) {
             array_push($items, ...$this->steps($assignment, $counts[$assignment->id]));
+            $open = (int) ($asked[$assignment->id] ?? 0);
+            $open === 0 || $items[] = new TodayItem(
+                $assignment, trans_choice('moderate.today.asked', $open, ['count' => $open]),
+                route('packs.index', $assignment), 'Answer', true, $assignment->promised_on, 'promised',
+            );
         }
 
         return $items;

@@ -28,10 +28,12 @@ final readonly class ReadyCheck
     /**
      * @param  array<string, Standing>  $standings  by script code
      * @param  bool  $marksTwice  whether scripts, all or some, are marked a second time
+     * @param  list<Signature>  $unsigned  signatures that are asked for and missing
      * @param  list<string>|null  $undecided  codes of those of which no sample has been drawn; null where none is drawn
      */
-    public static function of(array $standings, bool $marksTwice, ?array $undecided = null): self
-    {
+    public static function of(
+        array $standings, bool $marksTwice, ?array $undecided = null, array $unsigned = [],
+    ): self {
         $by = [];
         foreach ($standings as $code => $standing) {
             $by[$standing->value][] = (string) $code;
@@ -68,8 +70,13 @@ final readonly class ReadyCheck
                 : $at(Standing::MarkedOnce, Standing::ToSettle),
         );
         $locks[] = new Lock(ReleaseObstacle::Held, $at(Standing::Held));
+        if ($unsigned !== []) {
+            $locks[] = new Lock(
+                ReleaseObstacle::NotSigned, array_map(fn (Signature $one) => $one->value, $unsigned),
+            );
+        }
 
-        return new self($locks, $at(Standing::Agreed), $at(Standing::Released), $at(Standing::Expected));
+        return new self($locks, $unsigned === [] ? $at(Standing::Agreed) : [], $at(Standing::Released), $at(Standing::Expected));
     }
 
     public function isClear(): bool

@@ -18,13 +18,16 @@ enum ReleaseObstacle: string
     case NotSettled = 'not-settled';
     case Held = 'held';
 
+    /** A signature is missing: no result goes out. */
+    case NotSigned = 'not-signed';
+
     /** The stage at which it is cleared. */
     public function stage(): Stage
     {
         return match ($this) {
             self::NotSharedOut => Stage::ShareOut,
             self::NotMarked => Stage::Mark,
-            self::NoSecondMark, self::SampleNotDrawn, self::NotSettled => Stage::Moderate,
+            self::NoSecondMark, self::SampleNotDrawn, self::NotSettled, self::NotSigned => Stage::Moderate,
             self::Held => Stage::Release,
         };
     }

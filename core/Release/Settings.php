@@ -15,8 +15,9 @@ final readonly class Settings implements JsonForm
 {
     /**
      * @param  bool  $feedbackOnly  students get feedback without a mark
+     * @param  list<Signature>  $signatures  that results wait for
      */
-    private function __construct(public bool $feedbackOnly)
+    private function __construct(public bool $feedbackOnly, public array $signatures)
     {
     }
 
@@ -26,26 +27,39 @@ final readonly class Settings implements JsonForm
     }
 
     /**
-     * @param  array<array-key, mixed>  $document  {"feedback_only": false}; what is left out is as usual
+     * @param  array<array-key, mixed>  $document  {"feedback_only": false, "signatures": ["moderator"]}; what is left out is as usual
      *
      * @throws InvalidInput
      */
     public static function fromArray(array $document): static
     {
         $in = new Document;
-        $in->onlyKeys($document, ['feedback_only']);
+        $in->onlyKeys($document, ['feedback_only', 'signatures']);
         $document += ['feedback_only' => false];
-        $settings = new self($in->flag($document, 'feedback_only', 'feedback_only', false));
+        $signatures = [];
+        foreach ($in->map($document, 'signatures', 'signatures') as $key) {
+            $signature = is_string($key) ? Signature::tryFrom($key) : null;
+            $signature === null
+                ? $in->fault('signatures', 'must name "moderator" or "examiner"')
+                : $signatures[$signature->value] = $signature;
+        }
+        $settings = new self(
+            $in->flag($document, 'feedback_only', 'feedback_only', false),
+            array_values(array_filter(Signature::cases(), fn (Signature $one) => isset($signatures[$one->value]))),
+        );
         $in->throwFaults();
 
         return $settings;
     }
 
     /**
-     * @return array{feedback_only: bool}
+     * @return array{feedback_only: bool, signatures: list<string>}
      */
     public function toArray(): array
     {
-        return ['feedback_only' => $this->feedbackOnly];
+        return [
+            'feedback_only' => $this->feedbackOnly,
+            'signatures' => array_map(fn (Signature $one) => $one->value, $this->signatures),
+        ];
     }
 }

@@ -41,5 +41,51 @@ return new class extends Migration
             $table->text('body');
             $table->timestamps();
         });
+        Schema::create('assignment_moderators', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->foreignId('user_id')->constrained()->restrictOnDelete();
+            $table->timestamps();
+            $table->unique(['assignment_id', 'user_id']);
+        });
+        Schema::create('sample_packs', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->string('reader', 20)->comment('moderator or examiner');
+            $table->foreignId('reader_id')->constrained('users')->restrictOnDelete();
+            $table->string('state', 20)->default('gathering')->comment('gathering, sent or signed');
+            $table->boolean('recordings')->default(false)->comment('whether voice and video, which identify people, are in it');
+            $table->json('document')->nullable()->comment('frozen when it was sent: what it holds of the assignment');
+            $table->text('letter')->default('')->comment('to the reader');
+            $table->text('statement')->default('')->comment('the reader\'s');
+            $table->foreignId('made_by')->constrained('users');
+            $table->dateTime('sent_at')->nullable();
+            $table->dateTime('signed_at')->nullable();
+            $table->timestamps();
+            $table->index(['assignment_id', 'reader', 'state']);
+            $table->index(['reader_id', 'state']);
+        });
+        Schema::create('pack_scripts', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('sample_pack_id')->constrained()->restrictOnDelete();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->json('reasons')->comment('why it is in it');
+            $table->json('document')->nullable()->comment('frozen when it was sent: the work, its marks, how they settled');
+            $table->char('sha256', 64)->nullable()->comment('of the frozen document');
+            $table->dateTime('read_at')->nullable();
+            $table->unique(['sample_pack_id', 'script_id']);
+        });
+        Schema::create('pack_notes', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('sample_pack_id')->constrained()->restrictOnDelete();
+            $table->foreignId('pack_script_id')->nullable()->constrained()->comment('null: on the pack as a whole');
+            $table->foreignId('author_id')->constrained('users');
+            $table->string('kind', 20)->comment('note, request or answer');
+            $table->string('asks_for', 30)->nullable();
+            $table->foreignId('answers_id')->nullable()->constrained('pack_notes');
+            $table->text('body');
+            $table->timestamps();
+        });
     }
 };

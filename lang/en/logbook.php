@@ -102,6 +102,12 @@ return [
             'mark-decided' => 'decided a mark as a coordinator',
             'settled-opened' => 'opened a settled script again',
             'settling-reminded' => 'told people that scripts were to be settled',
+            'moderators-set' => 'said who moderates',
+            'pack-sent' => 'sent a sample pack',
+            'pack-requested' => 'asked for something before signing',
+            'pack-answered' => 'answered what was asked for',
+            'pack-signed' => 'signed a sample pack',
+            'pack-taken' => 'took a sample pack away',
             'third-asked' => 'asked for a third mark',
         ],
         'release' => [

@@ -29,11 +29,32 @@ return [
         'cannot' => 'It says nothing of a marker who is harsh on some scripts and lenient on others.',
         'curve' => 'How often of 10 a marker is noticed, as planned, with half as many scripts again, with twice as many, by how many marks harsher: :figures',
     ],
+    'reader' => [
+        'moderator' => 'moderator',
+        'examiner' => 'external examiner',
+    ],
+    'pack_state' => [
+        'gathering' => 'being put together',
+        'sent' => 'sent',
+        'signed' => 'signed',
+    ],
+    'pack_title' => '{0} A sample pack without scripts|{1} A sample pack of 1 script|[2,*] A sample pack of :count scripts',
+    'pack_spread' => '{0} No mark is agreed yet.|{1} 1 mark is agreed of :all handed in: :mean.|[2,*] :count marks are agreed of :all handed in; their mean is :mean.',
+    'asks_for' => [
+        'larger-sample' => 'a larger sample',
+        'marker-anew' => 'one marker’s scripts marked anew',
+        'correction' => 'a correction of marks',
+        'other' => 'something else',
+    ],
+    'recordings_in' => '{1} 1 recording of a marker is in the ZIP.|[2,*] :count recordings of markers are in the ZIP.',
+    'recordings_out' => '{1} 1 recording of a marker is left out, since recordings identify people.|[2,*] :count recordings of markers are left out, since recordings identify people.',
     'mail' => [
         'settle' => '{1} 1 script to settle: :assignment|[2,*] :count scripts to settle: :assignment',
         'decide' => '{1} 1 mark to decide: :assignment|[2,*] :count marks to decide: :assignment',
     ],
     'today' => [
+        'pack' => '{1} A sample of 1 script to read and sign|[2,*] A sample of :count scripts to read and sign',
+        'asked' => '{1} 1 request of who is to sign waits for an answer|[2,*] :count requests of who is to sign wait for an answer',
         'undecided' => '{1} 1 script waits for the sample to be drawn|[2,*] :count scripts wait for the sample to be drawn',
         'decide' => '{1} 1 script waits for your decision: its markers have not agreed|[2,*] :count scripts wait for your decision: their markers have not agreed',
         'third' => '{1} 1 script to mark as third marker|[2,*] :count scripts to mark as third marker',

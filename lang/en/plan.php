@@ -49,6 +49,10 @@ return [
         'third' => 'A third marker is asked for',
         'coordinator' => 'A coordinator who marked neither decides',
     ],
+    'signed_by' => [
+        'moderator' => 'a moderator of the team',
+        'examiner' => 'the external examiner',
+    ],
     'and' => 'and',
     'or' => 'or',
     'chosen' => [

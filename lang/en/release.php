@@ -19,6 +19,10 @@ return [
         'third' => 'They did not agree; the levels here are those of a third marker, who decided.',
         'agreed' => 'The levels here are those they agreed on, and the mark is their total.',
     ],
+    'signature' => [
+        'moderator' => 'the moderator’s',
+        'examiner' => 'the external examiner’s',
+    ],
     // What stands between scripts and their release.
     'obstacle' => [
         'not-shared-out' => '{0} Every script has a marker|{1} 1 script is not shared out|[2,*] :count scripts are not shared out',
@@ -26,6 +30,7 @@ return [
         'no-second-mark' => '{0} Every second mark is in|{1} 1 script has no finished second mark|[2,*] :count scripts have no finished second mark',
         'sample-not-drawn' => '{0} The sample is drawn|{1} 1 script waits for the sample to be drawn|[2,*] :count scripts wait for the sample to be drawn',
         'not-settled' => '{0} Nothing is left to settle|{1} 1 script is not settled|[2,*] :count scripts are not settled',
+        'not-signed' => '{0} Everything is signed|{1} 1 signature is missing|[2,*] :count signatures are missing',
         'held' => '{0} Nothing is held|{1} 1 script is held|[2,*] :count scripts are held',
     ],
 ];

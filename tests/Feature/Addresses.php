@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Documents\PackDocument;
+use App\Enums\PackReader;
+use App\Enums\PackState;
+use App\Enums\Role;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\BankComment;
@@ -20,6 +24,7 @@ use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Result;
 use App\Models\RosterImport;
+use App\Models\SamplePack;
 use App\Models\Upload;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
@@ -43,6 +48,25 @@ trait Addresses
                 'kind' => 'table', 'choices' => [],
             ],
         );
+    }
+
+    /** A pack that is with the module's examiner, if it has one. */
+    protected function pack(Assignment $assignment): SamplePack
+    {
+        $pack = SamplePack::query()->firstOrCreate(['assignment_id' => $assignment->id], [
+            'reader' => PackReader::Examiner, 'state' => PackState::Sent, 'sent_at' => now(),
+            'reader_id' => $this->module->members()->where('role', Role::Examiner)->value('user_id')
+                ?? $this->coordinator->id,
+            'made_by' => $this->coordinator->id,
+            'document' => app(PackDocument::class)->assignment($assignment),
+        ]);
+        $script = $this->script($assignment)->load(['marks.rubricVersion', 'marks.handin.files', 'settlement']);
+        $document = app(PackDocument::class)->script($script, PackDocument::letters($script->marks));
+        $pack->scripts()->firstOrCreate(['script_id' => $script->id], [
+            'reasons' => ['drawn'], 'document' => $document, 'sha256' => PackDocument::sha256($document),
+        ]);
+
+        return $pack;
     }
 
     protected function address(Route $route, Assignment $assignment): string
@@ -150,6 +174,7 @@ trait Addresses
                 )
                 ->public_id,
             'criterion' => 'c1', 'form' => 'csv',
+            'pack' => $this->pack($assignment)->public_id, 'code' => $script->code,
             'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
         ];
 

@@ -19,6 +19,7 @@ use App\Models\Assignment;
 use App\Models\Module;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Input\JsonForm;
+use YoungHarbor\Core\Release\Settings as Release;
 use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
@@ -215,7 +216,13 @@ final class SaveAssignment
             }
         }
         $handedOut = $stored->scripts()->whereHas('marks')->exists();
-        if ($handedOut && $stored->isDirty(['scheme', 'release', 'bands'])) {
+        $release = $stored->getOriginal('release');
+        $feedback = $release instanceof Release ? $release->feedbackOnly : false;
+        if ($stored->results_out_at !== null && $release instanceof Release
+            && $release->signatures !== $stored->release->signatures) {
+            throw new Refused('Results are out, so whose signature they wait for can no longer change.', 'signatures');
+        }
+        if ($handedOut && ($stored->isDirty(['scheme', 'bands']) || $stored->release->feedbackOnly !== $feedback)) {
             throw new Refused(
                 'Scripts are with markers; whether they get marks, how marks settle and which bands they fall in can no longer change.',
                 'settle_rule',

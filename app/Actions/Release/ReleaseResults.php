@@ -16,11 +16,13 @@ use App\Models\Mark;
 use App\Models\Result;
 use App\Models\Script;
 use App\Models\User;
+use App\Queries\Moderate\SignOff;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
+use YoungHarbor\Core\Release\Signature;
 
 /**
  * Releases results: each becomes a document that no later change reaches, and its student is told by mail.
@@ -31,6 +33,7 @@ final class ReleaseResults
         private readonly Logbook $logbook,
         private readonly ResultDocument $document,
         private readonly StoreStandings $standings,
+        private readonly SignOff $signOff,
     ) {
     }
 
@@ -44,6 +47,12 @@ final class ReleaseResults
     public function __invoke(Assignment $assignment, ?array $codes, User $by, ?int $expected = null): int
     {
         return DB::transaction(function () use ($assignment, $codes, $by, $expected): int {
+            $unsigned = array_map(
+                fn (Signature $one) => __("release.signature.{$one->value}"), $this->signOff->missing($assignment),
+            );
+            $unsigned === [] || throw new Refused(
+                'Nothing was released: results of this assignment wait for '.implode(' and ', $unsigned).' signature.',
+            );
             $scripts = Script::query()->where('assignment_id', $assignment->id)
                 ->when($codes !== null, fn ($query) => $query->whereIn('code', $codes))
                 ->orderBy('id')->lockForUpdate()->get()->sortBy('code')->values();

@@ -33,6 +33,7 @@ use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Release\Settings as Release;
+use YoungHarbor\Core\Release\Signature;
 use YoungHarbor\Core\Screening\ReportSeen;
 use YoungHarbor\Core\Screening\Settings as Screening;
 
@@ -106,6 +107,7 @@ final class AssignmentRequest extends FormRequest
             'settle_rule' => ['required', Rule::in(array_column(RuleName::ofTwo(), 'value'))],
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
+            'signatures' => ['nullable', 'array', 'max:2'], 'signatures.*' => [Rule::enum(Signature::class)],
             'writing_baseline' => [
                 'nullable', 'string',
                 Rule::exists('writing_baselines', 'public_id')->where('module_id', $this->module()->id),
@@ -203,7 +205,10 @@ final class AssignmentRequest extends FormRequest
                 ? $this->keptBands()
                 : GradeScale::documentsFor($this->module())[$this->input('bands')],
             'scheme' => $this->scheme(),
-            'release' => Release::fromArray(['feedback_only' => $this->boolean('formative')]),
+            'release' => Release::fromArray([
+                'feedback_only' => $this->boolean('formative'),
+                'signatures' => array_values(array_filter((array) $this->input('signatures', []), is_string(...))),
+            ]),
             'screening' => $this->screening(),
             'writing_baseline_id' => $this->filled('writing_baseline')
                 ? WritingBaseline::query()->where('module_id', $this->module()->id)

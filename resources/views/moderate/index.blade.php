@@ -25,6 +25,7 @@
                 &nbsp; within it: {{ $scheme->rule->sentence() }}
                 &nbsp; never by itself across {{ Figure::plain($scheme->passMark) }}, before lateness and length come
                 off</span>
+            @can('coordinate', $assignment)<a class="ml-auto" href="{{ route('packs.index', $assignment) }}">Sign off</a>@endcan
         </div>
         @if ($sampling)
             @can('coordinate', $assignment)

@@ -67,6 +67,16 @@
         <x-field name="pass_mark" :locked="$marked" label="Pass line" inputmode="decimal"
             :value="$plain($scheme->passMark)"
             hint="Nothing settles by itself across it. It is held against the markers’ totals, before lateness and length come off." />
+        @php
+            $signatures = $errors->any() ? (array) old('signatures', [])
+                : array_map(fn ($one) => $one->value, $a?->release->signatures ?? []);
+        @endphp
+        <fieldset class="mb-3"><legend class="label">Results wait for the signature of</legend>
+            @foreach (YoungHarbor\Core\Release\Signature::cases() as $one)<label class="block py-1"><input
+                type="checkbox" name="signatures[]" value="{{ $one->value }}" @checked(in_array($one->value,
+                $signatures, true))> {{ __("plan.signed_by.{$one->value}") }}</label>@endforeach
+            <p class="hint">On a sample of scripts that you send them. Neither ticked: no signature is waited for.</p>
+        </fieldset>
         <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
         <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
     </div>

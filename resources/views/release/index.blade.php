@@ -19,11 +19,15 @@
                         </svg>
                         <div>{{ trans_choice('release.obstacle.'.$lock->obstacle->value,
                             count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown(
-                            $lock->scripts) }}</span>@endunless</div>
+                            $lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::NotSigned
+                            ? array_map(fn ($one) => __("release.signature.{$one}"), $lock->scripts)
+                            : $lock->scripts) }}</span>@endunless</div>
                         @unless ($lock->isOpen())<a
-                            href="{{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
+                            href="{{ $lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::NotSigned
+                            ? route('packs.index', $assignment)
+                            : ($lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
                             : route($lock->obstacle->stage()->value.'.index',
-                            $assignment) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release
+                            $assignment)) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release
                             ? 'the list' : $lock->obstacle->stage()
                             ->label() }}</a>@else<span class="kelp">nothing in the way</span>@endunless
                     </div>

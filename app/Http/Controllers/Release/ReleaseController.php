@@ -13,6 +13,7 @@ use App\Http\Requests\Release\ReleaseResultsRequest;
 use App\Http\Requests\Release\RevealNamesRequest;
 use App\Models\Assignment;
 use App\Models\Script;
+use App\Queries\Moderate\SignOff;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
@@ -27,7 +28,7 @@ use YoungHarbor\Core\Release\ReadyCheck;
  */
 final class ReleaseController extends Controller
 {
-    public function index(Assignment $assignment): View
+    public function index(Assignment $assignment, SignOff $signOff): View
     {
         $this->authorize('coordinate', $assignment);
         $scripts = $assignment->scripts()
@@ -48,10 +49,12 @@ final class ReleaseController extends Controller
                 ]
             );
 
+        $unsigned = $signOff->missing($assignment);
+
         return view('release.index', [
             'assignment' => $assignment,
             'check' => ReadyCheck::of(
-                $standings, $assignment->scheme->marksTwice(), $this->undecided($assignment, $scripts),
+                $standings, $assignment->scheme->marksTwice(), $this->undecided($assignment, $scripts), $unsigned,
             ), 'scripts' => $scripts,
             'standings' => $standings, 'finals' => $finals,
             'below' => $assignment->release->feedbackOnly
@@ -62,7 +65,8 @@ final class ReleaseController extends Controller
                         $final->mark,
                     )
                 )->keys()->all(),
-            'ready' => $scripts->filter(fn (Script $script) => $standings[$script->code] === Standing::Agreed),
+            'ready' => $scripts->filter(fn (Script $script) => $unsigned === []
+                && $standings[$script->code] === Standing::Agreed),
             'unopened' => $scripts->filter(
                 fn (Script $script) => $script->result !== null && $script->result->first_opened_at === null
             )->count(),

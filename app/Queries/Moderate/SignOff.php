@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries\Moderate;
+
+use App\Enums\PackReader;
+use App\Enums\PackState;
+use App\Enums\Role;
+use App\Models\Assignment;
+use App\Models\AssignmentModerator;
+use App\Models\Membership;
+use App\Models\SamplePack;
+use App\Models\User;
+use App\Queries\NameOrder;
+use Illuminate\Database\Eloquent\Collection;
+use YoungHarbor\Core\Release\Signature;
+
+/**
+ * Who signs for an assignment, and whose signature is missing.
+ */
+final class SignOff
+{
+    /**
+     * @return Collection<int, Membership> who may be chosen to moderate
+     */
+    public function team(Assignment $assignment): Collection
+    {
+        return $assignment->module->members()->with('user')->whereIn('role', [Role::Tutor, Role::Coordinator])->get()
+            ->sortBy(fn (Membership $member) => NameOrder::key($member->user->name))->values();
+    }
+
+    /**
+     * @return Collection<int, User>
+     */
+    public function moderators(Assignment $assignment): Collection
+    {
+        return User::query()->whereIn(
+            'id', AssignmentModerator::query()->where('assignment_id', $assignment->id)->select('user_id'),
+        )->orderBy('name')->get();
+    }
+
+    /**
+     * @return array<string, string> "moderator:…" or "examiner:…" with the person's public id, and what it is called
+     */
+    public function readers(Assignment $assignment): array
+    {
+        $readers = [];
+        foreach ($this->moderators($assignment) as $person) {
+            $readers[PackReader::Moderator->value.':'.$person->public_id] = $person->name.', moderator';
+        }
+        foreach ($assignment->module->members()->with('user')->where('role', Role::Examiner)->get() as $member) {
+            $readers[PackReader::Examiner->value.':'.$member->user->public_id] = $member->user->name.', external examiner';
+        }
+
+        return $readers;
+    }
+
+    /**
+     * @return array{PackReader, User}|null
+     */
+    public function reader(Assignment $assignment, string $key): ?array
+    {
+        [$kind, $person] = [...explode(':', $key, 2), ''];
+        $reader = PackReader::tryFrom($kind);
+        $user = isset($this->readers($assignment)[$key]) ? User::query()->where('public_id', $person)->first() : null;
+
+        return $reader === null || $user === null ? null : [$reader, $user];
+    }
+
+    /**
+     * Signatures the assignment asks for that are not there.
+     *
+     * @return list<Signature>
+     */
+    public function missing(Assignment $assignment): array
+    {
+        $wanted = $assignment->release->signatures;
+        if ($wanted === []) {
+            return [];
+        }
+        $signed = SamplePack::query()->where('assignment_id', $assignment->id)->where('state', PackState::Signed)
+            ->pluck('reader')->map(fn (PackReader $reader) => $reader->value)->all();
+
+        return array_values(array_filter($wanted, fn (Signature $one) => ! in_array($one->value, $signed, true)));
+    }
+}
