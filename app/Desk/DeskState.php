@@ -69,6 +69,30 @@ final class DeskState
         return $notes;
     }
 
+    /**
+     * The same in the order of their places, those without one last.
+     *
+     * @return array<string, array<string, mixed>> by public id
+     */
+    public function notesInOrder(Mark $mark): array
+    {
+        $notes = $this->notes($mark);
+        uasort($notes, fn (array $a, array $b) => self::place($a) <=> self::place($b));
+
+        return $notes;
+    }
+
+    /**
+     * @param  array<string, mixed>  $note
+     * @return array{int, int, int}
+     */
+    private static function place(array $note): array
+    {
+        return isset($note['anchor']['page'])
+            ? [1, (int) $note['anchor']['page'], 0]
+            : ($note['place'] === null ? [2, 0, 0] : [0, (int) $note['place'][0], (int) $note['place'][1]]);
+    }
+
     /** The head of the rubric with the total, as the page shows it. */
     public function total(Mark $mark): string
     {

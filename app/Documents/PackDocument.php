@@ -128,7 +128,8 @@ final class PackDocument
                 fn (Criterion $criterion) => $this->criterion($criterion, $mark), $rubric->criteria,
             ),
             'comments' => $mark->comments()->whereNull('gone_at')->orderBy('id')->get()
-                ->map(fn (MarkComment $one) => $this->comment($one, $rubric, $text))->values()->all(),
+                ->map(fn (MarkComment $one) => $this->comment($one, $rubric, $text))
+                ->sortBy(fn (array $one) => $one['place'][0] ?? PHP_INT_MAX)->values()->all(),
             'recordings' => $mark->attachments()->where('kind', '<>', 'file')->count(),
         ];
     }

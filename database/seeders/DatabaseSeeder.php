@@ -22,6 +22,7 @@ use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SyncDesk;
 use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\ProposeMark;
+use App\Actions\Moderate\SetModerators;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\AddStarterSet;
 use App\Actions\Plan\MakeRubricReady;
@@ -79,6 +80,7 @@ use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
+use YoungHarbor\Core\Release\Settings as Release;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
@@ -131,6 +133,7 @@ final class DatabaseSeeder extends Seeder
             $this->archive();
             $trusted = $this->trusted();
             $this->practice($rubrics['commentary']);
+            $this->sampled($rubrics['commentary']);
             $essay = $this->essay($rubrics['essay'], $trusted);
             $this->judged($essay);
             $next = $this->open($rubrics['essay']);
@@ -247,6 +250,39 @@ final class DatabaseSeeder extends Seeder
             $this->at(-36, 18 + $script->id % 4, $script->student);
             app(RecordOpening::class)($script->result()->sole());
         }
+    }
+
+    /** First marks are in, and the sample that is marked a second time is still to be drawn. */
+    private function sampled(RubricVersion $rubric): void
+    {
+        $assignment = $this->assignment([
+            'title' => 'Map study: one shore, two surveys', 'rubric_version_id' => $rubric->id,
+            'brief' => 'Take one place on the surveys of 1838 and 1911 and say in 100 to 200 words what changed between them, and how you know.',
+            'due_at' => $this->day(-25, 12), 'closes_at' => $this->day(-24, 12),
+            'promised_on' => $this->day(6)->toDateString(),
+            'scheme' => Scheme::fromArray([
+                ...Scheme::usual()->toArray(), 'second' => 'sample', 'third_rule' => 'third-decides',
+                'disagreement' => 'third',
+            ]),
+            'release' => Release::fromArray(['signatures' => ['moderator', 'examiner']]),
+            'screening' => Screening::fromArray(['min_words' => 40]),
+        ], -33);
+        $pieces = require database_path('demo/surveys.php');
+        foreach (array_values($this->students) as $n => $student) {
+            if (isset($pieces[$n]) && $n !== 5) {
+                $this->at(-26, 9 + $n % 9, $student);
+                $this->handIn($assignment, $student, $pieces[$n]);
+            }
+        }
+        $this->screen($assignment);
+        $this->shareOut($assignment, $this->tutors, 1838, -24);
+        foreach ($this->marks($assignment) as $n => $mark) {
+            $this->mark(
+                $mark, [0.54, 0.64, 0.36, 0.55, 0.66, 0.45, 0.65, 0.53, 0.78, 0.44, 0.56][$n % 11], -20 + intdiv($n, 8), 10 + $n % 8,
+            );
+        }
+        $this->at(-12, 10, $this->coordinator);
+        app(SetModerators::class)($assignment, [$this->tutors[0]->public_id], $this->coordinator);
     }
 
     /** Marked, being moderated: the module's main essay. */

@@ -110,7 +110,7 @@
                         <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1">
                             I have read the sample and sign. Nothing is added after that.</label>
                         @error('sure')<p class="error">{{ $message }}</p>@enderror
-                        <div class="flex justify-end"><button class="button primary">Sign</button></div></form>
+                        <div class="flex justify-end"><button @class(['button', 'primary' => $read === $scripts->count()])>Sign</button></div></form>
                 @endif
                 <section class="panel"><h2 class="mb-1">Asked for before signing</h2>
                     @forelse ($requests as $one)
