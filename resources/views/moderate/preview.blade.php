@@ -1,9 +1,10 @@
 {{-- What a student would read with an offered mark. --}}
 <div class="panel" role="region" aria-label="What the student would see">
     <p class="quiet small mb-1">What the student would see</p>
-    @isset($d['mark'])<p><b class="text-2xl">{{ $d['mark'] }}</b> {{ $d['band'] }}
-        <span class="quiet small">{{ $d['band_span'] }}@if ($d['late']), handed in late @endif</span></p>
-        <x-working :lines="$d['working']" />@endisset
+    {{-- Markers learn nothing of when work came in: what late or long work costs comes off at release. --}}
+    <p><b class="text-2xl">{{ YoungHarbor\Core\Figures\Figure::plain($offer->mark) }}</b></p>
+    <x-working :lines="$working" />
+    <p class="hint">Should late or long work cost marks here, that comes off at release.</p>
     @if ($d['general_comment'] !== '')<h3 class="mt-3">In general</h3><div class="said" dir="auto">
         {!! YoungHarbor\Core\Text\LightMarkup::html($d['general_comment']) !!}</div>@endif
     @foreach ($d['criteria'] as $criterion)

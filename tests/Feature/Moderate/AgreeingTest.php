@@ -118,7 +118,7 @@ final class AgreeingTest extends TestCase
             route('moderate.preview', $script),
             ['own_general' => '1', 'general' => 'We both liked it.', 'reason' => ''] + $this->byCriterion(),
             ['HX-Request' => 'true'],
-        )->assertOk()->assertSee('60.0')->assertSee('We both liked it.')->assertSee('Strong where it argues.')
+        )->assertOk()->assertSee('60')->assertSee('We both liked it.')->assertSee('Strong where it argues.')
             ->assertDontSee('<html', false);
         $half = $this->byCriterion();
         unset($half['criteria']['c1']);
@@ -126,6 +126,21 @@ final class AgreeingTest extends TestCase
             ->assertSee('Argument has no mark yet');
         self::assertSame([0, 0], [Proposal::query()->count(), Settlement::query()->count()]);
         self::assertSame(Standing::ToSettle, $script->refresh()->standing);
+    }
+
+    public function test_a_preview_tells_markers_nothing_of_when_work_came_in(): void
+    {
+        $script = $this->apart();
+        $script->assignment->update([
+            'late_rule' => ['take' => 'points', 'amount' => '10', 'per' => 'day', 'grace_minutes' => 0, 'floor' => '0'],
+        ]);
+        $script->currentHandin?->forceFill(['received_at' => now()->addDay(), 'late' => true])->save();
+        $script->update(['late' => true, 'received_at' => now()->addDay()]);
+        $page = (string) $this->actingAs($this->first)->post(
+            route('moderate.preview', $script), $this->byCriterion(), ['HX-Request' => 'true'],
+        )->assertOk()->assertSee('60')->getContent();
+        self::assertDoesNotMatchRegularExpression('/\blate:|handed in late|day late|h late|Late</', $page);
+        $this->get(route('moderate.show', $script))->assertDontSee('handed in late')->assertDontSee('days late');
     }
 
     public function test_a_third_is_chosen_by_the_planner_never_one_of_the_two_nor_with_a_conflict_and_decides(): void

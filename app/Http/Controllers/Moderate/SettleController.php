@@ -84,9 +84,10 @@ final class SettleController extends Controller
         } catch (Refused $e) {
             return view('moderate.preview-refused', ['why' => $e->getMessage()]);
         }
+        $as = $this->asSettled($script, $offer);
         $data = [
             'script' => $script, 'assignment' => $script->assignment, 'offer' => $offer,
-            'd' => $document->of($this->asSettled($script, $offer))['document'],
+            'd' => $document->of($as)['document'], 'working' => $as->settlement->working ?? [],
         ];
 
         return $request->hasHeader('HX-Request')

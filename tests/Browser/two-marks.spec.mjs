@@ -82,7 +82,7 @@ test('two who do not agree ask for a third, who decides with a reason', async ({
         await group.getByLabel('Fair, 6', { exact: true }).check();
     }
     await first.getByRole('button', { name: 'As the student would see it' }).click();
-    await expect(first.getByRole('region', { name: 'What the student would see' })).toContainText('60.0');
+    await expect(first.getByRole('region', { name: 'What the student would see' })).toContainText('Agreed by both markers, criterion by criterion');
     expect(await serious(first)).toEqual([]);
     await first.getByLabel('Why', { exact: true }).fill('Fair throughout: the last page does not carry more.');
     await first.getByRole('button', { name: 'Propose it' }).click();
@@ -101,7 +101,7 @@ test('two who do not agree ask for a third, who decides with a reason', async ({
     await expect(third.getByText('First mark:').first()).toBeVisible();
     await expect(third.getByText('Second mark:').first()).toBeVisible();
     for (const form of await third.locator('form.criterion:has(.rail)').all()) {
-        await form.getByLabel('Good, 8', { exact: true }).check();
+        await form.getByLabel('Excellent, 10', { exact: true }).check();
     }
     await expect(third.locator('#saved')).toHaveText(/^Saved/);
     await third.getByRole('button', { name: /^Done/ }).click();
@@ -111,7 +111,7 @@ test('two who do not agree ask for a third, who decides with a reason', async ({
     await third.getByRole('button', { name: /^Done/ }).click();
     await expect(third.getByText(`${code} is done.`)).toBeVisible();
     await second.goto(address);
-    await expect(second.getByText('agreed 80', { exact: true })).toBeVisible();
+    await expect(second.getByText('agreed 100', { exact: true })).toBeVisible();
     await expect(second.getByText('the third marker decides: The objection is met')).toBeVisible();
 });
 
@@ -151,7 +151,7 @@ test('an examiner reads a pack on a tablet, asks, is answered and signs; the pac
     await expect(examiner.getByText('What you asked for has no answer yet').first()).toBeVisible();
     await page.goto('/');
     await page.getByRole('row').filter({ hasText: 'who is to sign' }).getByRole('link', { name: 'Answer' }).click();
-    await page.getByRole('link', { name: 'open' }).first().click();
+    await page.getByRole('link', { name: 'open', exact: true }).first().click();
     await page.getByLabel('The answer').fill('They are with their second markers; a second pack follows.');
     await page.getByRole('button', { name: 'Answer' }).click();
     await examiner.reload();
