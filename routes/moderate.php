@@ -28,6 +28,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/settle/{script}/decide', [SettleController::class, 'decide'])->name('moderate.decide');
     Route::post('/settle/{script}/third', [SettleController::class, 'third'])->name('moderate.third');
     Route::post('/settle/{script}/open', [SettleController::class, 'open'])->name('moderate.open');
+    Route::put('/settle/{script}/feedback', [SettleController::class, 'feedback'])->name('moderate.feedback');
     Route::post('/settle/{script}/say', [SettleController::class, 'say'])->name('moderate.say');
     Route::post('/settle/{script}/preview', [SettleController::class, 'preview'])->name('moderate.preview');
     Route::post('/settle/{script}/accept', [SettleController::class, 'accept'])->name('moderate.accept');

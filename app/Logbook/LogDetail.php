@@ -12,6 +12,7 @@ enum LogDetail: string
 {
     case Added = 'added';
     case After = 'after';
+    case Agrees = 'agrees';
     case Already = 'already';
     case AsAdministrator = 'as_administrator';
     case Attempt = 'attempt';
@@ -57,6 +58,7 @@ enum LogDetail: string
     case Scripts = 'scripts';
     case Searches = 'searches';
     case Seat = 'seat';
+    case Seconds = 'seconds';
     case Seed = 'seed';
     case Sha256 = 'sha256';
     case ShareBefore = 'share_before';

@@ -100,6 +100,7 @@ enum LogEvent: string
     case PackAnswered = 'moderate.pack-answered';
     case PackSigned = 'moderate.pack-signed';
     case PackTaken = 'moderate.pack-taken';
+    case FeedbackChosen = 'moderate.feedback-chosen';
     case ThirdAsked = 'moderate.third-asked';
     // Release
     case ScriptHeld = 'release.script-held';

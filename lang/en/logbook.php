@@ -108,6 +108,7 @@ return [
             'pack-answered' => 'answered what was asked for',
             'pack-signed' => 'signed a sample pack',
             'pack-taken' => 'took a sample pack away',
+            'feedback-chosen' => 'said whose comments a student reads',
             'third-asked' => 'asked for a third mark',
         ],
         'release' => [
@@ -134,7 +135,7 @@ return [
         'together' => 'mark made together',
     ],
     'details' => [
-        'added' => 'added', 'after' => 'after', 'already' => 'there already', 'as_administrator' => 'as administrator', 'attempt' => 'attempt',
+        'added' => 'added', 'after' => 'after', 'agrees' => 'agrees with the first mark', 'already' => 'there already', 'as_administrator' => 'as administrator', 'attempt' => 'attempt',
         'back' => 'back', 'band' => 'band', 'bands' => 'bands', 'before' => 'before', 'begun_meanwhile' => 'begun meanwhile', 'changed' => 'changed',
         'criteria' => 'criteria', 'days' => 'days', 'drawn' => 'drawn by lot', 'due' => 'due', 'extra_days' => 'extra days', 'extra_percent' => 'extra percent', 'file' => 'file',
         'files' => 'files', 'form' => 'form', 'found' => 'found', 'from' => 'from', 'given' => 'marks given', 'groups' => 'groups',
@@ -142,7 +143,7 @@ return [
         'left_out' => 'left out', 'lines_told' => 'lines its head had told of', 'lines_left_out' => 'lines left out', 'mark' => 'mark',
         'markers' => 'markers', 'marks' => 'marks', 'members' => 'for', 'moved' => 'moved', 'moved_by_hand' => 'moved by hand',
         'open_again' => 'open again', 'plan' => 'plan', 'refused' => 'refused', 'reports' => 'reports', 'role' => 'role', 'scripts' => 'scripts',
-        'searches' => 'searches', 'seat' => 'mark', 'seed' => 'seed', 'sha256' => 'sha256', 'share_before' => 'share before', 'share_now' => 'share now',
+        'searches' => 'searches', 'seat' => 'mark', 'seconds' => 'seconds at the desk', 'seed' => 'seed', 'sha256' => 'sha256', 'share_before' => 'share before', 'share_now' => 'share now',
         'shares' => 'shares', 'size' => 'size', 'student' => 'student', 'students' => 'students', 'student_sees' => 'student may read it',
         'taken_back' => 'taken back', 'themselves' => 'themselves', 'to' => 'to', 'total' => 'total', 'view' => 'seeing the other marks', 'version' => 'version', 'what' => 'what',
         'who' => 'who', 'why' => 'why', 'words' => 'words',

@@ -72,6 +72,7 @@ return [
     ],
     'comments_go_out' => '{0} No comment on the text goes out. Comments are taken from: :whose.|{1} 1 comment on the text goes out, from: :whose.|[2,*] :count comments on the text go out, from: :whose.',
     'student_reads' => 'The student reads the comments of: :whose.',
+    'checked_for' => '{1} a minute or less at the desk|[2,*] :count minutes at the desk',
     'third_rule' => 'The planner chooses someone who is neither of the two and has no conflict of interest. With a third mark the script settles to :rule.',
     'sample_so_far' => [
         'none' => 'No sample is drawn yet.',

@@ -166,3 +166,11 @@ test('an examiner reads a pack on a tablet, asks, is answered and signs; the pac
     expect(proof).toMatchObject({ holds: true });
     expect(proof.files).toBeGreaterThan(4);
 });
+
+test('everyone settles one script in the same second, some are killed on the way: never two settlements, never none after agreed', () => {
+    const came = JSON.parse(execFileSync('php', ['tests/Browser/at-once.php', 'race'], { timeout: 180_000 }).toString());
+    expect(came.faults).toEqual([]);
+    expect(came.scripts).toBe(6);
+    expect(came.done).toBeGreaterThan(5);
+    expect(came.killed).toBeGreaterThan(3);
+});

@@ -6,6 +6,10 @@ namespace Tests\Feature;
 
 use App\Actions\Collect\PrepareForMarkers;
 use App\Actions\Collect\TakeHandIn;
+use App\Actions\Moderate\AskForThird;
+use App\Actions\Moderate\MakePack;
+use App\Actions\Moderate\SendPack;
+use App\Enums\PackReader;
 use App\Enums\Role;
 use App\Extraction\FileKind;
 use App\Models\Conflict;
@@ -18,7 +22,9 @@ use Tests\Feature\Collect\IdentityTest;
 use Tests\Files;
 use Tests\PlantedFiles;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\SampleRule;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondView;
 use ZipArchive;
 
 /**
@@ -34,7 +40,7 @@ final class AnonymityTest extends TestCase
 
     public function test_a_crawl_as_tutor_finds_no_name_number_or_mail_address_of_a_student(): void
     {
-        $this->module(2, 4);
+        $this->module(3, 4);
         $assignment = $this->assignment();
         foreach ($this->students as $n => $student) {
             $planted = [
@@ -75,8 +81,19 @@ final class AnonymityTest extends TestCase
         $this->finishBoth($this->script($assignment, 0), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Seat::First), 'l3', 'l3');
         $this->finish($this->markOf($this->script($assignment, 1), Seat::Second), 'l1', 'l1');
+        // A third marker who sees both marks, and packs with an examiner and a moderator.
+        app(AskForThird::class)($this->script($assignment, 1), SecondView::Open, $this->coordinator);
+        $examiner = $this->member(Role::Examiner);
+        $moderator = collect($this->tutors)->firstOrFail(
+            fn (User $tutor) => $this->script($assignment, 0)->marks->doesntContain('marker_id', $tutor->id),
+        );
+        foreach ([[PackReader::Examiner, $examiner], [PackReader::Moderator, $moderator]] as [$kind, $reader]) {
+            app(SendPack::class)(app(MakePack::class)(
+                $assignment, $kind, $reader, SampleRule::usual(), true, $this->coordinator,
+            ), '', $this->coordinator);
+        }
         // Each tutor is first marker of some and second marker of others.
-        foreach ([...$this->tutors, $this->member(Role::Examiner)] as $person) {
+        foreach ([...$this->tutors, $examiner] as $person) {
             $this->sent = [];
             $this->downloads = 0;
             $this->actingAs($person);
@@ -84,6 +101,9 @@ final class AnonymityTest extends TestCase
             $marks = Mark::query()->where('marker_id', $person->id)->exists();
             self::assertGreaterThan($marks ? 12 : 6, count($this->sent), 'the crawl got somewhere');
             $marks && self::assertGreaterThan(8, $this->downloads, 'and took files of every kind');
+            $person->is($examiner) && self::assertCount(
+                1, preg_grep('~/packs/[^/]+/pack[.]zip$~', array_keys($this->sent)) ?: [], 'the pack too',
+            );
             $marks && self::assertNotSame([], preg_grep('~/pages/1\z~', array_keys($this->sent)), 'and pages');
             foreach ($this->sent as $address => $text) {
                 foreach ($this->students as $student) {

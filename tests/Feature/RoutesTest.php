@@ -90,6 +90,7 @@ final class RoutesTest extends TestCase
         'packs.zip' => 'coordinator examiner', 'packs.script' => 'coordinator examiner',
         'moderate.decide' => 'coordinator', 'moderate.third' => 'coordinator tutor',
         'moderate.open' => 'coordinator tutor', 'moderate.say' => 'coordinator tutor',
+        'moderate.feedback' => 'coordinator tutor',
         'moderate.preview' => 'coordinator tutor',
         'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
         'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator',

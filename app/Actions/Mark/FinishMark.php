@@ -58,7 +58,7 @@ final class FinishMark
             });
             $this->logbook->write(
                 Entry::of(LogEvent::MarkFinished)->on($done->script)
-                    ->with(seat: $done->seat, total: $done->shownTotal())
+                    ->with(...['seat' => $done->seat, 'total' => $done->shownTotal(), ...$this->checked($done)])
             );
             if ($done->counts) {
                 $this->decideAnew($done->script->refresh(), $done);
@@ -68,6 +68,18 @@ final class FinishMark
 
             return $done;
         });
+    }
+
+    /**
+     * What a check read, and for how long.
+     *
+     * @return array<string, int|bool|null>
+     */
+    private function checked(Mark $mark): array
+    {
+        return $mark->seat !== Seat::Second || $mark->view !== SecondView::Check ? [] : [
+            'agrees' => $mark->agrees, 'version' => Beside::of($mark)->first()?->lock_version, 'seconds' => $mark->seconds,
+        ];
     }
 
     /**

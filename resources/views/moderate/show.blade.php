@@ -54,7 +54,9 @@
                         <span class="quiet small">from {{ Figure::shown($mark->score()
                             ->exactPercent()) }}</span>@endif<br><span
                             class="quiet small">{{ $mark->marker->name }}{{ $mine && $mark->is($mine) ? ', that is you'
-                            : '' }}</span>@if ($mark->isDone() && $mark->agrees)<br><span class="kelp small">agrees with
+                            : '' }}</span>@if ($mark->isDone() && $mark->view === SecondView::Check)<br><span
+                            class="quiet small">{{ trans_choice('moderate.checked_for', max(1, (int) round(
+                            $mark->seconds / 60))) }}</span>@endif @if ($mark->isDone() && $mark->agrees)<br><span class="kelp small">agrees with
                             the first mark</span>@endif
                         @if ($mark->isDone() && $mark->reason !== '')<p class="small mt-1 whitespace-pre-line"
                             dir="auto">{{ $mark->reason }}</p>@endif</div>
@@ -183,6 +185,23 @@
                 came about</h2><x-working :lines="$settled->working" />
                 <p class="small quiet mt-2">{{ __('moderate.student_reads', ['whose' => implode(', ', array_map(
                     fn ($seat) => __("mark.seat.{$seat->value}"), $settled->feedback->from))]) }}</p>
+                @if ($done->count() > 1 && ! $script->result && auth()->user()->can('openSettled', $script))
+                    <details class="mt-2" @error('from') open @enderror><summary class="link">
+                        Change whose comments they read</summary>
+                        <form class="mt-2" method="post" action="{{ route('moderate.feedback', [$script, ...$show]) }}">
+                            @csrf @method('put')
+                            @foreach ($done as $mark)<label class="block py-1"><input type="checkbox" name="from[]"
+                                value="{{ $mark->seat->value }}" @checked($settled->feedback->has($mark->seat))>
+                                {{ __("moderate.comments_of.{$mark->seat->value}") }}</label>@endforeach
+                            @error('from')<p class="error">{{ $message }}</p>@enderror
+                            <label class="block py-1 small"><input type="checkbox" name="own_general" value="1"
+                                @checked($settled->feedback->general !== null)> In general, in place of theirs:</label>
+                            <label class="sr-only" for="f-own">In general</label>
+                            <textarea class="input" id="f-own" name="general" rows="3" dir="auto">{{
+                                $settled->feedback->general ?? $done->map(fn ($mark) => trim($mark->general_comment))
+                                ->filter()->implode("\n\n") }}</textarea>
+                            <div class="flex justify-end mt-2"><button class="button">Save</button></div></form></details>
+                @endif
                 @if ($sides->count() > 1 && ! $script->result && auth()->user()->can('openSettled', $script))
                     <details class="mt-3"><summary class="link">Open it again</summary>
                         <form class="mt-2" method="post" action="{{ route('moderate.open', [$script, ...$show]) }}">@csrf

@@ -252,6 +252,26 @@ final class AgreeingTest extends TestCase
             ->assertSessionHasErrors('refused');
     }
 
+    public function test_whose_comments_a_student_reads_can_be_changed_until_the_result_is_out(): void
+    {
+        $script = $this->apart(['tolerance' => '40']);
+        self::assertSame(Standing::Agreed, $script->standing, 'settled by the rule');
+        $this->actingAs($this->second)->put(route('moderate.feedback', $script), ['from' => []])
+            ->assertSessionHasErrors('from');
+        $this->put(route('moderate.feedback', $script), ['from' => ['third']])->assertSessionHasErrors('from');
+        $this->put(route('moderate.feedback', $script), [
+            'from' => ['second', 'first'], 'own_general' => '1', 'general' => 'We agree on most of it.',
+        ])->assertSessionHasNoErrors();
+        $this->get(route('moderate.show', $script))->assertSee('The student reads the comments of: first mark, second mark.');
+        app(ReleaseResults::class)($script->assignment, [$script->code], $this->coordinator);
+        $document = Result::query()->sole()->document;
+        self::assertSame(['65.0', 'We agree on most of it.'], [$document['mark'], $document['general_comment']]);
+        self::assertSame(
+            "Comment of the first marker.\n\nComment of the second marker.", $document['criteria'][0]['comment'],
+        );
+        $this->put(route('moderate.feedback', $script), ['from' => ['first']])->assertSessionHasErrors('refused');
+    }
+
     public function test_messages_stay_with_those_who_settle_and_an_examiner_reads_them(): void
     {
         $script = $this->apart();

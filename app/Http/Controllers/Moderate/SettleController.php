@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Moderate;
 
 use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\AskForThird;
+use App\Actions\Moderate\ChooseFeedback;
 use App\Actions\Moderate\DecideMark;
 use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\OpenSettled;
@@ -16,6 +17,7 @@ use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Moderate\AcceptProposalRequest;
 use App\Http\Requests\Moderate\DecideMarkRequest;
+use App\Http\Requests\Moderate\FeedbackRequest;
 use App\Http\Requests\Moderate\OpenSettledRequest;
 use App\Http\Requests\Moderate\PreviewRequest;
 use App\Http\Requests\Moderate\ProposeMarkRequest;
@@ -67,6 +69,13 @@ final class SettleController extends Controller
         $open($script, $this->person($request), $request->string('why')->trim()->value());
 
         return $this->back($request, $script, "{$script->code} is open again. What was settled stays to be read below.");
+    }
+
+    public function feedback(FeedbackRequest $request, Script $script, ChooseFeedback $choose): RedirectResponse
+    {
+        $choose($script, $request->feedback(), $this->person($request));
+
+        return $this->back($request, $script, 'Saved whose comments the student reads.');
     }
 
     public function say(SayRequest $request, Script $script, SayInSettling $say): RedirectResponse
