@@ -32,7 +32,8 @@ final class Beside
     /** Whether a mark can be made only once another is there to be checked, and that is not done yet. */
     public static function isWaiting(Mark $mark): bool
     {
-        return $mark->counts && $mark->seat === Seat::Second && $mark->view === SecondView::Check && self::of($mark)->isEmpty();
+        return $mark->counts && $mark->seat === Seat::Second && $mark->view === SecondView::Check
+            && self::of($mark)->isEmpty();
     }
 
     /**

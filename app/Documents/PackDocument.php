@@ -35,14 +35,21 @@ final class PackDocument
         $scale = $assignment->scale();
         $marks = Settlement::query()->whereNull('undone_at')
             ->whereIn('script_id', $assignment->scripts()->whereNull('lead_id')->select('id'))->pluck('mark')
-            ->map(fn (mixed $mark) => BigRational::of((string) $mark)->toScale($rubric->decimals ?? 1, RoundingMode::HALF_UP));
+            ->map(
+                fn (mixed $mark) => BigRational::of((string) $mark)->toScale(
+                    $rubric->decimals ?? 1, RoundingMode::HALF_UP,
+                )
+            );
         $counts = $marks->countBy(fn (BigDecimal $mark) => $scale->bandFor($mark)->name);
 
         return [
             'title' => $assignment->title, 'module' => $assignment->module->fullTitle(), 'brief' => $assignment->brief,
             'rubric' => $assignment->rubricVersion?->document, 'scheme' => SecondMarking::short($assignment->scheme),
             'settings' => $assignment->scheme->toArray(), 'bands' => array_map(
-                fn ($band) => ['name' => $band->name, 'from' => Figure::plain($band->from), 'scripts' => (int) ($counts[$band->name] ?? 0)],
+                fn ($band) => [
+                    'name' => $band->name, 'from' => Figure::plain($band->from),
+                    'scripts' => (int) ($counts[$band->name] ?? 0),
+                ],
                 $scale->bands,
             ),
             'agreed' => $marks->count(), 'handed_in' => $assignment->scripts()->whereNull('lead_id')
@@ -68,7 +75,8 @@ final class PackDocument
             'code' => $script->code, 'words' => $first?->handin->words, 'text' => $first?->handin->html,
             'links' => $first?->handin->files->pluck('link')->filter()->values()->all() ?? [],
             'marks' => $marks->map(fn (Mark $mark) => $this->mark($mark, $letters))->all(),
-            'agreed' => $settlement?->shownMark(), 'band' => $settlement === null ? null : $this->band($script, $settlement),
+            'agreed' => $settlement?->shownMark(),
+            'band' => $settlement === null ? null : $this->band($script, $settlement),
             'working' => $settlement->working ?? [], 'settled_by' => $settlement?->settled_by->value,
             'opened_again' => Settlement::query()->where('script_id', $script->id)->whereNotNull('undone_at')
                 ->orderBy('id')->get()->map(fn (Settlement $one) => [
@@ -84,7 +92,9 @@ final class PackDocument
      */
     public static function sha256(array $document): string
     {
-        return hash('sha256', json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES));
+        return hash(
+            'sha256', json_encode($document, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+        );
     }
 
     /**
@@ -96,7 +106,9 @@ final class PackDocument
     public static function letters(Collection $marks): array
     {
         $letters = [];
-        foreach ($marks->map(fn (Mark $mark) => $mark->marker)->unique('id')->sortBy('public_id')->values() as $n => $marker) {
+        foreach (
+            $marks->map(fn (Mark $mark) => $mark->marker)->unique('id')->sortBy('public_id')->values() as $n => $marker
+        ) {
             $letters[$marker->id] = ($n < 26 ? '' : chr(64 + intdiv($n, 26))).chr(65 + $n % 26);
         }
 
@@ -144,7 +156,8 @@ final class PackDocument
 
         return [
             'title' => $criterion->title(), 'points' => $points === null ? null : Figure::plain($points),
-            'max' => Figure::plain($criterion->max()), 'said' => $set->isUnset() ? '' : MarkForm::inWords($criterion, $set),
+            'max' => Figure::plain($criterion->max()),
+            'said' => $set->isUnset() ? '' : MarkForm::inWords($criterion, $set),
             'comment' => $set->comment,
         ];
     }

@@ -13,8 +13,8 @@ use Illuminate\Mail\Mailables\Envelope;
 use Illuminate\Queue\SerializesModels;
 
 /**
- * Tells markers that they have not agreed by the date, or a coordinator that it is theirs to decide. It names scripts by
- * their codes, and no mark.
+ * Tells markers that they have not agreed by the date, or a coordinator that it is theirs to decide. It names scripts
+ * by their codes, and no mark.
  */
 final class SettleOverdue extends Mailable
 {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Actions\Moderate\MarkOffer;
 use App\Casts\AsCoreValue;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Model;
@@ -13,6 +12,7 @@ use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Figures\Working;
 use YoungHarbor\Core\Figures\WorkingLine;
 use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SettledBy;
 use YoungHarbor\Core\Marking\SettledMark;

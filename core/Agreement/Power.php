@@ -7,9 +7,9 @@ namespace YoungHarbor\Core\Agreement;
 use YoungHarbor\Core\Statistics\StudentT;
 
 /**
- * How likely scripts marked twice by one marker and by others are to show that the marker differs from them: the two-sided
- * one-sample t test of the differences (J. Cohen, "Statistical Power Analysis for the Behavioral Sciences", 1988,
- * chapter 2).
+ * How likely scripts marked twice by one marker and by others are to show that the marker differs from them: the
+ * two-sided one-sample t test of the differences (J. Cohen, "Statistical Power Analysis for the Behavioral Sciences",
+ * 1988, chapter 2).
  */
 final class Power
 {

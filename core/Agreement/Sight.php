@@ -26,8 +26,8 @@ final readonly class Sight
 
     /**
      * By the t test of the marker's effect in the model of differences ({@see Linking}): noncentral t with the residual
-     * degrees of freedom and noncentrality severity ÷ standard error. More scripts are thought of as shared with the same
-     * others in the same parts.
+     * degrees of freedom and noncentrality severity ÷ standard error. More scripts are thought of as shared with the
+     * same others in the same parts.
      *
      * @param  float  $sd  of the noise in the difference of two marks, in marks, above 0
      * @param  float  $severity  how far the marker lies from the mean of the others, in marks, above 0
@@ -50,7 +50,9 @@ final readonly class Sight
 
         return new self(
             $marker, $pairs, $comparable ? $now : null,
-            $now >= $wish ? 0 : ($pairs === 0 ? null : Power::search(1, fn (int $more) => $power($more) >= $wish, $most)),
+            $now >= $wish
+                ? 0
+                : ($pairs === 0 ? null : Power::search(1, fn (int $more) => $power($more) >= $wish, $most)),
         );
     }
 }

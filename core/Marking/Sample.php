@@ -13,8 +13,8 @@ use YoungHarbor\Core\Input\InvalidInput;
 /**
  * Which scripts of a cohort are marked a second time. The same marks, rule and seed give the same sample.
  *
- * Some are chosen for their first mark. From the rest so many are drawn as the rule asks for, by marker in proportion to
- * what remains of theirs (largest remainder; at least one each while the number allows), and within a marker
+ * Some are chosen for their first mark. From the rest so many are drawn as the rule asks for, by marker in proportion
+ * to what remains of theirs (largest remainder; at least one each while the number allows), and within a marker
  * systematically over the marks in order from a random start, so that every part of the scale is there and every script
  * has the same chance (systematic sampling: W. G. Cochran, "Sampling Techniques", 1977, chapter 8).
  */

@@ -76,7 +76,9 @@ final readonly class ReadyCheck
             );
         }
 
-        return new self($locks, $unsigned === [] ? $at(Standing::Agreed) : [], $at(Standing::Released), $at(Standing::Expected));
+        return new self(
+            $locks, $unsigned === [] ? $at(Standing::Agreed) : [], $at(Standing::Released), $at(Standing::Expected),
+        );
     }
 
     public function isClear(): bool

@@ -20,7 +20,6 @@ use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\MakeBankSet;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Mark\SyncDesk;
-use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Moderate\SetModerators;
 use App\Actions\Plan\AddRubric;
@@ -77,6 +76,7 @@ use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Collect\Declaration;
 use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
@@ -278,7 +278,8 @@ final class DatabaseSeeder extends Seeder
         $this->shareOut($assignment, $this->tutors, 1838, -24);
         foreach ($this->marks($assignment) as $n => $mark) {
             $this->mark(
-                $mark, [0.54, 0.64, 0.36, 0.55, 0.66, 0.45, 0.65, 0.53, 0.78, 0.44, 0.56][$n % 11], -20 + intdiv($n, 8), 10 + $n % 8,
+                $mark, [0.54, 0.64, 0.36, 0.55, 0.66, 0.45, 0.65, 0.53, 0.78, 0.44, 0.56][$n % 11], -20 + intdiv($n, 8),
+                10 + $n % 8,
             );
         }
         $this->at(-12, 10, $this->coordinator);
@@ -530,7 +531,9 @@ final class DatabaseSeeder extends Seeder
     private function trusted(): WritingBaseline
     {
         $this->at(-47, as: $this->coordinator);
-        $baseline = app(MakeBaseline::class)($this->module, 'Supervised writing, 2024 and 2025', 'English', $this->coordinator);
+        $baseline = app(MakeBaseline::class)(
+            $this->module, 'Supervised writing, 2024 and 2025', 'English', $this->coordinator,
+        );
         foreach (array_chunk(glob(database_path('demo/baseline/*.md')) ?: [], 10) as $year => $paths) {
             app(AddFilesToBaseline::class)(
                 $baseline,

@@ -41,7 +41,9 @@ $world = new class
         $assignment = DB::transaction(
             fn () => $this->assignment(['scheme' => $this->scheme(['second' => $twice ? 'every' : 'sample'])]),
         );
-        $choices = json_encode(['c1' => ['level' => 'l2', 'comment' => str_repeat('Read closely. ', 8)], 'c2' => ['level' => 'l3']]);
+        $choices = json_encode(
+            ['c1' => ['level' => 'l2', 'comment' => str_repeat('Read closely. ', 8)], 'c2' => ['level' => 'l3']]
+        );
         $at = now()->toDateTimeString();
         Script::query()->where('assignment_id', $assignment->id)->orderBy('id')
             ->chunk(500, function ($some) use ($assignment, $choices, $at, $twice): void {
@@ -51,7 +53,8 @@ $world = new class
                 ])->all());
                 DB::table('handins')->insert($some->values()->map(fn (Script $script, int $n) => [
                     'id' => $first + $n, 'public_id' => (new Handin)->newUniqueId(), 'script_id' => $script->id,
-                    'attempt' => 1, 'handed_in_by' => $script->student_id, 'bytes' => 9, 'sha256' => str_repeat('0', 64),
+                    'attempt' => 1, 'handed_in_by' => $script->student_id, 'bytes' => 9,
+                    'sha256' => str_repeat('0', 64),
                     'words' => 9, 'text' => '', 'html' => '', 'notes' => '[]', 'identity' => '[]',
                     'seal' => str_repeat('0', 64), 'read_at' => $at, 'prepared_at' => $at, 'due_at' => $script->due_at,
                     'late' => false, 'received_at' => $at,
@@ -62,7 +65,11 @@ $world = new class
                         $marks[] = [
                             'public_id' => (new Mark)->newUniqueId(), 'script_id' => $script->id,
                             'assignment_id' => $assignment->id, 'seat' => $seat, 'counts' => true,
-                            'marker_id' => $this->tutors[($n + $k * (1 + intdiv($n, count($this->tutors)) % (count($this->tutors) - 1))) % count($this->tutors)]->id,
+                            'marker_id' => $this->tutors[
+                                (
+                                    $n + $k * (1 + intdiv($n, count($this->tutors)) % (count($this->tutors) - 1))
+                                ) % count($this->tutors)
+                            ]->id,
                             'rubric_version_id' => $assignment->rubric_version_id, 'work_id' => $first + $n,
                             'choices' => $choices, 'general_comment' => '', 'queue_place' => $n,
                             'total' => 42 + ($script->id * 7 + $k * 5) % 40, 'begun_at' => $at, 'done_at' => $at,

@@ -11,7 +11,6 @@ declare(strict_types=1);
 use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\AskForThird;
 use App\Actions\Moderate\DecideMark;
-use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\OpenSettled;
 use App\Actions\Moderate\ProposeMark;
 use App\Exceptions\Refused;
@@ -20,13 +19,16 @@ use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\User;
 use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Marking\Standing;
 
 require __DIR__.'/marked.php';
 
-$offer = fn (string $mark): MarkOffer => MarkOffer::total($mark, Feedback::usual(), 'Said at the same moment as others.');
+$offer = fn (string $mark): MarkOffer => MarkOffer::total(
+    $mark, Feedback::usual(), 'Said at the same moment as others.',
+);
 
 if ($argv[1] === 'act') {
     $script = Script::query()->findOrFail((int) $argv[2]);
@@ -35,7 +37,8 @@ if ($argv[1] === 'act') {
         match ($argv[3]) {
             'propose' => app(ProposeMark::class)($script, $who, $offer('55')),
             'accept' => app(AcceptProposal::class)(
-                $script, (int) Proposal::query()->where('script_id', $script->id)->where('state', 'open')->value('id'), $who,
+                $script, (int) Proposal::query()->where('script_id', $script->id)->where('state', 'open')->value('id'),
+                $who,
             ),
             'decide' => app(DecideMark::class)($script, $who, $offer('61')),
             'third' => app(AskForThird::class)($script, SecondView::Open, $who),
@@ -49,14 +52,18 @@ if ($argv[1] === 'act') {
 }
 
 $assignment = marked(
-    'At once: a letter from the quay', [], ['bo.li', 'kaimana.keawe', 'zoe.ng', 'mateus.araujo', 'dafydd.aprhys', 'priya.raghunathan'],
+    'At once: a letter from the quay', [],
+    ['bo.li', 'kaimana.keawe', 'zoe.ng', 'mateus.araujo', 'dafydd.aprhys', 'priya.raghunathan'],
     ['tomasz.wisniewski', 'aoife.nibhriain', 'lin.hui'], ['first' => 0.9, 'second' => 0.3],
 );
 $coordinator = person('maren.oduya');
 $second = person('harbour.office');
 $sum = ['scripts' => 0, 'done' => 0, 'refused' => 0, 'killed' => 0, 'agreed' => 0, 'faults' => []];
 mt_srand(16);
-foreach (Script::query()->where('assignment_id', $assignment->id)->whereNotNull('current_handin_id')->with('marks')->get() as $script) {
+foreach (
+    Script::query()->where('assignment_id', $assignment->id)->whereNotNull('current_handin_id')->with('marks')
+        ->get() as $script
+) {
     $sum['scripts']++;
     $markers = [$script->mark(Seat::First)?->marker_id, $script->mark(Seat::Second)?->marker_id];
     app(ProposeMark::class)($script, User::query()->findOrFail($markers[0]), $offer('58'));
@@ -72,7 +79,9 @@ foreach (Script::query()->where('assignment_id', $assignment->id)->whereNotNull(
             [1 => ['pipe', 'w'], 2 => ['pipe', 'w']], $pipes,
         );
         // One in three is killed somewhere between its start and its end.
-        $running[] = [$process, $pipes, $how, mt_rand(0, 2) === 0 ? hrtime(true) + mt_rand(150, 900) * 1_000_000 : null];
+        $running[] = [
+            $process, $pipes, $how, mt_rand(0, 2) === 0 ? hrtime(true) + mt_rand(150, 900) * 1_000_000 : null,
+        ];
     }
     $settled = false;
     while ($running !== []) {

@@ -41,14 +41,18 @@ final class SampleTest extends TestCase
                 $must = self::must($one, $rule, $boundaries);
                 if ($must) {
                     $chosen++;
-                    self::assertTrue(($in[$one->script] ?? null)?->chance->isEqualTo(1), "{$one->script} in run {$run}");
+                    self::assertTrue(
+                        ($in[$one->script] ?? null)?->chance->isEqualTo(1), "{$one->script} in run {$run}",
+                    );
                     self::assertFalse($in[$one->script]->isDrawn());
                 } else {
                     $rest[$one->marker][] = $one->script;
                 }
             }
             $n = count($marks);
-            $asked = max($rule->least, (int) ceil($rule->share->toFloat() * $n - 1e-9), $rule->root ? (int) ceil(sqrt($n)) : 0);
+            $asked = max(
+                $rule->least, (int) ceil($rule->share->toFloat() * $n - 1e-9), $rule->root ? (int) ceil(sqrt($n)) : 0,
+            );
             $remaining = array_sum(array_map(count(...), $rest));
             $drawn = min($asked, $remaining);
             self::assertCount($chosen + $drawn, $sample->scripts);
@@ -114,7 +118,8 @@ final class SampleTest extends TestCase
     {
         $rule = new SampleRule(BigDecimal::zero(), 0, false, true, true, BigDecimal::of(2));
         $reasons = fn (string $mark) => array_map(
-            fn ($reason) => $reason->key(), $rule->reasons(BigDecimal::of($mark), MarksCsv::boundaries('0,40,50,60,70')),
+            fn ($reason) => $reason->key(),
+            $rule->reasons(BigDecimal::of($mark), MarksCsv::boundaries('0,40,50,60,70')),
         );
         self::assertSame(['fail', 'near 40'], $reasons('38'));
         self::assertSame(['fail'], $reasons('37.99'));
@@ -180,7 +185,8 @@ final class SampleTest extends TestCase
         $mark = $one->mark->toFloat();
         $at = array_map(fn (BigDecimal $boundary) => $boundary->toFloat(), $boundaries);
         $near = array_filter(
-            $at, fn (float $boundary) => $rule->near !== null && abs($mark - $boundary) <= $rule->near->toFloat() + 1e-9,
+            $at,
+            fn (float $boundary) => $rule->near !== null && abs($mark - $boundary) <= $rule->near->toFloat() + 1e-9,
         );
 
         return ($rule->fails && $mark < $at[0]) || ($rule->top && $mark >= max($at)) || $near !== [];

@@ -93,7 +93,8 @@ final class SettlingTest extends TestCase
                 fn (int $n) => ['id' => "l{$n}", 'title' => "Level {$n}", 'points' => (string) $n], range(0, 7),
             ),
             'criteria' => array_map(fn (int $n) => [
-                'id' => "c{$n}", 'title' => "Criterion {$n}", 'kind' => 'levels', 'weight' => ['33.3', '33.3', '33.4'][$n],
+                'id' => "c{$n}", 'title' => "Criterion {$n}", 'kind' => 'levels',
+                'weight' => ['33.3', '33.3', '33.4'][$n],
             ], range(0, 2)),
         ]);
         mt_srand(7);
@@ -116,7 +117,10 @@ final class SettlingTest extends TestCase
 
     public function test_people_who_agree_or_decide_leave_a_working_that_begins_with_every_total(): void
     {
-        $panel = Panel::of(SeatMark::done(Seat::First, '80'), SeatMark::done(Seat::Second, '50'), SeatMark::done(Seat::Third, '61', '', false));
+        $panel = Panel::of(
+            SeatMark::done(Seat::First, '80'), SeatMark::done(Seat::Second, '50'),
+            SeatMark::done(Seat::Third, '61', '', false),
+        );
         $agreed = $panel->agreed(BigDecimal::of('66.5'), 'Note 4.', true);
         self::assertSame(
             ['First mark', 'Second mark', 'Third mark', 'Agreed by both markers, criterion by criterion'],

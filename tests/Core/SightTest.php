@@ -86,7 +86,9 @@ final class SightTest extends TestCase
                 unset($effects[$watched]);
                 $effects[$watched] = array_sum($effects) / count($effects) - $severity;
                 $found = $linking->fit(array_map(
-                    fn (array $pair) => [...$pair, $effects[$pair[0]] - $effects[$pair[1]] + $sd * self::normal($random)],
+                    fn (array $pair) => [
+                        ...$pair, $effects[$pair[0]] - $effects[$pair[1]] + $sd * self::normal($random),
+                    ],
                     $pairs,
                 ));
                 $beside = $found['effects'][$watched] * 7 / 6;
@@ -98,6 +100,8 @@ final class SightTest extends TestCase
 
     private static function normal(Randomizer $random): float
     {
-        return sqrt(-2 * log($random->getInt(1, 1 << 40) / (1 << 40))) * cos(2 * M_PI * $random->getInt(0, 1 << 40) / (1 << 40));
+        return sqrt(-2 * log($random->getInt(1, 1 << 40) / (1 << 40))) * cos(
+            2 * M_PI * $random->getInt(0, 1 << 40) / (1 << 40)
+        );
     }
 }

@@ -59,8 +59,9 @@ final class StatisticsTest extends TestCase
     }
 
     #[DataProvider('powers')]
-    public function test_the_noncentral_t_is_r_s_and_has_both_tails(float $noncentrality, float $degrees, float $power): void
-    {
+    public function test_the_noncentral_t_is_r_s_and_has_both_tails(
+        float $noncentrality, float $degrees, float $power,
+    ): void {
         self::assertEqualsWithDelta($power, StudentT::power($noncentrality, $degrees, 0.05), 5e-7);
         self::assertEqualsWithDelta($power, StudentT::power(-$noncentrality, $degrees, 0.05), 5e-7);
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Collect\TakeHandIn;
-use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Release\ReleaseResults;
 use App\Enums\Role;
@@ -17,6 +16,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
 use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Seat;
 
 final class TodayTest extends TestCase

@@ -20,8 +20,8 @@ use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SecondView;
 
 /**
- * Gives a script whose markers do not agree to a third, whom the planner chooses: never one of the two, never one with a
- * conflict of interest, of the others the one with the fewest third marks.
+ * Gives a script whose markers do not agree to a third, whom the planner chooses: never one of the two, never one with
+ * a conflict of interest, of the others the one with the fewest third marks.
  */
 final class AskForThird
 {

@@ -40,12 +40,17 @@ final class DealWithOverdue
     public function __invoke(): int
     {
         $done = 0;
-        Assignment::query()->whereIn('id', Script::query()->where('reached', Standing::ToSettle)->select('assignment_id'))
+        Assignment::query()->whereIn(
+            'id', Script::query()->where('reached', Standing::ToSettle)->select('assignment_id'),
+        )
             ->each(function (Assignment $assignment) use (&$done): void {
                 $before = now()->subDays($assignment->scheme->days);
-                $scripts = Script::query()->where('assignment_id', $assignment->id)->where('reached', Standing::ToSettle)
+                $scripts = Script::query()->where('assignment_id', $assignment->id)
+                    ->where('reached', Standing::ToSettle)
                     ->whereNull('lead_id')->where('to_settle_at', '<=', $before)->whereNull('held_reason')
-                    ->where(fn ($query) => $query->whereNull('settle_told_at')->orWhere('settle_told_at', '<=', $before))
+                    ->where(
+                        fn ($query) => $query->whereNull('settle_told_at')->orWhere('settle_told_at', '<=', $before)
+                    )
                     ->orderBy('code')->get();
                 $scripts->isEmpty() || $done += $this->deal($assignment, $scripts);
             });
@@ -59,7 +64,8 @@ final class DealWithOverdue
     private function deal(Assignment $assignment, Collection $scripts): int
     {
         $left = $scripts->filter(
-            fn (Script $script) => $assignment->scheme->disagreement !== Disagreement::Third || ! $this->hasThird($script),
+            fn (Script $script) => $assignment->scheme->disagreement !== Disagreement::Third
+                || ! $this->hasThird($script),
         );
 
         return DB::transaction(function () use ($assignment, $scripts, $left): int {
@@ -68,9 +74,16 @@ final class DealWithOverdue
                 return $scripts->count();
             }
             $isDecision = $assignment->scheme->disagreement === Disagreement::Coordinator;
-            foreach ($isDecision ? $this->coordinators($assignment, $left) : $this->markers($left) as [$person, $theirs]) {
+            foreach (
+                $isDecision ? $this->coordinators($assignment, $left) : $this->markers($left) as [$person, $theirs]
+            ) {
                 Mail::to($person->email)->queue(
-                    (new SettleOverdue($assignment, $person, array_values($theirs->map(fn (Script $script) => $script->code)->all()), $isDecision))->afterCommit(),
+                    (
+                        new SettleOverdue(
+                            $assignment, $person,
+                            array_values($theirs->map(fn (Script $script) => $script->code)->all()), $isDecision,
+                        )
+                    )->afterCommit(),
                 );
             }
             $this->logbook->write(

@@ -15,6 +15,7 @@ use App\Models\Settlement;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Marking\MarkOffer;
 
 /**
  * A coordinator who marked the script in no seat settles it, as the last resort, with a reason that everyone who reads

@@ -14,6 +14,7 @@ use App\Models\Script;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Figures\Figure;
+use YoungHarbor\Core\Marking\MarkOffer;
 
 /**
  * One marker proposes an agreed mark to the other, with a reason. A new proposal takes the place of an open one.

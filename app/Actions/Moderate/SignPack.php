@@ -35,12 +35,14 @@ final class SignPack
             $open = PackNote::query()->where('sample_pack_id', $stored->id)->where('kind', PackNote::REQUEST)
                 ->whereDoesntHave('answers')->count();
             $open === 0 || throw new Refused(
-                'What you asked for has no answer yet, so it is not signed. The team sees your request on Today.', 'statement',
+                'What you asked for has no answer yet, so it is not signed. The team sees your request on Today.',
+                'statement',
             );
             $stored->update(['state' => PackState::Signed, 'statement' => $statement, 'signed_at' => now()]);
             $this->logbook->write(
                 Entry::of(LogEvent::PackSigned)->on($stored->assignment)
-                    ->with(scripts: $stored->scripts()->count(), plan: $stored->public_id)->because($statement)->by($by),
+                    ->with(scripts: $stored->scripts()->count(), plan: $stored->public_id)->because($statement)
+                    ->by($by),
             );
         });
     }

@@ -10,8 +10,8 @@ use Illuminate\Console\Command;
 use YoungHarbor\Core\Input\InvalidInput;
 
 /**
- * Checks a sample pack: every file its manifest names is there as it was and nothing else, and the part of the logbook in
- * it is chained. Needs no database. Exit 1 with a line per fault when something does not hold.
+ * Checks a sample pack: every file its manifest names is there as it was and nothing else, and the part of the logbook
+ * in it is chained. Needs no database. Exit 1 with a line per fault when something does not hold.
  */
 final class VerifyPack extends Command
 {

@@ -10,7 +10,6 @@ use App\Models\User;
 use App\Policies\AssignmentPolicy;
 use Illuminate\Contracts\Pagination\LengthAwarePaginator;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\SecondMarks;
 use YoungHarbor\Core\Marking\Standing;
@@ -80,7 +79,8 @@ final readonly class ModerationQueue
      */
     public function around(Script $script): array
     {
-        $ids = $this->inOrder($this->scripts())->whereRaw($this->condition($this->filter))->pluck('scripts.id')->map(intval(...))->values()
+        $ids = $this->inOrder($this->scripts())->whereRaw($this->condition($this->filter))->pluck('scripts.id')
+            ->map(intval(...))->values()
             ->all();
         $at = array_search($script->id, $ids, true);
         $find = fn (?int $id): ?Script => $id === null ? null : Script::query()->find($id, ['id', 'public_id', 'code']);
@@ -129,7 +129,7 @@ final readonly class ModerationQueue
         $undecided = $this->assignment->scheme->second === SecondMarks::Sample
             ? "sampled = '".Sampled::Undecided->value."'"
             : '0';
-        $before = DB::escape(now()->subDays($this->assignment->scheme->days)->toDateTimeString());
+        $before = "'".now()->subDays($this->assignment->scheme->days)->toDateTimeString()."'";
 
         return match ($filter) {
             ModerationFilter::All => '1',

@@ -53,7 +53,8 @@ final class PackChoice
             'No script has an agreed mark that this reader did not give: there is nothing to sign yet.',
         );
         $marks = array_values($scripts->map(fn (Script $script) => new FirstMark(
-            (string) $script->id, $script->marks->first(fn (Mark $mark) => $mark->seat === Seat::First)->marker->public_id ?? '',
+            (string) $script->id,
+            $script->marks->first(fn (Mark $mark) => $mark->seat === Seat::First)->marker->public_id ?? '',
             $this->mark($script),
         ))->all());
         $seed = crc32("{$assignment->public_id} {$reader->public_id} "
@@ -68,6 +69,7 @@ final class PackChoice
 
     private function mark(Script $script): BigDecimal
     {
-        return BigRational::of($script->settlement->mark ?? '0')->toScale(3, RoundingMode::HALF_UP)->stripTrailingZeros();
+        return BigRational::of($script->settlement->mark ?? '0')->toScale(3, RoundingMode::HALF_UP)
+            ->stripTrailingZeros();
     }
 }

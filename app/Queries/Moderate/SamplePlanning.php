@@ -39,10 +39,11 @@ final class SamplePlanning
     public function markers(Assignment $assignment, SampleScope $scope): array
     {
         $open = $this->sampled($scope);
-        $rows = $this->firstMarks($assignment)->groupBy('marker')->map(fn (Collection $marks, string $marker) => new MarkerShare(
-            $marker, (string) $marks->pluck('name')->first(), $marks->count(), $marks->whereNotNull('done_at')->count(),
-            $marks->whereNotNull('done_at')->where('sampled', $open->value)->where('released', 0)->count(),
-        ));
+        $rows = $this->firstMarks($assignment)->groupBy('marker')
+            ->map(fn (Collection $marks, string $marker) => new MarkerShare(
+                $marker, (string) $marks->pluck('name')->first(), $marks->count(), $marks->whereNotNull('done_at')->count(),
+                $marks->whereNotNull('done_at')->where('sampled', $open->value)->where('released', 0)->count(),
+            ));
 
         return array_values($rows->sortBy(fn (MarkerShare $one) => $one->name)->all());
     }
@@ -86,7 +87,8 @@ final class SamplePlanning
             hash('sha256', serialize([
                 $seed, $rule->toArray(), $drawn, array_map(
                     fn (SampledScript $one) => [
-                        $one->script, $one->reasonKeys(), (string) $one->chance, ($seconds[$one->script] ?? null)?->marker,
+                        $one->script, $one->reasonKeys(), (string) $one->chance,
+                        ($seconds[$one->script] ?? null)?->marker,
                     ],
                     $sample->scripts,
                 ), array_map(fn (FirstMark $one) => [$one->script, $one->marker, (string) $one->mark], $from),

@@ -48,7 +48,10 @@ final readonly class SampleSight
         $markers = array_map(fn (string $marker) => Sight::of(
             $draft->linking, $marker, $noise->sd, self::SEVERITY, self::ALARM, self::WISH,
         ), array_merge(...$draft->linking->sets));
-        usort($markers, fn (Sight $a, Sight $b) => ($draft->names[$a->marker] ?? '') <=> ($draft->names[$b->marker] ?? ''));
+        usort(
+            $markers,
+            fn (Sight $a, Sight $b) => ($draft->names[$a->marker] ?? '') <=> ($draft->names[$b->marker] ?? ''),
+        );
         $seen = array_values(array_filter($markers, fn (Sight $one) => $one->power !== null));
         usort($seen, fn (Sight $a, Sight $b) => $a->power <=> $b->power);
         $middle = $seen[intdiv(count($seen), 2)] ?? null;

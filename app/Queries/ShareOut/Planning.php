@@ -30,7 +30,8 @@ use YoungHarbor\Core\Marking\SecondMarks;
 final class Planning
 {
     /**
-     * The scripts there are to mark: with one mark a group, the group's. What is still being read comes with the next plan.
+     * The scripts there are to mark: with one mark a group, the group's. What is still being read comes with the next
+     * plan.
      *
      * @return Collection<int, Script>
      */
@@ -139,7 +140,8 @@ final class Planning
             )),
         );
         $plan = MarkerPlan::make($works, $markers, $script->id, 3, kept: $kept);
-        $given = array_values(array_filter($plan->given, fn (Placed $one) => $one->part === Seat::Third->value))[0] ?? null;
+        $given = array_values(array_filter($plan->given, fn (Placed $one) => $one->part === Seat::Third->value))[0]
+            ?? null;
 
         return $given === null ? null : User::query()->where('public_id', $given->marker)->first();
     }

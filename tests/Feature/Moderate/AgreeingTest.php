@@ -62,7 +62,12 @@ final class AgreeingTest extends TestCase
     {
         $script = $this->apart();
         $this->actingAs($this->first)->get(route('moderate.show', $script))->assertOk()
-            ->assertSeeInOrder(['Where the difference comes from', 'Argument', '60', '30', '+30', 'Evidence', '20', '20', '0', 'Together', '+30'])
+            ->assertSeeInOrder(
+                [
+                    'Where the difference comes from', 'Argument', '60', '30', '+30', 'Evidence', '20', '20', '0',
+                    'Together', '+30',
+                ]
+            )
             ->assertSee('to settle')->assertSee('Propose an agreed mark');
     }
 
@@ -87,7 +92,8 @@ final class AgreeingTest extends TestCase
         self::assertSame('60.0', $document['mark']);
         self::assertSame('agreed', $document['levels_of']);
         $reached = array_map(
-            fn (array $criterion) => collect($criterion['levels'])->firstWhere('reached', true)['title'], $document['criteria'],
+            fn (array $criterion) => collect($criterion['levels'])->firstWhere('reached', true)['title'],
+            $document['criteria'],
         );
         self::assertSame(['High', 'Low'], $reached);
         self::assertSame(['Strong where it argues.', ''], array_column($document['criteria'], 'comment'));
@@ -102,8 +108,12 @@ final class AgreeingTest extends TestCase
         $half = $this->byCriterion();
         unset($half['criteria']['c2']);
         $this->actingAs($this->first)->post(route('moderate.propose', $script), $half)
-            ->assertSessionHasErrors(['criteria' => 'Evidence has no mark yet: an agreed mark needs one on every criterion.']);
-        $this->post(route('moderate.propose', $script), ['how' => 'criteria', 'criteria' => ['c1' => ['stop' => 'l9']]] + $half)
+            ->assertSessionHasErrors(
+                ['criteria' => 'Evidence has no mark yet: an agreed mark needs one on every criterion.']
+            );
+        $this->post(
+            route('moderate.propose', $script), ['how' => 'criteria', 'criteria' => ['c1' => ['stop' => 'l9']]] + $half,
+        )
             ->assertSessionHasErrors('criteria');
         $this->post(route('moderate.propose', $script), ['how' => 'total', 'reason' => 'A reason that is long enough.'])
             ->assertSessionHasErrors('mark');
@@ -146,13 +156,17 @@ final class AgreeingTest extends TestCase
     public function test_a_third_is_chosen_by_the_planner_never_one_of_the_two_nor_with_a_conflict_and_decides(): void
     {
         $script = $this->apart();
-        $others = collect($this->tutors)->reject(fn (User $one) => in_array($one->id, [$this->first->id, $this->second->id], true))
+        $others = collect($this->tutors)->reject(
+            fn (User $one) => in_array($one->id, [$this->first->id, $this->second->id], true)
+        )
             ->values();
         Conflict::factory()->create([
             'module_id' => $this->module->id, 'marker_id' => $others[0]->id, 'student_id' => $script->student_id,
             'made_by' => $this->coordinator->id,
         ]);
-        $this->actingAs($this->second)->post(route('moderate.third', $script), ['view' => 'open', 'why' => 'The sources.'])
+        $this->actingAs($this->second)->post(
+            route('moderate.third', $script), ['view' => 'open', 'why' => 'The sources.'],
+        )
             ->assertSessionHasNoErrors();
         $third = $this->markOf($script, Seat::Third);
         self::assertSame([$others[1]->id, SecondView::Open], [$third->marker_id, $third->view]);
@@ -262,7 +276,9 @@ final class AgreeingTest extends TestCase
         $this->put(route('moderate.feedback', $script), [
             'from' => ['second', 'first'], 'own_general' => '1', 'general' => 'We agree on most of it.',
         ])->assertSessionHasNoErrors();
-        $this->get(route('moderate.show', $script))->assertSee('The student reads the comments of: first mark, second mark.');
+        $this->get(route('moderate.show', $script))->assertSee(
+            'The student reads the comments of: first mark, second mark.'
+        );
         app(ReleaseResults::class)($script->assignment, [$script->code], $this->coordinator);
         $document = Result::query()->sole()->document;
         self::assertSame(['65.0', 'We agree on most of it.'], [$document['mark'], $document['general_comment']]);
@@ -275,7 +291,8 @@ final class AgreeingTest extends TestCase
     public function test_messages_stay_with_those_who_settle_and_an_examiner_reads_them(): void
     {
         $script = $this->apart();
-        $this->actingAs($this->first)->post(route('moderate.say', $script), ['body' => ''])->assertSessionHasErrors('body');
+        $this->actingAs($this->first)->post(route('moderate.say', $script), ['body' => ''])
+            ->assertSessionHasErrors('body');
         $this->post(route('moderate.say', $script), ['body' => 'Did you see note 4?'])->assertRedirect();
         $this->actingAs($this->second)->get(route('moderate.show', $script))->assertSee('Did you see note 4?');
         $examiner = $this->member(\App\Enums\Role::Examiner);
@@ -283,7 +300,9 @@ final class AgreeingTest extends TestCase
             ->assertDontSee('Write to the others')->assertDontSee('Propose it')->assertDontSee('Ask for a third');
         $this->post(route('moderate.say', $script), ['body' => 'Me too'])->assertForbidden();
         $this->post(route('moderate.third', $script), ['view' => 'open'])->assertForbidden();
-        $outside = collect($this->tutors)->first(fn (User $one) => ! in_array($one->id, [$this->first->id, $this->second->id], true));
+        $outside = collect($this->tutors)->first(
+            fn (User $one) => ! in_array($one->id, [$this->first->id, $this->second->id], true)
+        );
         $this->actingAs($outside)->get(route('moderate.show', $script))->assertForbidden();
     }
 
@@ -338,7 +357,9 @@ final class AgreeingTest extends TestCase
         );
         $this->post(route('mark.agree', $check), ['seen' => $first->lock_version])->assertSessionHasNoErrors();
         $check->refresh();
-        self::assertSame([true, '80.0', ''], [$check->agrees, $check->shownTotal(), $check->choices->on('c1')->comment]);
+        self::assertSame(
+            [true, '80.0', ''], [$check->agrees, $check->shownTotal(), $check->choices->on('c1')->comment],
+        );
         self::assertSame([Standing::Agreed, '80'], [$script->refresh()->standing, $script->settlement?->mark]);
         $this->actingAs($check->marker)->get(route('moderate.show', $script))->assertSee('agrees with the first mark');
     }

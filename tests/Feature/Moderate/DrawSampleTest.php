@@ -31,7 +31,8 @@ final class DrawSampleTest extends TestCase
         $this->module(3, $students);
         $assignment = $this->sharedOut($this->assignment(['scheme' => $this->scheme([
             'second' => 'sample', 'sample' => [
-                'share' => '0.1', 'least' => 3, 'root' => false, 'fails' => true, 'top' => true, 'near' => null, ...$rule,
+                'share' => '0.1', 'least' => 3, 'root' => false, 'fails' => true, 'top' => true, 'near' => null,
+                ...$rule,
             ],
         ])]));
         self::assertSame($students, Mark::counting()->count());
@@ -104,7 +105,8 @@ final class DrawSampleTest extends TestCase
         self::assertSame([1, 20, 3], [$sample->number, $sample->from, $sample->drawn]);
         self::assertSame(
             ['["drawn"]' => 3, '["fail"]' => 4, '["top band"]' => 4],
-            SampledScript::query()->get()->countBy(fn (SampledScript $one) => json_encode($one->reasons))->sortKeys()->all(),
+            SampledScript::query()->get()->countBy(fn (SampledScript $one) => json_encode($one->reasons))->sortKeys()
+                ->all(),
         );
         foreach ($this->scripts($assignment) as $n => $script) {
             $in = $script->inSample()->exists();
@@ -156,7 +158,9 @@ final class DrawSampleTest extends TestCase
         $this->markAll($assignment, $late);
         $this->draw($assignment)->assertSessionHas('said');
         $first = Sample::query()->sole();
-        self::assertSame(Mark::counting()->where('seat', Seat::First)->where('marker_id', '<>', $late->id)->count(), $first->from);
+        self::assertSame(
+            Mark::counting()->where('seat', Seat::First)->where('marker_id', '<>', $late->id)->count(), $first->from,
+        );
         self::assertSame(
             0, SampledScript::query()->where('first_marker_id', $late->id)->count(), 'who has not finished is left out',
         );
@@ -193,12 +197,16 @@ final class DrawSampleTest extends TestCase
         $this->markAll($assignment);
         $this->draw($assignment);
         $this->draw($assignment, ['scope' => 'more', 'drawn' => 4])->assertSessionHasErrors('reason');
-        $this->draw($assignment, ['scope' => 'more', 'drawn' => 4, 'reason' => 'The moderator asked for a larger sample.'])
+        $this->draw(
+            $assignment, ['scope' => 'more', 'drawn' => 4, 'reason' => 'The moderator asked for a larger sample.'],
+        )
             ->assertSessionHasNoErrors();
         $more = Sample::query()->latest('id')->firstOrFail();
         self::assertSame([2, 4], [$more->number, $more->scripts()->count()]);
         $script = $more->scripts()->firstOrFail()->script;
-        self::assertSame([Sampled::In, Standing::MarkedOnce, null], [$script->sampled, $script->standing, $script->settlement]);
+        self::assertSame(
+            [Sampled::In, Standing::MarkedOnce, null], [$script->sampled, $script->standing, $script->settlement],
+        );
         self::assertDatabaseHas('settlements', [
             'script_id' => $script->id, 'undone_reason' => 'Drawn to be marked a second time.', 'mark' => '50',
         ]);
@@ -206,7 +214,8 @@ final class DrawSampleTest extends TestCase
         $chances = SampledScript::query()->get()->filter(fn (SampledScript $one) => $one->reasons === ['drawn'])
             ->groupBy('first_marker_id');
         foreach ($chances as $marker => $theirs) {
-            $all = Mark::counting()->where('seat', Seat::First)->where('marker_id', $marker)->where('total', 50)->count();
+            $all = Mark::counting()->where('seat', Seat::First)->where('marker_id', $marker)->where('total', 50)
+                ->count();
             self::assertCount(1, $theirs->unique('chance'));
             self::assertEqualsWithDelta(
                 $theirs->count() / $all, \Brick\Math\BigRational::of($theirs->value('chance'))->toFloat(), 1e-12,
@@ -238,7 +247,10 @@ final class DrawSampleTest extends TestCase
             ->assertSee('All 62 scripts are marked twice, about 15 or 16 a marker.');
         $fields = ['second_marking' => 'sample', 'bands' => 'classes', 'formative' => '0'] + self::SECOND_MARKS;
         $words = (string) $this->get(route('plan.forecast', [$this->module, ...$fields]))->assertOk()->getContent();
-        self::assertMatchesRegularExpression('/^About \d+ of 62 scripts are marked twice: \d+ fails and tops, \d+ near a boundary, 8 drawn, about \d+( or \d+)? a marker\./', $words);
+        self::assertMatchesRegularExpression(
+            '/^About \d+ of 62 scripts are marked twice: \d+ fails and tops, \d+ near a boundary, 8 drawn, about \d+( or \d+)? a marker\./',
+            $words,
+        );
         self::assertStringContainsString('a usual spread is assumed', $words);
         $this->get(route('plan.forecast', [$this->module, 'second_marking' => 'none'] + $fields))
             ->assertOk();

@@ -170,7 +170,9 @@ final class DeskController extends Controller
      */
     private function notesBeside(Collection $beside, DeskState $state): array
     {
-        return array_merge([], ...$beside->map(fn (Mark $mark) => [$mark->seat->value => $state->notesInOrder($mark)])->all());
+        return array_merge(
+            [], ...$beside->map(fn (Mark $mark) => [$mark->seat->value => $state->notesInOrder($mark)])->all(),
+        );
     }
 
     public function reopen(Mark $mark, ReopenMark $reopen): RedirectResponse

@@ -90,7 +90,9 @@ final class ModerateController extends Controller
             'gaps' => $both && $first->rubric_version_id === $second->rubric_version_id
                 ? CriterionGap::between($first->score(), $second->score())
                 : [],
-            'notes' => $done->mapWithKeys(fn (Mark $mark) => [$mark->seat->value => $this->desk->notesInOrder($mark)])->all(),
+            'notes' => $done->mapWithKeys(
+                fn (Mark $mark) => [$mark->seat->value => $this->desk->notesInOrder($mark)]
+            )->all(),
             'why' => $both ? $this->whyOpen($script) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $person->id),
             'open' => $script->proposals->firstWhere('state', 'open'),

@@ -8,7 +8,6 @@ use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\AskForThird;
 use App\Actions\Moderate\ChooseFeedback;
 use App\Actions\Moderate\DecideMark;
-use App\Actions\Moderate\MarkOffer;
 use App\Actions\Moderate\OpenSettled;
 use App\Actions\Moderate\ProposeMark;
 use App\Actions\Moderate\SayInSettling;
@@ -28,6 +27,7 @@ use App\Models\Settlement;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use YoungHarbor\Core\Marking\MarkOffer;
 
 /**
  * Settling a script: proposing and accepting, messages, a third marker, a coordinator's decision, opening again.

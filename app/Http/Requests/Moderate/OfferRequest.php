@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Moderate;
 
-use App\Actions\Moderate\MarkOffer;
 use App\Exceptions\Refused;
 use App\Http\Requests\GuardedRequest;
 use App\Models\Script;
 use Illuminate\Validation\Rule;
+use YoungHarbor\Core\Input\Fault;
+use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Seat;
 
 /**
@@ -56,12 +58,17 @@ abstract class OfferRequest extends GuardedRequest
             'general' => $this->boolean('own_general') ? (string) $this->input('general') : null,
         ]);
         $reason = $this->string('reason')->trim()->value();
-        if ($this->input('how') !== 'criteria') {
-            return MarkOffer::total($this->string('mark')->trim()->value(), $feedback, $reason);
-        }
         $rubric = $script->mark(Seat::First)?->rubricVersion->toCore()
             ?? throw new Refused('There is no first mark yet.');
-
-        return MarkOffer::byCriterion($rubric, (array) $this->input('criteria', []), $feedback, $reason);
+        $isByCriterion = $this->input('how') === 'criteria';
+        try {
+            return $isByCriterion
+                ? MarkOffer::byCriterion($rubric, (array) $this->input('criteria', []), $feedback, $reason)
+                : MarkOffer::total($this->string('mark')->trim()->value(), $feedback, $reason);
+        } catch (InvalidInput $e) {
+            throw new Refused(
+                implode(' ', array_map(fn (Fault $fault) => $fault->what, $e->faults)), $isByCriterion ? 'criteria' : 'mark',
+            );
+        }
     }
 }

@@ -2,13 +2,11 @@
 
 declare(strict_types=1);
 
-namespace App\Actions\Moderate;
+namespace YoungHarbor\Core\Marking;
 
-use App\Exceptions\Refused;
 use Brick\Math\BigDecimal;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\InvalidInput;
-use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\MarkForm;
@@ -33,14 +31,14 @@ final readonly class MarkOffer
     }
 
     /**
-     * @throws Refused for what is no mark
+     * @throws InvalidInput for what is no mark
      */
     public static function total(string $mark, Feedback $feedback, string $reason): self
     {
         $value = Document::parse($mark);
         if ($value === null || $value->isGreaterThan(100) || $value->stripTrailingZeros()->getScale() > 1) {
-            throw new Refused(
-                'The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.', 'mark',
+            throw InvalidInput::at(
+                'mark', 'The agreed mark must be a number from 0 to 100 with at most one decimal, such as 62.5.',
             );
         }
 
@@ -50,25 +48,20 @@ final readonly class MarkOffer
     /**
      * @param  array<array-key, mixed>  $forms  of criteria, by id, as the rails send them
      *
-     * @throws Refused for what a criterion cannot have, or one without a mark
+     * @throws InvalidInput for what a criterion cannot have, or one without a mark
      */
     public static function byCriterion(Rubric $rubric, array $forms, Feedback $feedback, string $reason): self
     {
         $choices = CriterionMarks::usual();
-        try {
-            foreach ($rubric->criteria as $criterion) {
-                $form = $forms[$criterion->id()] ?? [];
-                $choices = $choices->with($criterion->id(), MarkForm::mark($criterion, is_array($form) ? $form : []));
-            }
-            $score = Scorer::score($rubric, $choices);
-        } catch (InvalidInput $e) {
-            throw new Refused(implode('; ', array_map(strval(...), $e->faults)).'.', 'criteria');
+        foreach ($rubric->criteria as $criterion) {
+            $form = $forms[$criterion->id()] ?? [];
+            $choices = $choices->with($criterion->id(), MarkForm::mark($criterion, is_array($form) ? $form : []));
         }
+        $score = Scorer::score($rubric, $choices);
         $missing = array_map(fn (Criterion $criterion) => $criterion->title(), $score->missing());
-        $missing === [] || throw new Refused(
-            implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have')
+        $missing === [] || throw InvalidInput::at(
+            'criteria', implode(', ', $missing).(count($missing) === 1 ? ' has' : ' have')
                 .' no mark yet: an agreed mark needs one on every criterion.',
-            'criteria',
         );
 
         return new self($score->percent(), $choices, $feedback, $reason);
