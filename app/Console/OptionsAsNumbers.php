@@ -26,6 +26,34 @@ trait OptionsAsNumbers
     }
 
     /**
+     * So many numbers with commas between, which may be negative.
+     *
+     * @return list<BigDecimal> as many as were asked for
+     */
+    private function signedOption(string $name, int $count, Document $in): array
+    {
+        $option = $this->option($name);
+        $parts = explode(',', is_string($option) ? $option : '');
+        if (count($parts) !== $count) {
+            $in->fault(
+                "--{$name}", $count === 1 ? 'must be one number' : "must be {$count} numbers with commas between",
+            );
+        }
+        $numbers = [];
+        foreach (array_pad($parts, $count, '') as $text) {
+            $number = Document::parse(ltrim(trim($text), '-'));
+            if ($number === null || substr_count($text, '-') > 1) {
+                $in->fault("--{$name}", "must be a number such as -2.5, not \"{$text}\"");
+            }
+            $numbers[] = str_starts_with(trim($text), '-')
+                ? ($number ?? BigDecimal::zero())->negated()
+                : $number ?? BigDecimal::zero();
+        }
+
+        return array_slice($numbers, 0, $count);
+    }
+
+    /**
      * @return list<BigDecimal> of a list with commas between
      */
     private function decimalsOption(string $name, Document $in, int|string $least, int|string $most): array

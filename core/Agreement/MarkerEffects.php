@@ -1,0 +1,191 @@
+<?php
+
+declare(strict_types=1);
+
+namespace YoungHarbor\Core\Agreement;
+
+use YoungHarbor\Core\Statistics\LinearSystem;
+
+/**
+ * How generous each marker is: mark = script + marker + noise, by (weighted) least squares, the markers of a set that
+ * is linked by common scripts summing to zero. Positive is generous. Across sets nothing is compared.
+ *
+ * Unweighted, the standard error is the classical one. Weighted, it is the sandwich over scripts, which holds whatever
+ * the weights have to do with the noise (H. White, Econometrica 48, 1980; with scripts as clusters).
+ */
+final readonly class MarkerEffects
+{
+    /**
+     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int}>  $markers
+     */
+    private function __construct(public array $markers, public int $sets)
+    {
+    }
+
+    /**
+     * @param  list<MarkedScript>  $scripts
+     */
+    public static function of(array $scripts): self
+    {
+        $used = array_values(array_filter($scripts, fn (MarkedScript $one) => count($one->marks) > 1));
+        $counts = [];
+        foreach ($scripts as $script) {
+            foreach (array_keys($script->marks) as $marker) {
+                $counts[$marker] = ($counts[$marker] ?? 0) + 1;
+            }
+        }
+        $sets = self::sets(array_keys($counts), $used);
+        $isWeighted = count(array_unique(array_map(fn (MarkedScript $one) => $one->weight, $used))) > 1;
+        $found = [];
+        $squares = 0.0;
+        $solved = [];
+        foreach ($sets as $number => $set) {
+            $solved[$number] = self::solve($set, $used);
+            foreach ($solved[$number]['effects'] as $marker => $effect) {
+                $found[$marker] = $effect;
+            }
+        }
+        $marks = 0;
+        foreach ($used as $one) {
+            $marks += count($one->marks);
+            foreach (self::residuals($one, $found) as $residual) {
+                $squares += $one->weight * $residual ** 2;
+            }
+        }
+        $degrees = $marks - count($used) - array_sum(array_map(fn (array $set) => count($set) - 1, $sets));
+        $noise = $degrees < 1 ? null : $squares / $degrees;
+        $markers = [];
+        foreach ($sets as $number => $set) {
+            foreach ($set as $marker) {
+                $markers[$marker] = [
+                    'effect' => $found[$marker] ?? 0.0, 'component' => $number + 1, 'marks' => $counts[$marker],
+                    'se' => count($set) === 1 || $noise === null ? null : sqrt(max(0.0, $isWeighted
+                        ? self::sandwich($marker, $set, $used, $found, $solved[$number]['inverse'])
+                        : $noise * $solved[$number]['inverse'][$marker][$marker])),
+                ];
+            }
+        }
+        uksort($markers, fn (string|int $a, string|int $b) => strnatcmp((string) $a, (string) $b));
+
+        return new self($markers, count(array_filter($sets, fn (array $set) => count($set) > 1)));
+    }
+
+    /** Whether every marker is linked with every other, directly or over others. */
+    public function isConnected(): bool
+    {
+        return count(array_unique(array_column($this->markers, 'component'))) <= 1;
+    }
+
+    /**
+     * @param  list<array-key>  $markers
+     * @param  list<MarkedScript>  $used
+     * @return list<list<array-key>>
+     */
+    private static function sets(array $markers, array $used): array
+    {
+        $set = [];
+        foreach ($markers as $marker) {
+            $set[$marker] = $marker;
+        }
+        $root = function (string|int $marker) use (&$set): string|int {
+            while ($set[$marker] !== $marker) {
+                $set[$marker] = $set[$set[$marker]];
+                $marker = $set[$marker];
+            }
+
+            return $marker;
+        };
+        foreach ($used as $one) {
+            $own = array_keys($one->marks);
+            foreach ($own as $marker) {
+                $set[$root($marker)] = $root($own[0]);
+            }
+        }
+        $sets = [];
+        foreach ($markers as $marker) {
+            $sets[$root($marker)][] = $marker;
+        }
+
+        return array_values($sets);
+    }
+
+    /**
+     * The effects of a set, and the pseudo-inverse of its normal equations once scripts are taken out.
+     *
+     * @param  list<array-key>  $set
+     * @param  list<MarkedScript>  $used
+     * @return array{effects: array<array-key, float>, inverse: array<array-key, array<array-key, float>>}
+     */
+    private static function solve(array $set, array $used): array
+    {
+        $size = count($set);
+        $at = array_flip($set);
+        // 1 ÷ size everywhere makes the sum zero, and adds 1 ÷ size to the inverse.
+        $matrix = array_fill(0, $size, array_fill(0, $size, 1 / $size));
+        $right = array_fill(0, $size, 0.0);
+        foreach ($used as $one) {
+            if (! isset($at[array_key_first($one->marks)])) {
+                continue;
+            }
+            $k = count($one->marks);
+            $mean = array_sum($one->marks) / $k;
+            foreach ($one->marks as $a => $mark) {
+                $right[$at[$a]] += $one->weight * ($mark - $mean);
+                $matrix[$at[$a]][$at[$a]] += $one->weight;
+                foreach (array_keys($one->marks) as $b) {
+                    $matrix[$at[$a]][$at[$b]] -= $one->weight / $k;
+                }
+            }
+        }
+        $inverse = LinearSystem::inverse($matrix);
+        $effects = $named = [];
+        foreach ($set as $i => $a) {
+            $effects[$a] = 0.0;
+            foreach ($set as $j => $b) {
+                $named[$a][$b] = $inverse[$i][$j] - 1 / $size;
+                $effects[$a] += $named[$a][$b] * $right[$j];
+            }
+        }
+
+        return ['effects' => $effects, 'inverse' => $named];
+    }
+
+    /**
+     * @param  array<array-key, float>  $effects
+     * @return array<array-key, float> by marker
+     */
+    private static function residuals(MarkedScript $script, array $effects): array
+    {
+        $left = [];
+        foreach ($script->marks as $marker => $mark) {
+            $left[$marker] = $mark - $effects[$marker];
+        }
+        $mean = array_sum($left) / count($left);
+
+        return array_map(fn (float $one) => $one - $mean, $left);
+    }
+
+    /**
+     * @param  list<array-key>  $set
+     * @param  list<MarkedScript>  $used
+     * @param  array<array-key, float>  $effects
+     * @param  array<array-key, array<array-key, float>>  $inverse
+     */
+    private static function sandwich(
+        string|int $marker, array $set, array $used, array $effects, array $inverse,
+    ): float {
+        $variance = 0.0;
+        foreach ($used as $one) {
+            if (! in_array(array_key_first($one->marks), $set, true)) {
+                continue;
+            }
+            $score = 0.0;
+            foreach (self::residuals($one, $effects) as $other => $residual) {
+                $score += $inverse[$marker][$other] * $one->weight * $residual;
+            }
+            $variance += $score ** 2;
+        }
+
+        return $variance;
+    }
+}
