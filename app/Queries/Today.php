@@ -190,7 +190,9 @@ final class Today
         }
         if ($items === [] && $n->released < $n->handedIn) {
             $done = $n->secondMarking
-                ? "{$n->firstDone} first and {$n->secondDone} second marks of {$n->handedIn} are in"
+                ? ($n->undecided === null
+                    ? "{$n->firstDone} first and {$n->secondDone} second marks of {$n->handedIn} are in"
+                    : "{$n->firstDone} first marks of {$n->handedIn} are in, and {$n->secondDone} second marks of {$n->sampled}")
                 : "{$n->firstDone} of {$n->handedIn} are marked";
             $items[] = $item($done, 'moderate.index', 'See how far', false, 'promised');
         }

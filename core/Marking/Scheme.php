@@ -44,7 +44,9 @@ final readonly class Scheme implements JsonForm
     /** As an assignment begins: every script twice, the mean of two marks at most 5 apart, a pass line of 40. */
     public static function usual(): static
     {
-        return new self(SecondMarks::Every, RuleName::Mean, BigDecimal::of(5), BigDecimal::of(40));
+        return new self(
+            SecondMarks::Every, RuleName::Mean, BigDecimal::of(5), BigDecimal::of(40), sample: SampleRule::usual(),
+        );
     }
 
     /**

@@ -258,31 +258,31 @@ final class DatabaseSeeder extends Seeder
         $assignment = $this->assignment([
             'title' => 'Map study: one shore, two surveys', 'rubric_version_id' => $rubric->id,
             'brief' => 'Take one place on the surveys of 1838 and 1911 and say in 100 to 200 words what changed between them, and how you know.',
-            'due_at' => $this->day(-25, 12), 'closes_at' => $this->day(-24, 12),
-            'promised_on' => $this->day(6)->toDateString(),
+            'due_at' => $this->day(-26, 12), 'closes_at' => $this->day(-26, 18),
+            'promised_on' => $this->day(3)->toDateString(),
             'scheme' => Scheme::fromArray([
                 ...Scheme::usual()->toArray(), 'second' => 'sample', 'third_rule' => 'third-decides',
                 'disagreement' => 'third',
             ]),
             'release' => Release::fromArray(['signatures' => ['moderator', 'examiner']]),
             'screening' => Screening::fromArray(['min_words' => 40]),
-        ], -33);
+        ], -34);
         $pieces = require database_path('demo/surveys.php');
         foreach (array_values($this->students) as $n => $student) {
             if (isset($pieces[$n]) && $n !== 5) {
-                $this->at(-26, 9 + $n % 9, $student);
+                $this->at(-27, 9 + intdiv($n, 3), $student, 20 * ($n % 3));
                 $this->handIn($assignment, $student, $pieces[$n]);
             }
         }
         $this->screen($assignment);
-        $this->shareOut($assignment, $this->tutors, 1838, -24);
+        $this->shareOut($assignment, $this->tutors, 1838, -25);
         foreach ($this->marks($assignment) as $n => $mark) {
             $this->mark(
-                $mark, [0.54, 0.64, 0.36, 0.55, 0.66, 0.45, 0.65, 0.53, 0.78, 0.44, 0.56][$n % 11], -20 + intdiv($n, 8),
+                $mark, [0.54, 0.64, 0.36, 0.55, 0.66, 0.45, 0.65, 0.53, 0.78, 0.44, 0.56][$n % 11], -23 + intdiv($n, 8),
                 10 + $n % 8,
             );
         }
-        $this->at(-12, 10, $this->coordinator);
+        $this->at(-19, 10, $this->coordinator);
         app(SetModerators::class)($assignment, [$this->tutors[0]->public_id], $this->coordinator);
     }
 
@@ -300,7 +300,7 @@ final class DatabaseSeeder extends Seeder
                 'take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40',
                 'cut_off' => 5, 'weekends' => true, 'closures' => false,
             ],
-        ], -35);
+        ], -16);
         $handins = require database_path('demo/handins.php');
         foreach ($handins as $n => $in) {
             // Most come in on the last day, many in its last hour.
@@ -313,7 +313,7 @@ final class DatabaseSeeder extends Seeder
             $student = $this->students[$in['who']];
             $this->at(-9, 12, $student, $in['minute']);
             Script::query()->where('assignment_id', $assignment->id)->where('student_id', $student->id)
-                ->update(['brief_opened_at' => $this->day(-34, 10 + $n % 9)]);
+                ->update(['brief_opened_at' => $this->day(-15, 10 + $n % 9)]);
             $this->handIn(
                 $assignment, $student, [$this->file($in['essay'], $in['as'], white: $in['white'] ?? '')],
                 $this->declared($n),

@@ -152,6 +152,7 @@ final class PanelTest extends TestCase
         try {
             Scheme::fromArray(
                 [
+                    ...Scheme::usual()->toArray(),
                     'second' => 'some', 'rule' => 'mode', 'tolerance' => '140', 'pass_mark' => 'x',
                     'disagreement' => 'its-markers', 'tolerence' => '3',
                 ]

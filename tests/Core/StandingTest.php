@@ -63,7 +63,7 @@ final class StandingTest extends TestCase
             'TERN-001' => Standing::HandedIn, 'TERN-002' => Standing::WithMarker, 'TERN-003' => Standing::MarkedOnce,
             'TERN-004' => Standing::WithSecondMarker, 'TERN-005' => Standing::ToSettle, 'TERN-006' => Standing::Agreed,
             'TERN-007' => Standing::Held, 'TERN-008' => Standing::Expected, 'TERN-009' => Standing::Released,
-        ], secondMarking: true);
+        ], marksTwice: true);
 
         self::assertFalse($check->isClear());
         self::assertSame(['TERN-006'], $check->ready);

@@ -43,8 +43,9 @@ final class HandOver
                 $mark === null,
                 new Refused("The {$seat->value} mark of {$code} is with nobody. Work out a plan to give it out."),
             );
+            // No plan holds third marks, so one that is not begun is handed over as well.
             throw_if(
-                $mark->begun_at === null,
+                $mark->begun_at === null && $seat !== Seat::Third,
                 new Refused("The {$seat->value} mark of {$code} is not begun: a plan moves it."),
             );
             throw_if(
@@ -66,13 +67,13 @@ final class HandOver
                     ->where('seat', $seat)->whereNotNull('handed_over_at')->exists(),
                 new Refused("{$code} has been handed over from the same marker before. Nothing was changed."),
             );
-            $mark->forceFill(
+            $mark->begun_at === null ? $mark->delete() : $mark->forceFill(
                 [
                     'handed_over_at' => now(), 'put_away_at' => now(), 'counts' => false,
                     'lock_version' => $mark->lock_version + 1,
                 ]
             )->save();
-            Mark::give($script, $seat, $to->id, $assignment);
+            Mark::give($script, $seat, $to->id, $assignment, $mark->view);
             ($this->standings)([$script->id]);
             $this->logbook->write(
                 Entry::of(LogEvent::MarkHandedOver)->on($script)->with(seat: $seat, from: $mark->marker, to: $to)

@@ -41,7 +41,10 @@ final class WorkOutPlan
         ): AllocationPlan {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             $parts = Planning::parts($stored);
-            $now = $this->planning->marks($stored);
+            // Third marks are given out where scripts are settled, and no plan moves them.
+            $now = array_values(array_filter(
+                $this->planning->marks($stored), fn (GivenMark $mark) => $mark->part !== Seat::Third->value,
+            ));
             $marking = array_column($markers, 'marker');
             $scripts = $this->planning->scripts($stored);
             $works = $this->planning->works($stored, $scripts);

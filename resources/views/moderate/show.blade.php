@@ -248,6 +248,19 @@
                         <x-field name="why" label="What it is about, if you like" rows="2" />
                         <div class="flex justify-end"><button class="button">Ask for a third</button></div></form></details>
             @endif
+            @if ($waitsForThird && count($team) > 0)
+                <details class="panel mb-4" @error('to') open @enderror><summary>
+                    <b>Give the third mark to someone else</b></summary>
+                    <form class="mt-2" method="post" action="{{ route('share-out.hand-over', $assignment) }}">@csrf
+                        <input type="hidden" name="script" value="{{ $script->code }}">
+                        <input type="hidden" name="part" value="third">
+                        <p class="small mb-2">What {{ $third->marker->name }} has begun is kept and counts for nothing;
+                            the other begins anew.</p>
+                        <x-choice name="to" label="To" :options="collect($team)->mapWithKeys(
+                            fn ($member) => [$member->user->public_id => $member->user->name])->all()" />
+                        <x-field name="reason" label="Why" maxlength="300" />
+                        <div class="flex justify-end"><button class="button">Hand it over</button></div></form></details>
+            @endif
             <section class="panel" id="said"><h2 class="mb-1">What was said</h2>
                 @forelse ($said as $one)
                     <p class="small quiet mt-2">{{ $one->author->name }}, {{ LocalTime::shown($one->created_at) }}</p>

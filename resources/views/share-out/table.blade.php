@@ -19,7 +19,8 @@
     </div>
     <div class="sheet scroll"><table class="table">
         <thead><tr><th>Script</th><th>Section</th>@if ($assignment->handin_by->isGroup())<th>Group</th>@endif
-        <th>First marker</th>@if (count($parts) > 1)<th>Second marker, blind</th>@endif</tr></thead>
+        <th>First marker</th>@if (count($parts) > 1)<th>Second marker, {{ __(
+            "moderate.seen.{$assignment->scheme->view->value}") }}</th>@endif</tr></thead>
         <tbody>
             @forelse ($rows as $code => $row)
                 <tr><td class="code">{{ $code }}</td><td>{{ $works->get($code)?->section }}</td>

@@ -214,6 +214,28 @@ final class AgreeingTest extends TestCase
         ]);
     }
 
+    public function test_a_third_mark_is_handed_over_with_its_view_and_no_plan_moves_it(): void
+    {
+        $script = $this->apart([], 5);
+        $this->actingAs($this->first)->post(route('moderate.third', $script), ['view' => 'open']);
+        $third = $this->markOf($script, Seat::Third);
+        $this->actingAs($this->coordinator)->post(route('share-out.plan', $script->assignment), [
+            'seed' => 9, 'even_out' => '1', 'markers' => array_map(fn (User $one) => $one->public_id, $this->tutors),
+        ])->assertSessionHasNoErrors();
+        $plan = \App\Models\AllocationPlan::query()->where('state', 'draft')->sole();
+        self::assertNotContains('third', array_column($plan->entries, 'part'));
+        $free = collect($this->tutors)->firstOrFail(
+            fn (User $one) => ! in_array($one->id, [$this->first->id, $this->second->id, $third->marker_id], true),
+        );
+        $this->get(route('moderate.show', $script))->assertSee('Give the third mark to someone else')->assertSee($free->name);
+        $this->post(route('share-out.hand-over', $script->assignment), [
+            'script' => $script->code, 'part' => 'third', 'to' => $free->public_id, 'reason' => 'Ill since Monday.',
+        ])->assertSessionHasNoErrors();
+        $new = $this->markOf($script, Seat::Third);
+        self::assertSame([$free->id, SecondView::Open], [$new->marker_id, $new->view]);
+        $this->actingAs($third->marker)->get(route('mark.desk', $third))->assertNotFound();
+    }
+
     public function test_where_nobody_can_be_third_that_is_said_and_nothing_changes(): void
     {
         $script = $this->apart([], 2);

@@ -230,7 +230,9 @@ final class DrawSampleTest extends TestCase
         $this->markAll($assignment);
         $this->actingAs($this->coordinator)->get(route('sample.index', $assignment))
             ->assertSee('Nobody can be found to mark')->assertSee('nobody yet');
+        $this->get(route('share-out.index', $assignment))->assertSee('Everything is with markers');
         $this->draw($assignment)->assertSessionHas('said');
+        $this->get(route('share-out.index', $assignment))->assertSee('6 scripts still lack a marker');
         self::assertSame(6, Script::query()->where('sampled', Sampled::In)->count());
         self::assertSame(0, Mark::counting()->where('seat', Seat::Second)->count());
         $this->get(route('release.index', $assignment))->assertSee('6 scripts have no finished second mark');

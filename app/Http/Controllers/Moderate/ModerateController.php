@@ -11,11 +11,13 @@ use App\Logbook\Reading;
 use App\Models\Assignment;
 use App\Models\LogbookLine;
 use App\Models\Mark;
+use App\Models\Membership;
 use App\Models\Sample;
 use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\SettleMessage;
 use App\Queries\Moderate\ModerationQueue;
+use App\Queries\ShareOut\Planning;
 use App\Wording\Settling;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
@@ -29,7 +31,7 @@ use YoungHarbor\Core\Marking\Seat;
  */
 final class ModerateController extends Controller
 {
-    public function __construct(private readonly DeskState $desk)
+    public function __construct(private readonly DeskState $desk, private readonly Planning $planning)
     {
     }
 
@@ -93,6 +95,12 @@ final class ModerateController extends Controller
             'notes' => $done->mapWithKeys(
                 fn (Mark $mark) => [$mark->seat->value => $this->desk->notesInOrder($mark)]
             )->all(),
+            // Whoever could take a third mark over.
+            'team' => $person->coordinates($script->assignment->module_id)
+                && $script->mark(Seat::Third)?->isDone() === false
+                ? $this->planning->people($script->assignment)
+                    ->reject(fn (Membership $member) => $script->marks->contains('marker_id', $member->user_id))
+                : [],
             'why' => $both ? $this->whyOpen($script) : null,
             'mine' => $script->marks->first(fn (Mark $mark) => $mark->marker_id === $person->id),
             'open' => $script->proposals->firstWhere('state', 'open'),

@@ -32,7 +32,9 @@ use Illuminate\Support\Collection;
 use Illuminate\Validation\ValidationException;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondMarks;
 
 /**
  * Sharing scripts out: agree who marks how much, look at a plan, move scripts about in it, give them out.
@@ -63,8 +65,13 @@ final class ShareOutController extends Controller
                         'marks', fn ($marks) => $marks->where('seat', Seat::First),
                     )->when(
                         $assignment->scheme->marksTwice(),
-                        fn ($query) => $query->orWhereDoesntHave(
-                            'marks', fn ($marks) => $marks->where('seat', Seat::Second),
+                        fn ($query) => $query->orWhere(
+                            fn ($twice) => $twice->whereDoesntHave(
+                                'marks', fn ($marks) => $marks->where('seat', Seat::Second),
+                            )->when(
+                                $assignment->scheme->second === SecondMarks::Sample,
+                                fn ($sampled) => $sampled->where('sampled', Sampled::In),
+                            ),
                         ),
                     )
                 )->count(),
