@@ -3,15 +3,9 @@ import { launchOptions } from './browser.mjs';
 
 export default defineConfig({
     testDir: '.',
+    testMatch: '*.spec.mjs',
     outputDir: '../../.harbor/test/browser',
-    // The walk makes a module of its own and waits for its due time, and the look at every screen changes nothing: they run
-    // beside the others, which share the demo and go one after another. The wave has the application to itself.
-    workers: 2,
-    projects: [
-        { name: 'beside', testMatch: ['walk.spec.mjs', 'screens.spec.mjs'], workers: 1 },
-        { name: 'demo', testMatch: '*.spec.mjs', testIgnore: ['walk.spec.mjs', 'screens.spec.mjs', 'wave.spec.mjs'], workers: 1 },
-        { name: 'wave', testMatch: 'wave.spec.mjs', workers: 1, dependencies: ['beside', 'demo'] },
-    ],
+    workers: 1,
     timeout: 300_000,
     expect: { timeout: 30_000 },
     reporter: [['line'], ['json']],

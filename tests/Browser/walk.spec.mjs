@@ -184,7 +184,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
         await tutors.one.goto(`${assignment}/moderate`);
         await tutors.one.getByRole('row').filter({ hasText: 'to settle' }).first().locator('.code').click();
         codes.push((await tutors.one.locator('h2.code').innerText()).trim());
-        await expect(tutors.one.getByText('Read by tutor two.').first()).toBeVisible();
+        await expect(tutors.one.getByText('Read by tutor two.').locator('visible=true').first()).toBeVisible();
         await tutors.one.getByLabel('Mark', { exact: true }).fill(mark);
         await tutors.one.getByLabel('Why').fill('We read the opening claim differently.');
         await tutors.one.getByRole('button', { name: 'Propose it' }).click();

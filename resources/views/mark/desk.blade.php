@@ -148,8 +148,8 @@
                 hidden>Sign in, in another tab</a>
                 <button class="link" type="button" data-take-away hidden>save it as a file</button></div>
             @include('mark.total')
-            @if ($waiting)<p class="notice m-3">The first mark of this script is not done, so there is nothing to check
-                yet. It is at the end of your queue until then.</p>@endif
+            @if ($waiting)<p class="notice m-3">The first mark of this script is not done, so there is nothing to check yet.
+                Today tells you when it is.</p>@endif
             <div class="rails" tabindex="-1">
                 @foreach ($rubric->criteria as $criterion)
                     @php

@@ -67,7 +67,7 @@
                     <h3 class="mb-1">Where the difference comes from</h3>
                     <div class="sheet scroll"><table class="table">
                         <thead><tr><th>Criterion</th><th class="num">First</th><th class="num">Second</th>
-                            <th class="num">Difference</th><th><span class="sr-only">As a bar</span></th></tr></thead>
+                            <th class="num">Difference</th><th class="relative"><span class="sr-only">As a bar</span></th></tr></thead>
                         <tbody>@foreach ($gaps as $gap)
                             @php $part = $gap->gap()->toFloat() / $widest; @endphp
                             <tr><td>{{ $gap->criterion->title() }}</td>
