@@ -66,21 +66,21 @@
                 <section class="mb-5">
                     <h3 class="mb-1">Where the difference comes from</h3>
                     <div class="sheet scroll"><table class="table">
-                        <thead><tr><th>Criterion</th><th class="num">First</th><th class="num">Second</th>
-                            <th class="num">Difference</th><th class="relative"><span class="sr-only">As a bar</span></th></tr></thead>
+                        <thead><tr><th>Criterion</th><th class="num">Difference</th><th class="num">First</th>
+                            <th class="num">Second</th><th class="relative"><span class="sr-only">As a bar</span></th></tr></thead>
                         <tbody>@foreach ($gaps as $gap)
                             @php $part = $gap->gap()->toFloat() / $widest; @endphp
                             <tr><td>{{ $gap->criterion->title() }}</td>
+                                <td class="num">{{ $signed($gap->gap()) }}</td>
                                 <td class="num">{{ Figure::shown($gap->first, 2) }}</td>
                                 <td class="num">{{ Figure::shown($gap->second, 2) }}</td>
-                                <td class="num">{{ $signed($gap->gap()) }}</td>
                                 <td><svg width="124" height="14" aria-hidden="true"><line x1="62" x2="62" y1="0" y2="14"
                                     stroke="var(--ink)" /><rect x="{{ round($part < 0 ? 62 + 60 * $part : 62, 1) }}" y="3"
                                     width="{{ round(abs(60 * $part), 1) }}" height="8" fill="var(--deep)" /></svg></td></tr>
                         @endforeach</tbody>
-                        <tfoot><tr><th>Together, before rounding</th><td class="num"></td><td class="num"></td>
+                        <tfoot><tr><th>Together, before rounding</th>
                             <td class="num font-bold">{{ $signed(collect($gaps)->reduce(fn ($sum, $gap) => $sum->plus(
-                            $gap->gap()), Brick\Math\BigRational::zero())) }}</td><td></td></tr></tfoot>
+                            $gap->gap()), Brick\Math\BigRational::zero())) }}</td><td></td><td></td><td></td></tr></tfoot>
                     </table></div>
                     <p class="hint">In marks out of 100, with each criterion’s weight: what each adds to how far the two totals
                         lie apart. Right of the line the first marker gave more.</p>

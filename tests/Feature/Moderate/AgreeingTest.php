@@ -64,7 +64,7 @@ final class AgreeingTest extends TestCase
         $this->actingAs($this->first)->get(route('moderate.show', $script))->assertOk()
             ->assertSeeInOrder(
                 [
-                    'Where the difference comes from', 'Argument', '60', '30', '+30', 'Evidence', '20', '20', '0',
+                    'Where the difference comes from', 'Argument', '+30', '60', '30', 'Evidence', '0', '20', '20',
                     'Together', '+30',
                 ]
             )
