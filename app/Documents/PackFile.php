@@ -22,6 +22,9 @@ final class PackFile
     /** Bytes that one entry may unpack to. */
     private const MOST = 512 * 1024 * 1024;
 
+    /** And of what is read into memory: the logbook of some hundred thousand lines. */
+    private const MOST_TEXT = 64 * 1024 * 1024;
+
     /**
      * @param  string|null  $key  the published key; the one in the pack when null, which proves only that it is chained
      * @return int files in it, the manifest among them
@@ -44,7 +47,9 @@ final class PackFile
                 if (isset($found[$name])) {
                     $faults[] = new Fault('', "{$name} is in it twice");
                 }
-                if ($name !== PackManifest::NAME && ! str_ends_with($name, '/')) {
+                // A folder is nothing; what only looks like one is a file that nobody named.
+                $isFolder = str_ends_with($name, '/') && ($entry['size'] ?? 0) === 0;
+                if ($name !== PackManifest::NAME && ! $isFolder) {
                     $found[$name] = $this->hash($zip, $n, (int) ($entry['size'] ?? 0), $name);
                 }
             }
@@ -65,7 +70,7 @@ final class PackFile
      */
     private function json(ZipArchive $zip, string $name): array
     {
-        $text = $zip->getFromName($name);
+        $text = $this->text($zip, $name);
         is_string($text) || throw InvalidInput::at('', "{$name} is missing: this is no sample pack");
         try {
             $read = json_decode($text, true, 16, JSON_THROW_ON_ERROR);
@@ -74,6 +79,21 @@ final class PackFile
         }
 
         return is_array($read) ? $read : throw InvalidInput::at($name, 'is not JSON');
+    }
+
+    /**
+     * @return string|null null when it is not there
+     *
+     * @throws InvalidInput when it unpacks to more than is read into memory
+     */
+    private function text(ZipArchive $zip, string $name): ?string
+    {
+        $text = $zip->getFromName($name, self::MOST_TEXT + 1);
+        if (is_string($text) && strlen($text) > self::MOST_TEXT) {
+            throw InvalidInput::at('', "{$name} is larger than a pack holds");
+        }
+
+        return is_string($text) ? $text : null;
     }
 
     /**
@@ -96,7 +116,7 @@ final class PackFile
      */
     private function logbookFaults(ZipArchive $zip, ?string $key): array
     {
-        $text = $zip->getFromName('logbook.jsonl');
+        $text = $this->text($zip, 'logbook.jsonl');
         if (! is_string($text)) {
             return [new Fault('', 'logbook.jsonl is missing: a pack holds the part of the logbook about it')];
         }

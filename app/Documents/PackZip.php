@@ -21,7 +21,6 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use RuntimeException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Release\PackManifest;
 use YoungHarbor\Core\Tables\Csv;
 
@@ -34,6 +33,7 @@ final class PackZip
     public function __construct(
         private readonly Pdf $pdf,
         private readonly Logbook $logbook,
+        private readonly StreamedZip $zip,
     ) {
     }
 
@@ -44,26 +44,7 @@ final class PackZip
         ));
         $name = Str::slug("{$pack->assignment->module->code} {$pack->assignment->title} {$pack->reader->value}").'-pack.zip';
 
-        return new StreamedResponse(function () use ($pack): void {
-            $folder = sys_get_temp_dir().'/'.Str::uuid()->toString();
-            mkdir($folder, 0700);
-            try {
-                $this->fill($folder, $pack);
-                $process = new Process(
-                    ['zip', '-q', '-X', '-D', '-r', '-', '.'], $folder, ['TZ' => 'UTC'], timeout: 3600,
-                );
-                $exit = $process->run(function (string $type, string $piece) use ($process): void {
-                    if ($type === Process::OUT) {
-                        echo $piece;
-                        flush();
-                        $process->clearOutput();
-                    }
-                });
-                $exit === 0 || throw new RuntimeException('The ZIP could not be made: '.$process->getErrorOutput());
-            } finally {
-                File::deleteDirectory($folder);
-            }
-        }, 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
+        return $this->zip->of($name, fn (string $folder) => $this->fill($folder, $pack), isPacked: false);
     }
 
     private function fill(string $folder, SamplePack $pack): void

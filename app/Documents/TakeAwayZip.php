@@ -16,12 +16,10 @@ use App\Models\Script;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use RuntimeException;
 use Symfony\Component\HttpFoundation\StreamedResponse;
-use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Tables\Csv;
 
 /**
@@ -34,6 +32,7 @@ final class TakeAwayZip
     public function __construct(
         private readonly HandinCopies $copies,
         private readonly Logbook $logbook,
+        private readonly StreamedZip $zip,
     ) {
     }
 
@@ -50,27 +49,7 @@ final class TakeAwayZip
             )
         );
 
-        return new StreamedResponse(function () use ($scripts): void {
-            $folder = sys_get_temp_dir().'/'.Str::uuid()->toString();
-            mkdir($folder, 0700);
-            try {
-                $this->fill($folder, $scripts);
-                // Documents are packed already: they are stored as they are. Links in the folder lead to the copies.
-                $process = new Process(
-                    ['zip', '-q', '-0', '-X', '-D', '-r', '-', '.'], $folder, ['TZ' => 'UTC'], timeout: 3600,
-                );
-                $exit = $process->run(function (string $type, string $piece) use ($process): void {
-                    if ($type === Process::OUT) {
-                        echo $piece;
-                        flush();
-                        $process->clearOutput();
-                    }
-                });
-                $exit === 0 || throw new RuntimeException('The ZIP could not be made: '.$process->getErrorOutput());
-            } finally {
-                File::deleteDirectory($folder);
-            }
-        }, 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => 'attachment; filename="'.$name.'"']);
+        return $this->zip->of($name, fn (string $folder) => $this->fill($folder, $scripts), isPacked: true);
     }
 
     /**

@@ -6,8 +6,12 @@ namespace App\Policies;
 
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\AssignmentMarker;
 use App\Models\Mark;
 use App\Models\User;
+use YoungHarbor\Core\Marking\Sampled;
+use YoungHarbor\Core\Marking\SecondMarks;
+use YoungHarbor\Core\Marking\SecondView;
 
 final class AssignmentPolicy
 {
@@ -48,7 +52,20 @@ final class AssignmentPolicy
         $role = $user->roleIn($assignment->module_id);
 
         // A coordinator who also marks here sees what other markers see while their own marks are open.
-        return $role === Role::Examiner || ($role === Role::Coordinator && ! $this->hasOpenMarks($user, $assignment));
+        return $role === Role::Examiner || (
+            $role === Role::Coordinator && ! $this->hasOpenMarks($user, $assignment)
+            && ! $this->isStillToMarkBlind($user, $assignment)
+        );
+    }
+
+    /** Whether a sample that is still to be drawn may give them scripts to mark without seeing the first mark. */
+    private function isStillToMarkBlind(User $user, Assignment $assignment): bool
+    {
+        return $assignment->scheme->second === SecondMarks::Sample && $assignment->scheme->view === SecondView::Blind
+            && AssignmentMarker::query()->where('assignment_id', $assignment->id)->where('user_id', $user->id)
+                ->where('share', '>', 0)->exists()
+            && $assignment->scripts()->where('sampled', Sampled::Undecided)->whereNull('lead_id')
+                ->whereNotNull('current_handin_id')->exists();
     }
 
     private function hasOpenMarks(User $user, Assignment $assignment): bool

@@ -81,9 +81,12 @@ final class Today
             ->whereIn('sample_packs.assignment_id', $assignments->modelKeys())
             ->groupBy('sample_packs.assignment_id')->selectRaw('sample_packs.assignment_id, COUNT(*) AS requests')
             ->toBase()->pluck('requests', 'assignment_id');
+        $decide = $this->toDecide($assignments, $counts);
         $items = [];
         foreach ($assignments as $assignment) {
-            array_push($items, ...$this->steps($assignment, $counts[$assignment->id]));
+            array_push($items, ...$this->steps(
+                $assignment, $counts[$assignment->id], (int) ($decide[$assignment->id] ?? 0),
+            ));
             $open = (int) ($asked[$assignment->id] ?? 0);
             $open === 0 || $items[] = new TodayItem(
                 $assignment, trans_choice('moderate.today.asked', $open, ['count' => $open]),
@@ -92,6 +95,29 @@ final class Today
         }
 
         return $items;
+    }
+
+    /**
+     * How many scripts are past their date where a coordinator then decides.
+     *
+     * @param  Collection<int, Assignment>  $assignments
+     * @param  array<int, Counts>  $counts
+     * @return array<int, int> by assignment id
+     */
+    private function toDecide(Collection $assignments, array $counts): array
+    {
+        $waiting = $assignments->filter(
+            fn (Assignment $one) => $counts[$one->id]->toSettle > 0
+                && $one->scheme->disagreement === Disagreement::Coordinator,
+        );
+        $since = $waiting->isEmpty() ? collect() : Script::query()->whereIn('assignment_id', $waiting->modelKeys())
+            ->where('reached', Standing::ToSettle)->whereNull('lead_id')->toBase()->get(['assignment_id', 'to_settle_at'])
+            ->groupBy('assignment_id');
+
+        return $waiting->mapWithKeys(fn (Assignment $one) => [
+            $one->id => $since->get($one->id, collect())
+                ->where('to_settle_at', '<=', now()->subDays($one->scheme->days)->toDateTimeString())->count(),
+        ])->all();
     }
 
     /**
@@ -116,7 +142,7 @@ final class Today
     /**
      * @return list<TodayItem>
      */
-    private function steps(Assignment $assignment, Counts $n): array
+    private function steps(Assignment $assignment, Counts $n, int $decide): array
     {
         $item = fn (
             string $what, string $route, string $step, bool $needsYou = true, string $byWhat = 'due',
@@ -168,9 +194,6 @@ final class Today
                 'Draw the sample', byWhat: 'promised',
             );
         }
-        $decide = $n->toSettle === 0 || $assignment->scheme->disagreement !== Disagreement::Coordinator ? 0
-            : Script::query()->where('assignment_id', $assignment->id)->where('reached', Standing::ToSettle)
-                ->whereNull('lead_id')->where('to_settle_at', '<=', now()->subDays($assignment->scheme->days))->count();
         if ($decide > 0) {
             $items[] = $item(
                 trans_choice('moderate.today.decide', $decide, ['count' => $decide]), 'moderate.index',

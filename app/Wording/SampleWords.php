@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Wording;
 
 use App\Models\Sample;
-use App\Queries\Moderate\PairNoise;
 use App\Queries\Moderate\SampleDraft;
 use App\Queries\Moderate\SampleSight;
 use YoungHarbor\Core\Agreement\Sight;
@@ -105,7 +104,7 @@ final class SampleWords
         return $noticed.match (true) {
             $sight->more === 0 => '',
             $sight->more === null => __('moderate.sight.never'),
-            default => __('moderate.sight.more', ['more' => $sight->more, 'wish' => (int) round(SampleSight::WISH * 10)]),
+            default => __('moderate.sight.more', ['more' => $sight->more, 'wish' => (int) round(Sight::WISH * 10)]),
         };
     }
 
@@ -115,10 +114,10 @@ final class SampleWords
 
         return ($sight->noise->isMeasured()
             ? __('moderate.sight.measured', ['sd' => $sd, 'pairs' => $sight->noise->pairs])
-            : __('moderate.sight.assumed', ['sd' => $sd, 'least' => PairNoise::LEAST]))
+            : __('moderate.sight.assumed', ['sd' => $sd, 'least' => Sight::LEAST_PAIRS]))
             .' '.__('moderate.sight.alarms', [
                 'markers' => count($sight->markers), 'alarms' => number_format($sight->falseAlarms(), 2),
-                'percent' => (int) round(SampleSight::ALARM * 100),
+                'percent' => (int) round(Sight::ALARM * 100),
             ]).($sight->unlinked > 1 ? ' '.__('moderate.sight.sets', ['sets' => $sight->unlinked]) : '')
             .' '.__('moderate.sight.cannot');
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace YoungHarbor\Core\Agreement;
 
+use YoungHarbor\Core\Statistics\LinearSystem;
+
 /**
  * Who marks with whom, and what differences between markers that can show.
  *
@@ -104,7 +106,7 @@ final readonly class Linking
         $effects = [];
         foreach ($this->sets as $set) {
             $others = array_slice($set, 1);
-            $solved = self::solve(
+            $solved = LinearSystem::solve(
                 $this->grounded($others, $set[0], 1.0), array_map(fn (string $marker) => $sums[$marker], $others),
             );
             $mean = array_sum($solved) / count($set);
@@ -126,7 +128,7 @@ final readonly class Linking
     private function errorBeside(string $marker, array $others, float $times): float
     {
         // Measured from the marker, the mean of the others has the variance 1ᵀA⁻¹1 ÷ (their number)².
-        $solved = self::solve($this->grounded($others, $marker, $times), array_fill(0, count($others), 1.0));
+        $solved = LinearSystem::solve($this->grounded($others, $marker, $times), array_fill(0, count($others), 1.0));
 
         return sqrt(array_sum($solved)) / count($others);
     }
@@ -151,38 +153,5 @@ final readonly class Linking
         }
 
         return $rows;
-    }
-
-    /**
-     * By elimination; the matrix is positive definite, so the diagonal serves for pivots.
-     *
-     * @param  list<list<float>>  $matrix  symmetric
-     * @param  list<float>  $right
-     * @return list<float>
-     */
-    private static function solve(array $matrix, array $right): array
-    {
-        $size = count($right);
-        for ($k = 0; $k < $size; $k++) {
-            $row = $matrix[$k];
-            for ($i = $k + 1; $i < $size; $i++) {
-                $factor = $matrix[$i][$k] / $row[$k];
-                if ($factor === 0.0) {
-                    continue;
-                }
-                for ($j = $k + 1; $j < $size; $j++) {
-                    $matrix[$i][$j] -= $factor * $row[$j];
-                }
-                $right[$i] -= $factor * $right[$k];
-            }
-        }
-        for ($k = $size - 1; $k >= 0; $k--) {
-            for ($j = $k + 1; $j < $size; $j++) {
-                $right[$k] -= $matrix[$k][$j] * $right[$j];
-            }
-            $right[$k] /= $matrix[$k][$k];
-        }
-
-        return array_values($right);
     }
 }

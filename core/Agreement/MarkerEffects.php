@@ -79,34 +79,19 @@ final readonly class MarkerEffects
     /**
      * @param  list<array-key>  $markers
      * @param  list<MarkedScript>  $used
-     * @return list<list<array-key>>
+     * @return list<list<string>>
      */
     private static function sets(array $markers, array $used): array
     {
-        $set = [];
-        foreach ($markers as $marker) {
-            $set[$marker] = $marker;
-        }
-        $root = function (string|int $marker) use (&$set): string|int {
-            while ($set[$marker] !== $marker) {
-                $set[$marker] = $set[$set[$marker]];
-                $marker = $set[$marker];
-            }
-
-            return $marker;
-        };
+        $pairs = [];
         foreach ($used as $one) {
-            $own = array_keys($one->marks);
-            foreach ($own as $marker) {
-                $set[$root($marker)] = $root($own[0]);
+            $own = array_map(strval(...), array_keys($one->marks));
+            foreach (array_slice($own, 1) as $other) {
+                $pairs[] = [$own[0], $other];
             }
         }
-        $sets = [];
-        foreach ($markers as $marker) {
-            $sets[$root($marker)][] = $marker;
-        }
 
-        return array_values($sets);
+        return Linking::of(array_map(strval(...), $markers), $pairs)->sets;
     }
 
     /**

@@ -11,6 +11,21 @@ use YoungHarbor\Core\Statistics\StudentT;
  */
 final readonly class Sight
 {
+    /** How far from the others a marker is that is asked for, in marks: half a usual band. */
+    public const SEVERITY = 5.0;
+
+    /** How often one is called different who is not. */
+    public const ALARM = 0.05;
+
+    /** How often one who is different ought to be noticed. */
+    public const WISH = 0.8;
+
+    /** Pairs from which the noise of two marks is measured; with fewer a usual figure stands in. */
+    public const LEAST_PAIRS = 20;
+
+    /** That figure, a standard deviation in marks: common practice, no source. */
+    public const USUAL_NOISE = 8.0;
+
     /**
      * @param  int  $pairs  scripts the marker has in common with others
      * @param  float|null  $power  how often a marker that far from the others would be noticed, 0 to 1; null when nobody can be compared

@@ -71,6 +71,17 @@ final readonly class Sample
     }
 
     /**
+     * What several draws together came to: the chance of each drawn script of a marker.
+     *
+     * @param  int  $drawn  of theirs in all, above 0
+     * @param  int  $left  of theirs that were never drawn
+     */
+    public static function chanceInAll(int $drawn, int $left): BigRational
+    {
+        return BigRational::nd($drawn, $drawn + $left)->simplified();
+    }
+
+    /**
      * @return array<string, int> scripts in the sample by their first marker
      */
     public function byMarker(): array

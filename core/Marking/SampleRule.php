@@ -94,6 +94,17 @@ final readonly class SampleRule implements JsonForm
     }
 
     /**
+     * How many are to be drawn from a part of the scripts: as large a part of them as of the whole, rounded up.
+     *
+     * @param  int  $part  scripts it is drawn from now
+     * @param  int  $all  scripts of the cohort
+     */
+    public function wantedOf(int $part, int $all): int
+    {
+        return $all === 0 ? 0 : intdiv($this->wanted($all) * $part + $all - 1, $all);
+    }
+
+    /**
      * Why a script is chosen for its mark; nothing when it is not.
      *
      * @param  list<BigDecimal>  $boundaries  where the second, third … band begins, rising; 0 is none

@@ -41,4 +41,37 @@ final class LinearSystem
 
         return $matrix;
     }
+
+    /**
+     * The solution, by elimination; the matrix is positive definite, so the diagonal serves for pivots.
+     *
+     * @param  list<list<float>>  $matrix  symmetric
+     * @param  list<float>  $right
+     * @return list<float>
+     */
+    public static function solve(array $matrix, array $right): array
+    {
+        $size = count($right);
+        for ($k = 0; $k < $size; $k++) {
+            $row = $matrix[$k];
+            for ($i = $k + 1; $i < $size; $i++) {
+                $factor = $matrix[$i][$k] / $row[$k];
+                if ($factor === 0.0) {
+                    continue;
+                }
+                for ($j = $k + 1; $j < $size; $j++) {
+                    $matrix[$i][$j] -= $factor * $row[$j];
+                }
+                $right[$i] -= $factor * $right[$k];
+            }
+        }
+        for ($k = $size - 1; $k >= 0; $k--) {
+            for ($j = $k + 1; $j < $size; $j++) {
+                $right[$k] -= $matrix[$k][$j] * $right[$j];
+            }
+            $right[$k] /= $matrix[$k][$k];
+        }
+
+        return array_values($right);
+    }
 }

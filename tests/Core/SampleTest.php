@@ -147,6 +147,15 @@ final class SampleTest extends TestCase
         MarksCsv::firstMarks("script,marker\ns1,m1\n");
     }
 
+    public function test_of_a_part_as_large_a_part_is_drawn_as_of_the_whole(): void
+    {
+        $rule = new SampleRule(BigDecimal::of('0.25'), 4, true, false, false);
+        self::assertSame([25, 13, 1, 0], [
+            $rule->wantedOf(100, 100), $rule->wantedOf(50, 100), $rule->wantedOf(1, 100), $rule->wantedOf(0, 0),
+        ]);
+        self::assertTrue(Sample::chanceInAll(3, 9)->isEqualTo('1/4'));
+    }
+
     public function test_an_empty_cohort_is_refused(): void
     {
         $this->expectException(InvalidInput::class);

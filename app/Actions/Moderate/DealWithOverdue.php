@@ -40,22 +40,32 @@ final class DealWithOverdue
     public function __invoke(): int
     {
         $done = 0;
-        Assignment::query()->whereIn(
-            'id', Script::query()->where('reached', Standing::ToSettle)->select('assignment_id'),
-        )
-            ->each(function (Assignment $assignment) use (&$done): void {
-                $before = now()->subDays($assignment->scheme->days);
-                $scripts = Script::query()->where('assignment_id', $assignment->id)
-                    ->where('reached', Standing::ToSettle)
-                    ->whereNull('lead_id')->where('to_settle_at', '<=', $before)->whereNull('held_reason')
-                    ->where(
-                        fn ($query) => $query->whereNull('settle_told_at')->orWhere('settle_told_at', '<=', $before)
-                    )
-                    ->orderBy('code')->get();
+        Assignment::query()->whereIn('id', Script::query()->where('reached', Standing::ToSettle)->select('assignment_id'))
+            ->eachById(function (Assignment $assignment) use (&$done): void {
+                $scripts = $this->claim($assignment);
                 $scripts->isEmpty() || $done += $this->deal($assignment, $scripts);
             });
 
         return $done;
+    }
+
+    /**
+     * The scripts past their date that nobody was told of lately: whoever asks at the same time gets none of them.
+     *
+     * @return Collection<int, Script>
+     */
+    private function claim(Assignment $assignment): Collection
+    {
+        return DB::transaction(function () use ($assignment): Collection {
+            $before = now()->subDays($assignment->scheme->days);
+            $scripts = Script::query()->where('assignment_id', $assignment->id)->where('reached', Standing::ToSettle)
+                ->whereNull('lead_id')->where('to_settle_at', '<=', $before)->whereNull('held_reason')
+                ->where(fn ($query) => $query->whereNull('settle_told_at')->orWhere('settle_told_at', '<=', $before))
+                ->orderBy('id')->lockForUpdate()->get();
+            Script::query()->whereKey($scripts->modelKeys())->update(['settle_told_at' => now()]);
+
+            return $scripts->sortBy('code')->values();
+        });
     }
 
     /**
@@ -69,7 +79,6 @@ final class DealWithOverdue
         );
 
         return DB::transaction(function () use ($assignment, $scripts, $left): int {
-            Script::query()->whereKey($scripts->pluck('id'))->update(['settle_told_at' => now()]);
             if ($left->isEmpty()) {
                 return $scripts->count();
             }

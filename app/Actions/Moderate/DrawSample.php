@@ -19,10 +19,10 @@ use App\Models\User;
 use App\Queries\Moderate\SampleDraft;
 use App\Queries\Moderate\SamplePlanning;
 use App\Queries\Moderate\SampleScope;
-use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Marking\FirstMark;
+use YoungHarbor\Core\Marking\Sample as Chosen;
 use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\SampledScript as SampledOne;
 use YoungHarbor\Core\Marking\SampleRule;
@@ -148,9 +148,9 @@ final class DrawSample
             ->groupBy('marks.marker_id')->selectRaw('marks.marker_id, COUNT(*) AS scripts')
             ->pluck('scripts', 'marker_id');
         foreach ($drawn as $marker => $theirs) {
-            $chance = BigRational::nd($theirs->count(), $theirs->count() + (int) ($out[$marker] ?? 0));
+            $chance = Chosen::chanceInAll($theirs->count(), (int) ($out[$marker] ?? 0));
             SampledScript::query()->whereKey($theirs->modelKeys())
-                ->update(['chance' => Figure::exact($chance->simplified())]);
+                ->update(['chance' => Figure::exact($chance)]);
         }
     }
 

@@ -7,6 +7,7 @@ namespace App\Queries\Moderate;
 use App\Models\Assignment;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Agreement\Linking;
+use YoungHarbor\Core\Agreement\Sight;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SecondView;
 
@@ -16,12 +17,6 @@ use YoungHarbor\Core\Marking\SecondView;
  */
 final readonly class PairNoise
 {
-    /** Pairs from which it is taken; with fewer the usual figure stands in. */
-    public const LEAST = 20;
-
-    /** In marks: common practice, no source. */
-    public const USUAL = 8.0;
-
     private function __construct(public float $sd, public int $pairs)
     {
     }
@@ -29,7 +24,7 @@ final readonly class PairNoise
     /** Whether it was measured here. */
     public function isMeasured(): bool
     {
-        return $this->pairs >= self::LEAST;
+        return $this->pairs >= Sight::LEAST_PAIRS;
     }
 
     public static function of(Assignment $assignment): self
@@ -46,8 +41,8 @@ final readonly class PairNoise
         $pairs = $rows->map(fn (object $row) => ["{$row->a}", "{$row->b}", (float) $row->apart])->all();
         $markers = array_values(array_unique([...array_column($pairs, 0), ...array_column($pairs, 1)]));
         $linking = Linking::of($markers, array_map(fn (array $pair) => [$pair[0], $pair[1]], $pairs));
-        $sd = count($pairs) < self::LEAST ? null : $linking->fit($pairs)['sd'];
+        $sd = count($pairs) < Sight::LEAST_PAIRS ? null : $linking->fit($pairs)['sd'];
 
-        return $sd === null || $sd === 0.0 ? new self(self::USUAL, 0) : new self($sd, count($pairs));
+        return $sd === null || $sd === 0.0 ? new self(Sight::USUAL_NOISE, 0) : new self($sd, count($pairs));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries\Moderate;
 
+use App\Enums\Role;
 use App\Exceptions\Refused;
 use App\Models\Assignment;
 use App\Queries\ShareOut\GivenMark;
@@ -21,6 +22,7 @@ use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\SampledScript;
 use YoungHarbor\Core\Marking\SampleRule;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SecondView;
 
 /**
  * What a sample would be: which scripts, why each, who would mark them a second time. The same seed gives the same.
@@ -41,7 +43,8 @@ final class SamplePlanning
         $open = $this->sampled($scope);
         $rows = $this->firstMarks($assignment)->groupBy('marker')
             ->map(fn (Collection $marks, string $marker) => new MarkerShare(
-                $marker, (string) $marks->pluck('name')->first(), $marks->count(), $marks->whereNotNull('done_at')->count(),
+                $marker, (string) $marks->pluck('name')->first(), $marks->count(),
+                $marks->whereNotNull('done_at')->count(),
                 $marks->whereNotNull('done_at')->where('sampled', $open->value)->where('released', 0)->count(),
             ));
 
@@ -71,11 +74,9 @@ final class SamplePlanning
             'There is no script to draw from: choose a marker who has finished first marks of which no sample has been drawn.'
         );
         $boundaries = $assignment->scale()->boundaries();
-        // Of a part of the scripts as large a part is drawn as of the whole, rounded up.
-        $all = $rows->count();
-        $drawn ??= intdiv($rule->wanted($all) * count($from) + $all - 1, max(1, $all));
+        $drawn ??= $rule->wantedOf(count($from), $rows->count());
         $sample = Sample::draw($from, $rule, $boundaries, $seed, $drawn);
-        [$plan, $seconds] = $this->seconds($assignment, $sample, $seed);
+        [$plan, $seconds] = $this->seconds($assignment, $sample, $seed, $scope);
         $loads = array_count_values(array_map(fn (GivenScript $one) => $one->marker, $seconds));
         arsort($loads);
         $names = $this->planning->people($assignment)->pluck('user.name', 'user.public_id')
@@ -99,12 +100,17 @@ final class SamplePlanning
     /**
      * @return array{MarkerPlan|null, array<string, GivenScript>}
      */
-    private function seconds(Assignment $assignment, Sample $sample, int $seed): array
+    private function seconds(Assignment $assignment, Sample $sample, int $seed, SampleScope $scope): array
     {
         $scripts = $this->planning->scripts($assignment);
         $settings = [];
+        // Coordinators have seen the marks of scripts that earlier samples left out: they mark none of these blind.
+        $seen = $scope === SampleScope::More && $assignment->scheme->view === SecondView::Blind
+            ? $this->planning->people($assignment)->where('role', Role::Coordinator)->pluck('user.public_id')->all()
+            : [];
         foreach ($this->planning->agreed($assignment) as $marker => $agreed) {
-            $agreed['marks'] && $settings[] = ['marker' => $marker, 'share' => $agreed['share'], 'sections' => null];
+            $agreed['marks'] && ! in_array($marker, $seen, true)
+                && $settings[] = ['marker' => $marker, 'share' => $agreed['share'], 'sections' => null];
         }
         $kept = array_map(
             fn (GivenMark $mark) => new GivenScript($mark->code, $mark->marker, $mark->part),

@@ -14,15 +14,6 @@ use YoungHarbor\Core\Marking\SecondView;
  */
 final readonly class SampleSight
 {
-    /** How far from the others a marker is that is asked for, in marks: half a usual band. */
-    public const SEVERITY = 5.0;
-
-    /** How often one is called different who is not. */
-    public const ALARM = 0.05;
-
-    /** How often one who is different ought to be noticed. */
-    public const WISH = 0.8;
-
     /** More scripts than planned, as many times. */
     private const ALTERNATIVES = ['planned' => 1.0, 'half-more' => 1.5, 'twice' => 2.0];
 
@@ -46,7 +37,7 @@ final readonly class SampleSight
             return null;
         }
         $markers = array_map(fn (string $marker) => Sight::of(
-            $draft->linking, $marker, $noise->sd, self::SEVERITY, self::ALARM, self::WISH,
+            $draft->linking, $marker, $noise->sd, Sight::SEVERITY, Sight::ALARM, Sight::WISH,
         ), array_merge(...$draft->linking->sets));
         usort(
             $markers,
@@ -59,7 +50,7 @@ final readonly class SampleSight
         foreach (self::ALTERNATIVES as $key => $times) {
             $curve = $middle === null
                 ? null
-                : SightCurve::of($draft->linking, $middle->marker, $noise->sd, self::ALARM, $times);
+                : SightCurve::of($draft->linking, $middle->marker, $noise->sd, Sight::ALARM, $times);
             $curve === null || $curves[$key] = $curve;
         }
 
@@ -72,6 +63,6 @@ final readonly class SampleSight
     /** Alarms to be expected over all markers although all mark alike. */
     public function falseAlarms(): float
     {
-        return self::ALARM * count(array_filter($this->markers, fn (Sight $one) => $one->power !== null));
+        return Sight::ALARM * count(array_filter($this->markers, fn (Sight $one) => $one->power !== null));
     }
 }

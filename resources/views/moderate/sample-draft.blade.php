@@ -1,6 +1,6 @@
 @php
-    use App\Queries\Moderate\SampleSight;
     use App\Wording\SampleWords;
+    use YoungHarbor\Core\Agreement\Sight;
     use YoungHarbor\Core\Agreement\SightCurve;
     $marks = array_column(array_map(fn ($one) => [$one->script, $one->mark], $draft->from), 1, 0);
     $x = fn ($marks) => round(40 + 300 * $marks / SightCurve::FARTHEST, 1);
@@ -20,7 +20,7 @@
     @else
         <div class="sheet scroll"><table class="table">
             <thead><tr><th>Marker</th><th class="num">Scripts shared with others</th>
-                <th>One who is {{ (int) SampleSight::SEVERITY }} marks harsher than the others</th></tr></thead>
+                <th>One who is {{ (int) Sight::SEVERITY }} marks harsher than the others</th></tr></thead>
             <tbody>@foreach ($sight->markers as $one)
                 <tr><td>{{ $draft->names[$one->marker] ?? 'someone' }}</td><td class="num">{{ $one->pairs }}</td>
                     <td>{{ SampleWords::sight($one) }}</td></tr>
@@ -60,13 +60,16 @@
         <b>{{ $load }}</b></span> @endforeach</p>
 </section>
 <section><h2 class="mb-1">The scripts</h2>
+    @if ($hidden)<p class="notice">You mark here yourself, and some of these may come to you without the first mark: so marks
+        and reasons are hidden from you until the sample is drawn.</p>@endif
     <div class="sheet scroll"><table class="table">
         <thead><tr><th>Script</th><th>First marker</th><th class="num">First mark</th><th>Why</th>
             <th class="num">Chance</th><th>Second marker</th></tr></thead>
         <tbody>@foreach ($draft->sample->scripts as $one)
             <tr><td class="code">{{ $one->script }}</td><td>{{ $draft->names[$one->marker] ?? '' }}</td>
-                <td class="num">{{ $marks[$one->script] }}</td><td>{{ SampleWords::why($one->reasons) }}</td>
-                <td class="num">{{ SampleWords::chance($one) }}</td>
+                @if ($hidden)<td class="num quiet">hidden</td><td class="quiet">hidden</td><td class="num quiet">hidden</td>
+                @else<td class="num">{{ $marks[$one->script] }}</td><td>{{ SampleWords::why($one->reasons) }}</td>
+                <td class="num">{{ SampleWords::chance($one) }}</td>@endif
                 <td>{{ isset($draft->seconds[$one->script]) ? $draft->names[$draft->seconds[$one->script]->marker] ?? ''
                     : 'nobody yet' }}</td></tr>
         @endforeach</tbody>

@@ -1,6 +1,5 @@
 @php
     use App\Queries\Moderate\SampleScope;
-    use App\Queries\Moderate\SampleSight;
     use App\Wording\SampleWords;
     use YoungHarbor\Core\Marking\SecondMarks;
     $more = $scope === SampleScope::More;

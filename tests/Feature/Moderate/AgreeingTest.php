@@ -227,7 +227,8 @@ final class AgreeingTest extends TestCase
         $free = collect($this->tutors)->firstOrFail(
             fn (User $one) => ! in_array($one->id, [$this->first->id, $this->second->id, $third->marker_id], true),
         );
-        $this->get(route('moderate.show', $script))->assertSee('Give the third mark to someone else')->assertSee($free->name);
+        $this->get(route('moderate.show', $script))->assertSee('Give the third mark to someone else')
+            ->assertSee($free->name);
         $this->post(route('share-out.hand-over', $script->assignment), [
             'script' => $script->code, 'part' => 'third', 'to' => $free->public_id, 'reason' => 'Ill since Monday.',
         ])->assertSessionHasNoErrors();
@@ -326,6 +327,38 @@ final class AgreeingTest extends TestCase
             fn (User $one) => ! in_array($one->id, [$this->first->id, $this->second->id], true)
         );
         $this->actingAs($outside)->get(route('moderate.show', $script))->assertForbidden();
+    }
+
+    public function test_nobody_settles_what_is_not_theirs_by_address_or_by_another_script_s_proposal(): void
+    {
+        $script = $this->apart();
+        $other = $this->script($script->assignment, 1);
+        $outside = collect($this->tutors)->firstOrFail(
+            fn (User $one) => ! in_array($one->id, [$this->first->id, $this->second->id], true),
+        );
+        $offer = ['mark' => '60', 'reason' => 'Half-way between us two.'];
+        foreach (
+            [
+                $outside, $this->students[0], $this->students[1],
+                $this->member(\App\Enums\Role::Coordinator, \App\Models\Module::factory()->create()),
+            ] as $person
+        ) {
+            foreach (['propose', 'accept', 'decide', 'third', 'open', 'say', 'preview'] as $act) {
+                $this->actingAs($person)->post(route("moderate.{$act}", $script), [
+                    ...$offer, 'proposal' => 1, 'view' => 'open', 'why' => 'Because I would like to.',
+                    'body' => 'Hello.',
+                ])->assertForbidden();
+            }
+        }
+        $this->actingAs($this->first)->post(route('moderate.propose', $script), $offer)->assertSessionHasNoErrors();
+        $proposal = Proposal::query()->sole();
+        foreach ([Seat::First, Seat::Second] as $seat) {
+            $mark = $this->markOf($other, $seat);
+            $this->finish($mark, $seat === Seat::First ? 'l3' : 'l1', 'l1');
+        }
+        $this->actingAs($this->markOf($other, Seat::Second)->marker)
+            ->post(route('moderate.accept', $other), ['proposal' => $proposal->id])->assertSessionHasErrors('refused');
+        self::assertSame(0, Settlement::query()->count());
     }
 
     public function test_past_the_date_markers_are_reminded_once_and_again_after_as_many_days(): void

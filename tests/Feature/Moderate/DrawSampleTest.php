@@ -8,6 +8,7 @@ use App\Actions\Mark\ReopenMark;
 use App\Actions\Release\ReleaseResults;
 use App\Exceptions\Refused;
 use App\Models\Assignment;
+use App\Models\AssignmentMarker;
 use App\Models\Mark;
 use App\Models\Sample;
 use App\Models\SampledScript;
@@ -240,6 +241,38 @@ final class DrawSampleTest extends TestCase
         $this->tutors[] = $this->member(\App\Enums\Role::Tutor);
         $this->shareOut($assignment);
         self::assertSame(6, Mark::counting()->where('seat', Seat::Second)->count());
+    }
+
+    public function test_a_coordinator_who_may_mark_them_blind_sees_no_first_mark_before_or_at_the_draw(): void
+    {
+        $this->module(2, 12);
+        $assignment = $this->sharedOut($this->assignment(['scheme' => $this->scheme(['second' => 'sample'])]));
+        $this->markAll($assignment);
+        $this->actingAs($this->coordinator)->get(route('moderate.index', $assignment))->assertSee('50.0');
+        AssignmentMarker::query()->create([
+            'assignment_id' => $assignment->id, 'user_id' => $this->coordinator->id, 'share' => '1',
+        ]);
+        $this->get(route('moderate.index', $assignment))->assertDontSee('50.0')->assertDontSee('100.0');
+        $this->get(route('moderate.show', $this->script($assignment)))->assertForbidden();
+        $this->get(route('sample.index', $assignment))->assertOk()
+            ->assertSee('hidden from you until the sample is drawn')
+            ->assertDontSee('<td class="num">100</td>', false)->assertDontSee('top band</td>', false);
+        $this->draw($assignment)->assertSessionHas('said');
+        $own = Mark::counting()->where('marker_id', $this->coordinator->id)->where('seat', Seat::Second)->firstOrFail();
+        $this->get(route('moderate.show', $own->script))->assertForbidden();
+        $this->get(route('moderate.index', $assignment))->assertDontSee('100.0');
+        $this->get(route('mark.desk', $own))->assertOk()->assertDontSee('Comment of the first marker.');
+        // What earlier samples left out has been seen by then: more of it goes to others.
+        foreach (Mark::counting()->where('marker_id', $this->coordinator->id)->get() as $mark) {
+            $this->finish($mark, 'l2', 'l2');
+        }
+        $left = Script::query()->where('sampled', Sampled::Out)->count();
+        $left > 0
+            && $this->draw($assignment, ['scope' => 'more', 'drawn' => $left, 'reason' => 'All of them, to be sure.'])
+                ->assertSessionHas('said');
+        self::assertSame(
+            0, Mark::counting()->where('marker_id', $this->coordinator->id)->whereNull('done_at')->count(),
+        );
     }
 
     public function test_every_choice_says_what_it_will_mean(): void

@@ -46,7 +46,8 @@ final class PackTest extends TestCase
         $reader ??= $this->examiner;
         $kind = $reader->is($this->examiner) ? 'examiner' : 'moderator';
         $this->actingAs($this->coordinator)->post(route('packs.store', $assignment), [
-            'reader' => "{$kind}:{$reader->public_id}", 'share' => '0', 'least' => '1', 'fails' => '1', 'top' => '1', ...$fields,
+            'reader' => "{$kind}:{$reader->public_id}", 'share' => '0', 'least' => '1', 'fails' => '1', 'top' => '1',
+            ...$fields,
         ])->assertSessionHasNoErrors();
 
         return SamplePack::query()->latest('id')->firstOrFail();
@@ -80,7 +81,9 @@ final class PackTest extends TestCase
         self::assertSame(['asked for'], $pack->scripts()->where('script_id', $left->id)->sole()->reasons);
         $this->post(route('packs.send', $pack), ['letter' => 'Please look at the fails.'])->assertSessionHasNoErrors();
         Mail::assertQueued(PackSent::class, fn (PackSent $mail) => $mail->hasTo($this->examiner->email)
-            && str_contains($mail->render(), 'A sample of 5 scripts') === false && str_contains($mail->render(), '5 scripts'));
+            && str_contains(
+                $mail->render(), 'A sample of 5 scripts',
+            ) === false && str_contains($mail->render(), '5 scripts'));
         $this->put(route('packs.update', $pack), ['put' => $out])->assertSessionHasErrors('refused');
         $this->post(route('packs.send', $pack))->assertSessionHasErrors('refused');
         $one = $pack->scripts()->firstOrFail();
@@ -113,16 +116,25 @@ final class PackTest extends TestCase
             ->assertSee('How marks are spread')->assertSee('Begin to read');
         $this->get(route('packs.script', [$pack, $code]))->assertOk()->assertSee('Comment of the first marker.')
             ->assertSee('How')->assertDontSee('Propose');
-        self::assertNotNull($pack->scripts()->whereHas('script', fn ($script) => $script->where('code', $code))->sole()->read_at);
-        $this->post(route('packs.say', $pack), ['script' => $code, 'body' => 'Generous on evidence.'])->assertRedirect();
-        $this->post(route('packs.say', $pack), ['asks_for' => 'larger-sample', 'body' => 'More near the pass line, please.']);
+        self::assertNotNull(
+            $pack->scripts()->whereHas('script', fn ($script) => $script->where('code', $code))->sole()->read_at
+        );
+        $this->post(
+            route('packs.say', $pack), ['script' => $code, 'body' => 'Generous on evidence.'],
+        )->assertRedirect();
+        $this->post(
+            route('packs.say', $pack), ['asks_for' => 'larger-sample', 'body' => 'More near the pass line, please.'],
+        );
         $sign = ['statement' => 'The marking is fair and well recorded.', 'sure' => '1'];
         $this->post(route('packs.sign', $pack), $sign)->assertSessionHasErrors(
-            ['statement' => 'What you asked for has no answer yet, so it is not signed. The team sees your request on Today.'],
+            [
+                'statement' => 'What you asked for has no answer yet, so it is not signed. The team sees your request on Today.',
+            ],
         );
         $this->post(route('packs.answer', $pack), ['request' => 1, 'body' => 'Mine.'])->assertForbidden();
         $this->put(route('packs.update', $pack), ['put' => 'X'])->assertForbidden();
-        $this->actingAs($this->coordinator)->get(route('today'))->assertSee('1 request of who is to sign waits for an answer');
+        $this->actingAs($this->coordinator)->get(route('today'))
+            ->assertSee('1 request of who is to sign waits for an answer');
         $this->get(route('packs.show', $pack))->assertSee('More near the pass line');
         $asked = $pack->notes()->where('kind', 'request')->sole();
         $this->post(route('packs.answer', $pack), ['request' => $asked->id, 'body' => 'Four more were drawn.'])
@@ -142,7 +154,8 @@ final class PackTest extends TestCase
         $settings = \YoungHarbor\Core\Release\Settings::fromArray(['signatures' => ['examiner']]);
         $assignment = $this->agreed(['release' => $settings]);
         $this->actingAs($this->coordinator)->get(route('release.index', $assignment))
-            ->assertSee('1 signature is missing')->assertSee('the external examiner’s')->assertSee('0 results are ready');
+            ->assertSee('1 signature is missing')->assertSee('the external examiner’s')
+            ->assertSee('0 results are ready');
         $this->post(route('release.store', $assignment), ['which' => 'all'])->assertSessionHasErrors('refused');
         self::assertSame(0, Result::query()->count());
         $pack = $this->sent($assignment);
@@ -150,7 +163,9 @@ final class PackTest extends TestCase
             'statement' => 'The marking is fair and well recorded.', 'sure' => '1',
         ]);
         $this->actingAs($this->coordinator)->get(route('release.index', $assignment))->assertSee('6 results are ready');
-        $this->post(route('release.store', $assignment), ['which' => 'all', 'expected' => '6'])->assertSessionHasNoErrors();
+        $this->post(
+            route('release.store', $assignment), ['which' => 'all', 'expected' => '6'],
+        )->assertSessionHasNoErrors();
         self::assertSame(6, Result::query()->count());
     }
 
@@ -161,12 +176,15 @@ final class PackTest extends TestCase
             'moderators' => [$this->examiner->public_id],
         ])->assertSessionHasErrors('refused');
         $moderator = $this->tutors[0];
-        $this->put(route('packs.moderators', $assignment), ['moderators' => [$moderator->public_id]])->assertSessionHas('said');
+        $this->put(
+            route('packs.moderators', $assignment), ['moderators' => [$moderator->public_id]],
+        )->assertSessionHas('said');
         $pack = $this->made($assignment, $moderator, ['least' => '50']);
         foreach ($pack->scripts()->with('script.marks')->get() as $one) {
             self::assertFalse($one->script->marks->contains('marker_id', $moderator->id));
         }
-        $own = Script::query()->whereHas('marks', fn ($mark) => $mark->where('marker_id', $moderator->id))->firstOrFail();
+        $own = Script::query()->whereHas('marks', fn ($mark) => $mark->where('marker_id', $moderator->id))
+            ->firstOrFail();
         $this->put(route('packs.update', $pack), ['put' => $own->code])->assertSessionHasErrors('put');
         $this->post(route('packs.send', $pack))->assertSessionHasNoErrors();
         $this->actingAs($moderator)->get(route('packs.show', $pack))->assertOk();
@@ -181,7 +199,9 @@ final class PackTest extends TestCase
         $pages = [
             (string) $this->actingAs($this->examiner)->get(route('packs.show', $pack))->getContent(),
             ...$pack->scripts()->with('script')->get()->map(
-                fn (PackScript $one) => (string) $this->get(route('packs.script', [$pack, $one->script->code]))->getContent(),
+                fn (PackScript $one) => (string) $this->get(
+                    route('packs.script', [$pack, $one->script->code])
+                )->getContent(),
             )->all(),
             json_encode([$pack->document, $pack->scripts()->get()->pluck('document')->all()], JSON_THROW_ON_ERROR),
         ];
@@ -224,7 +244,11 @@ final class PackTest extends TestCase
             fn (ZipArchive $zip) => $zip->addFromString('marks.csv', $csv.'x'),
             fn (ZipArchive $zip) => $zip->deleteName('pack.pdf'),
             fn (ZipArchive $zip) => $zip->addFromString('more.txt', 'x'),
+            fn (ZipArchive $zip) => $zip->addFromString('looks-like-a-folder/', 'and is none'),
+            fn (ZipArchive $zip) => $zip->addFromString('../outside.txt', 'x'),
             fn (ZipArchive $zip) => $zip->addFromString('manifest.json', '{"files": {}}'),
+            fn (ZipArchive $zip) => $zip->addFromString('manifest.json', str_repeat('[', 5000)),
+            fn (ZipArchive $zip) => $zip->addFromString('logbook.jsonl', "[]\n{\"number\": \"x\"}"),
             fn (ZipArchive $zip) => $this->alterLogbook($zip),
         ] as $n => $change) {
             $copy = "{$path}-{$n}";

@@ -37,7 +37,8 @@ final class SampleController extends Controller
 
         return view('moderate.sample', [
             'assignment' => $assignment, 'scope' => $scope, 'shares' => $shares, 'markers' => $markers,
-            'draft' => $draft, 'why' => $why, 'drawn' => $request->input('drawn'),
+            'draft' => $draft, 'why' => $why,
+            'hidden' => $this->person($request)->cannot('viewAllMarks', $assignment), 'drawn' => $request->input('drawn'),
             'sight' => $draft === null ? null : SampleSight::of($assignment, $draft, PairNoise::of($assignment)),
             'samples' => Sample::query()->where('assignment_id', $assignment->id)->with('maker:id,name')
                 ->withCount('scripts')->orderBy('number')->get(),
