@@ -18,7 +18,8 @@
     <table>@foreach ($mark['criteria'] as $criterion)<tr><td>{{ $criterion['title'] }}</td>
     <td>{{ $criterion['points'] ?? '–' }}
         of {{ $criterion['max'] }}</td>
-        <td>{{ $criterion['said'] }} {{ $criterion['comment'] }}</td></tr>@endforeach</table>
+        <td>{{ $criterion['said'] }}{{ $criterion['said'] !== ''
+            && $criterion['comment'] !== '' ? ': ' : '' }}{{ $criterion['comment'] }}</td></tr>@endforeach</table>
     @if ($mark['general'] !== '')<p>{!! nl2br(e($mark['general'])) !!}</p>@endif
     @if ($mark['reason'] !== '')<p>{!! nl2br(e($mark['reason'])) !!}</p>@endif
     @foreach ($mark['comments'] as $n => $note)<p>{{ $n + 1 }}. <span class="quiet">{{ $note['quote'] === null

@@ -102,7 +102,7 @@
                             : "{$read} of {$scripts->count()} opened." }}</p>
                         @if ($first)<div class="flex justify-end"><a @class(['button', 'primary' => $read <
                             $scripts->count()]) href="{{ route('packs.script', [$pack, $first->script->code]) }}">{{
-                            $read === 0 ? 'Begin to read' : 'Go on reading' }}</a></div>@endif</div>
+                            $read === 0 ? 'Begin to read' : ($read < $scripts->count() ? 'Go on reading' : 'Read again') }}</a></div>@endif</div>
                     <form class="panel mb-4" method="post" action="{{ route('packs.sign', $pack) }}">@csrf
                         <h2 class="mb-1">Sign</h2>
                         <x-field name="statement" label="Statement" rows="5"

@@ -18,12 +18,12 @@
     @elseif ($sight->curves === [])
         <p class="quiet">Nothing: no two markers share enough scripts to be compared.</p>
     @else
-        <div class="sheet scroll"><table class="table">
+        <div class="sheet scroll"><table class="table stacked">
             <thead><tr><th>Marker</th><th class="num">Scripts shared with others</th>
                 <th>One who is {{ (int) Sight::SEVERITY }} marks harsher than the others</th></tr></thead>
             <tbody>@foreach ($sight->markers as $one)
-                <tr><td>{{ $draft->names[$one->marker] ?? 'someone' }}</td><td class="num">{{ $one->pairs }}</td>
-                    <td>{{ SampleWords::sight($one) }}</td></tr>
+                <tr><td>{{ $draft->names[$one->marker] ?? 'someone' }}</td><td class="num" data-label="Scripts shared with others">{{ $one->pairs }}</td>
+                    <td data-label="{{ (int) Sight::SEVERITY }} marks harsher">{{ SampleWords::sight($one) }}</td></tr>
             @endforeach</tbody>
         </table></div>
         <div class="flex flex-wrap gap-x-6 gap-y-2 mt-3 items-start">
