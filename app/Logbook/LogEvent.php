@@ -111,4 +111,10 @@ enum LogEvent: string
     case GradeBookTaken = 'release.grade-book-taken';
     // The logbook itself
     case SealedAnew = 'logbook.sealed-anew';
+
+    /** Whether what is said with it can tell a mark, which whoever marks the same script blind must not learn. */
+    public function tellsMark(): bool
+    {
+        return str_starts_with($this->value, 'mark.') || str_starts_with($this->value, 'moderate.');
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 return [
     'application' => 'the application',
     'erased_person' => 'someone who was erased',
+    'hidden_while_marking' => 'hidden from you until your own marks here are done',
     'erased_text' => 'erased',
     'gone' => 'something that is no longer there',
     'yes' => 'yes',

@@ -138,6 +138,13 @@ final class DeskTest extends TestCase
             ->assertOk()
             ->assertDontSee($script->code);
         $this->get(route('moderate.show', $script))->assertForbidden();
+        // Nor does the logbook tell, which says what each finished mark came to.
+        $this->get(route('logbook', $this->module))->assertOk()->assertSee('finished a')
+            ->assertSee('hidden from you until your own marks here are done')->assertDontSee('total: 100');
+        foreach (Mark::counting()->where('marker_id', $this->coordinator->id)->get() as $own) {
+            $this->finish($own, 'l1', 'l1');
+        }
+        $this->get(route('logbook', $this->module))->assertSee('total: 100');
     }
 
     public function test_after_release_a_mark_no_longer_changes(): void
