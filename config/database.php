@@ -18,7 +18,11 @@ return [
             'collation' => 'utf8mb4_unicode_ci',
             'prefix' => '',
             'strict' => true,
-            'options' => array_filter([
+            'options' => [
+                // One journey a query in place of two (prepare, execute): PHP puts the values in, quoted for utf8mb4.
+                PDO::ATTR_EMULATE_PREPARES => true,
+                PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
+            ] + array_filter([
                 PDO::MYSQL_ATTR_SSL_CA => env('MYSQL_ATTR_SSL_CA'),
                 // From 11.6 on MariaDB answers a locking read of a row that changed since the transaction began with an
                 // error; here such a read means "as it is now", as it does before. Older servers skip the comment.

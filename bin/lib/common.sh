@@ -22,7 +22,7 @@ EXTENSIONS=(mbstring:php-mbstring dom:php-xml intl:php-intl pdo_mysql:php-mysql 
 missing_things() { # missing_things [browser]: lines "thing<TAB>package"
     local pair commands have=""
     commands=("${COMMANDS[@]}")
-    [ "${1:-}" != browser ] || commands+=(chromium:chromium)
+    [ "${1:-}" != browser ] || commands+=(chromium-headless-shell:chromium-headless-shell)
     for pair in "${commands[@]}"; do
         PATH="$PATH:/usr/sbin" command -v "${pair%%:*}" >/dev/null 2>&1 || printf '%s\t%s\n' "${pair%%:*}" "${pair##*:}"
     done

@@ -38,6 +38,60 @@ final class Kappa
         return $all <= 0 || $expected <= 0 ? null : 1 - $observed * $all / $expected;
     }
 
+    /**
+     * 95 % of it, by linearisation and Fisher's z ({@see Interval}); unweighted, the standard error is that of
+     * J. L. Fleiss, J. Cohen and B. S. Everitt, Psychological Bulletin 72, 1969, times √(n ÷ (n − 1)).
+     *
+     * @param  list<array{int, int}>  $pairs  bands by number
+     * @param  list<float>  $weights
+     * @return array{float, float}|null
+     */
+    public static function interval(array $pairs, array $weights, bool $squared): ?array
+    {
+        return Interval::ofCoefficient(
+            self::of($pairs, $weights, $squared), self::error($pairs, $weights, $squared),
+            Weights::effective($weights) - 1,
+        );
+    }
+
+    /**
+     * Its standard error.
+     *
+     * @param  list<array{int, int}>  $pairs  bands by number
+     * @param  list<float>  $weights
+     */
+    public static function error(array $pairs, array $weights, bool $squared): ?float
+    {
+        $all = array_sum($weights);
+        $rows = $columns = [];
+        $observed = 0.0;
+        foreach ($pairs as $n => [$first, $second]) {
+            $rows[$first] = ($rows[$first] ?? 0.0) + $weights[$n];
+            $columns[$second] = ($columns[$second] ?? 0.0) + $weights[$n];
+            $observed += $weights[$n] * self::distance($first, $second, $squared);
+        }
+        $byRow = $byColumn = [];
+        $expected = 0.0;
+        foreach ($rows as $first => $row) {
+            foreach ($columns as $second => $column) {
+                $far = self::distance($first, $second, $squared);
+                $byRow[$first] = ($byRow[$first] ?? 0.0) + $column * $far;
+                $byColumn[$second] = ($byColumn[$second] ?? 0.0) + $row * $far;
+                $expected += $row * $column * $far;
+            }
+        }
+        if ($expected <= 0) {
+            return null;
+        }
+
+        // Of 1 − observed × all ÷ expected, by the weight of each pair.
+        return Interval::error(array_map(
+            fn (array $pair) => $observed * $all * ($byRow[$pair[0]] + $byColumn[$pair[1]]) / $expected ** 2
+                - (self::distance($pair[0], $pair[1], $squared) * $all + $observed) / $expected,
+            $pairs,
+        ), $weights);
+    }
+
     private static function distance(int $first, int $second, bool $squared): float
     {
         return $squared ? (float) ($first - $second) ** 2 : ($first === $second ? 0.0 : 1.0);

@@ -5,18 +5,21 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Agreement;
 
 use YoungHarbor\Core\Statistics\LinearSystem;
+use YoungHarbor\Core\Statistics\StudentT;
 
 /**
  * How generous each marker is: mark = script + marker + noise, by (weighted) least squares, the markers of a set that
  * is linked by common scripts summing to zero. Positive is generous. Across sets nothing is compared.
  *
  * Unweighted, the standard error is the classical one. Weighted, it is the sandwich over scripts, which holds whatever
- * the weights have to do with the noise (H. White, Econometrica 48, 1980; with scripts as clusters).
+ * the weights have to do with the noise (H. White, Econometrica 48, 1980; with scripts as clusters). The 95 % interval
+ * is by Student's t: with the residual degrees of freedom, or weighted with as many as the marker's own linked scripts
+ * say, less one ({@see Weights::effective()}).
  */
 final readonly class MarkerEffects
 {
     /**
-     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int}>  $markers
+     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int, linked: int, interval: array{float, float}|null}>  $markers  linked: marks on scripts that others marked too
      */
     private function __construct(public array $markers, public int $sets)
     {
@@ -54,14 +57,28 @@ final readonly class MarkerEffects
         }
         $degrees = $marks - count($used) - array_sum(array_map(fn (array $set) => count($set) - 1, $sets));
         $noise = $degrees < 1 ? null : $squares / $degrees;
+        $linked = [];
+        foreach ($used as $one) {
+            foreach (array_keys($one->marks) as $marker) {
+                $linked[$marker][] = $one->weight;
+            }
+        }
         $markers = [];
         foreach ($sets as $number => $set) {
+            $sandwiches = $isWeighted && count($set) > 1 && $noise !== null
+                ? self::sandwiches($set, $used, $found, $solved[$number]['inverse'])
+                : [];
             foreach ($set as $marker) {
+                $effect = $found[$marker] ?? 0.0;
+                $se = count($set) === 1 || $noise === null
+                    ? null
+                    : sqrt(max(0.0, $sandwiches[$marker] ?? $noise * $solved[$number]['inverse'][$marker][$marker]));
+                $own = $isWeighted ? Weights::effective($linked[$marker] ?? []) - 1 : (float) $degrees;
+                $half = $se === null || $own < 1 ? null : StudentT::quantile(Interval::UPPER, $own) * $se;
                 $markers[$marker] = [
-                    'effect' => $found[$marker] ?? 0.0, 'component' => $number + 1, 'marks' => $counts[$marker],
-                    'se' => count($set) === 1 || $noise === null ? null : sqrt(max(0.0, $isWeighted
-                        ? self::sandwich($marker, $set, $used, $found, $solved[$number]['inverse'])
-                        : $noise * $solved[$number]['inverse'][$marker][$marker])),
+                    'effect' => $effect, 'se' => $se, 'component' => $number + 1, 'marks' => $counts[$marker],
+                    'linked' => count($linked[$marker] ?? []),
+                    'interval' => $half === null ? null : [$effect - $half, $effect + $half],
                 ];
             }
         }
@@ -151,26 +168,35 @@ final readonly class MarkerEffects
     }
 
     /**
+     * The variances of the effects of a set, times n ÷ (n − markers) for the few scripts there are.
+     *
      * @param  list<array-key>  $set
      * @param  list<MarkedScript>  $used
      * @param  array<array-key, float>  $effects
      * @param  array<array-key, array<array-key, float>>  $inverse
+     * @return array<array-key, float> by marker
      */
-    private static function sandwich(
-        string|int $marker, array $set, array $used, array $effects, array $inverse,
-    ): float {
-        $variance = 0.0;
+    private static function sandwiches(array $set, array $used, array $effects, array $inverse): array
+    {
+        $at = array_flip($set);
+        $variances = array_fill_keys($set, 0.0);
+        $n = 0;
         foreach ($used as $one) {
-            if (! in_array(array_key_first($one->marks), $set, true)) {
+            if (! isset($at[array_key_first($one->marks)])) {
                 continue;
             }
-            $score = 0.0;
-            foreach (self::residuals($one, $effects) as $other => $residual) {
-                $score += $inverse[$marker][$other] * $one->weight * $residual;
+            $n++;
+            $residuals = self::residuals($one, $effects);
+            foreach ($set as $marker) {
+                $score = 0.0;
+                foreach ($residuals as $other => $residual) {
+                    $score += $inverse[$marker][$other] * $one->weight * $residual;
+                }
+                $variances[$marker] += $score ** 2;
             }
-            $variance += $score ** 2;
         }
+        $few = $n > count($set) ? $n / ($n - count($set)) : 1.0;
 
-        return $variance;
+        return array_map(fn (float $variance) => $variance * $few, $variances);
     }
 }

@@ -69,6 +69,11 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
         await coordinator.getByRole('button', { name: 'Add them' }).click();
     }
 
+    const students = {};
+    for (const who of Object.keys(essays)) {
+        students[who] = await joined(browser, who, 'WK101');
+    }
+
     // 1 Plan: a rubric at 99.5, then at 100, made ready; an assignment with it.
     await coordinator.goto('/rubrics');
     await coordinator.getByLabel('Title').fill('Short essay');
@@ -95,7 +100,7 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     await coordinator.getByLabel('Title').fill('The working shore');
     await coordinator.getByLabel('Brief').fill('Write about one kind of work on the shore.');
     await coordinator.getByLabel('Rubric').selectOption({ label: 'Short essay, version 1' });
-    const due = new Date(Math.ceil((Date.now() + 45_000) / 60_000) * 60_000);
+    const due = new Date(Math.ceil((Date.now() + 25_000) / 60_000) * 60_000);
     await coordinator.getByLabel('Due', { exact: true }).fill(local(due));
     await coordinator.getByLabel('Late work is taken until').fill(local(new Date(due.getTime() + 3_600_000)));
     await coordinator.getByRole('button', { name: 'Save, not open yet' }).click();
@@ -104,10 +109,6 @@ test('from a rubric to a result that has been read', async ({ browser }) => {
     const assignment = coordinator.url().replace(/\/collect.*/, '');
 
     // 2 Collect: files of four formats; one is refused, one replaced, one late.
-    const students = {};
-    for (const who of Object.keys(essays)) {
-        students[who] = await joined(browser, who, 'WK101');
-    }
     const handIn = async (who, path) => {
         await students[who].goto(`${assignment}/hand-in`);
         await students[who].getByLabel('A file').setInputFiles(path);

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * For tests in a browser: whose desk shows the pages of one of the demo's PDFs, an unfinished mark before a finished.
+ */
+
+use App\Models\Mark;
+use App\Models\User;
+use Illuminate\Contracts\Console\Kernel;
+
+require __DIR__.'/../../vendor/autoload.php';
+(require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
+
+$authors = User::query()->whereIn('email', ['olafur.brandsson@merrow.example', 'siobhan.darcy-quill@merrow.example']);
+$mark = Mark::counting()->with('marker')
+    ->whereHas('script', fn ($script) => $script->whereIn('student_id', $authors->select('id'))
+        ->whereRelation('assignment', 'title', 'Essay: A living from the edge')->whereDoesntHave('settlement'))
+    ->orderByRaw('done_at IS NOT NULL')->orderBy('id')->firstOrFail();
+echo json_encode([
+    'who' => strtok((string) $mark->marker->email, '@'), 'mark' => $mark->public_id, 'done' => $mark->isDone(),
+], JSON_THROW_ON_ERROR);
