@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Alike\AlikeController;
+use App\Http\Controllers\Alike\AlikeModuleController;
+use App\Http\Controllers\Alike\CorrectionController;
 use App\Http\Controllers\Moderate\ModerateController;
 use App\Http\Controllers\Moderate\PackController;
 use App\Http\Controllers\Moderate\SampleController;
@@ -32,4 +35,14 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/settle/{script}/say', [SettleController::class, 'say'])->name('moderate.say');
     Route::post('/settle/{script}/preview', [SettleController::class, 'preview'])->name('moderate.preview');
     Route::post('/settle/{script}/accept', [SettleController::class, 'accept'])->name('moderate.accept');
+    Route::get('/assignments/{assignment}/alike', [AlikeController::class, 'show'])->name('alike.show');
+    Route::get('/modules/{module}/alike', AlikeModuleController::class)->name('alike.module');
+    Route::get(
+        '/assignments/{assignment}/corrections', [CorrectionController::class, 'index'],
+    )->name('corrections.index');
+    Route::post(
+        '/assignments/{assignment}/corrections', [CorrectionController::class, 'store'],
+    )->name('corrections.store');
+    Route::get('/corrections/{correction}', [CorrectionController::class, 'show'])->name('corrections.show');
+    Route::put('/corrections/{correction}', [CorrectionController::class, 'update'])->name('corrections.update');
 });

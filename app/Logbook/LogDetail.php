@@ -22,12 +22,14 @@ enum LogDetail: string
     case Before = 'before';
     case BegunMeanwhile = 'begun_meanwhile';
     case Changed = 'changed';
+    case Constant = 'constant';
     case Criteria = 'criteria';
     case Days = 'days';
     case Drawn = 'drawn';
     case Due = 'due';
     case ExtraDays = 'extra_days';
     case ExtraPercent = 'extra_percent';
+    case Factor = 'factor';
     case File = 'file';
     case Files = 'files';
     case FormOf = 'form';

@@ -102,6 +102,10 @@ enum LogEvent: string
     case PackTaken = 'moderate.pack-taken';
     case FeedbackChosen = 'moderate.feedback-chosen';
     case ThirdAsked = 'moderate.third-asked';
+    case CorrectionAsked = 'moderate.correction-asked';
+    case CorrectionApproved = 'moderate.correction-approved';
+    case CorrectionRefused = 'moderate.correction-refused';
+    case CorrectionTakenBack = 'moderate.correction-taken-back';
     // Release
     case ScriptHeld = 'release.script-held';
     case ScriptLetGo = 'release.script-let-go';

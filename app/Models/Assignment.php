@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Casts\AsCoreValue;
+use App\Enums\CorrectionState;
 use App\Enums\HandInBy;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
@@ -203,13 +204,39 @@ final class Assignment extends Model
         return $this->writing_detector_since !== null && $handin->received_at->gte($this->writing_detector_since);
     }
 
-    /** What happens to a settled mark before it is rounded. */
-    public function markRules(): MarkRules
+    /**
+     * Corrections of its marks, whatever became of them.
+     *
+     * @return HasMany<Correction, $this>
+     */
+    public function corrections(): HasMany
+    {
+        return $this->hasMany(Correction::class);
+    }
+
+    /**
+     * Those that move marks: one marker's before those for everyone.
+     *
+     * @return list<Correction>
+     */
+    public function approvedCorrections(): array
+    {
+        return array_values($this->corrections->where('state', CorrectionState::Approved)
+            ->sortBy(Correction::place(...))->all());
+    }
+
+    /**
+     * What happens to a settled mark before it is rounded.
+     *
+     * @param  list<Correction>  $corrections  that move it
+     */
+    public function markRules(array $corrections = []): MarkRules
     {
         return new MarkRules(
             $this->late_rule === null ? null : LateRule::fromArray($this->late_rule),
             $this->length_rule === null ? null : LengthRule::fromArray($this->length_rule),
             $this->cap === null ? null : BigDecimal::of($this->cap),
+            array_map(fn (Correction $one) => $one->toCore(), $corrections),
         );
     }
 

@@ -48,6 +48,7 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property int $lock_version
  * @property Carbon|null $begun_at
  * @property Carbon|null $done_at
+ * @property Carbon|null $first_done_at
  * @property Carbon $updated_at
  * @property-read Script $script
  * @property-read User $marker
@@ -65,9 +66,11 @@ final class Mark extends Model
     protected function casts(): array
     {
         return [
-            'seat' => Seat::class, 'view' => SecondView::class, 'agrees' => 'boolean', 'counts' => 'boolean', 'handed_over_at' => 'datetime', 'put_away_at' => 'datetime',
+            'seat' => Seat::class, 'view' => SecondView::class, 'agrees' => 'boolean', 'counts' => 'boolean',
+            'handed_over_at' => 'datetime', 'put_away_at' => 'datetime',
             'queue_place' => 'integer', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array',
             'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime',
+            'first_done_at' => 'datetime',
         ];
     }
 

@@ -238,8 +238,13 @@ final class Script extends Model
         return ($this->to_settle_at ?? now())->copy()->addDays($this->assignment->scheme->days);
     }
 
-    /** The mark as it goes out: settled, lowered or capped as the assignment says, rounded once. Needs a settlement. */
-    public function finalMark(int $decimals): FinalMark
+    /**
+     * The mark as it goes out: settled, corrected, lowered or capped as the assignment says, rounded once. Needs a
+     * settlement.
+     *
+     * @param  list<Correction>|null  $corrections  others than those that are approved, to see what they would do
+     */
+    public function finalMark(int $decimals, ?array $corrections = null): FinalMark
     {
         $settlement = $this->leadScript()->settlement;
         assert($settlement !== null);
@@ -247,7 +252,9 @@ final class Script extends Model
 
         return FinalMark::of(
             $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)),
-            $this->assignment->markRules(),
+            $this->assignment->markRules(array_values(array_filter(
+                $corrections ?? $this->assignment->approvedCorrections(), fn (Correction $one) => $one->moves($this),
+            ))),
             $this->lateness(), $in?->length() ?? new Length(0),
         );
     }

@@ -7,6 +7,7 @@ namespace App\Policies;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\AssignmentMarker;
+use App\Models\AssignmentModerator;
 use App\Models\Mark;
 use App\Models\User;
 use YoungHarbor\Core\Marking\Sampled;
@@ -56,6 +57,28 @@ final class AssignmentPolicy
             $role === Role::Coordinator && ! $this->hasOpenMarks($user, $assignment)
             && ! $this->isStillToMarkBlind($user, $assignment)
         );
+    }
+
+    /** Whoever sees every mark, and a moderator who has nothing left to mark, see markers by name beside each other. */
+    public function compareMarkers(User $user, Assignment $assignment): bool
+    {
+        return $this->viewAllMarks($user, $assignment) || (
+            $this->moderates($user, $assignment) && ! $this->hasOpenMarks($user, $assignment)
+        );
+    }
+
+    /** Looks at corrections, asks for them or decides on them; not while marks of their own are open. */
+    public function correct(User $user, Assignment $assignment): bool
+    {
+        return ($user->coordinates($assignment->module_id) || $this->moderates($user, $assignment))
+            && $this->compareMarkers($user, $assignment);
+    }
+
+    private function moderates(User $user, Assignment $assignment): bool
+    {
+        return $user->roleIn($assignment->module_id) !== null
+            && AssignmentModerator::query()->where('assignment_id', $assignment->id)->where('user_id', $user->id)
+                ->exists();
     }
 
     /** Whether a sample that is still to be drawn may give them scripts to mark without seeing the first mark. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Policies;
 
+use App\Enums\Role;
 use App\Models\Module;
 use App\Models\User;
 
@@ -33,6 +34,12 @@ final class ModulePolicy
     public function viewGradeBook(User $user, Module $module): bool
     {
         return $user->coordinates($module->id);
+    }
+
+    /** Staff of the module; what each sees of whom is settled assignment by assignment. */
+    public function compareAssignments(User $user, Module $module): bool
+    {
+        return ! in_array($user->roleIn($module->id), [null, Role::Student], true);
     }
 
     public function viewLogbook(User $user, Module $module): bool

@@ -15,7 +15,8 @@ final readonly class Completion
      * @param  string  $section  of the student, '' for none
      * @param  bool  $counts  false for late work, which is only counted as work done before the next
      */
-    public function __construct(public int $at, public float $mark, public string $section = '', public bool $counts = true)
-    {
+    public function __construct(
+        public int $at, public float $mark, public string $section = '', public bool $counts = true,
+    ) {
     }
 }

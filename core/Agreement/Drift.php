@@ -75,7 +75,9 @@ final readonly class Drift
                 $points[] = ['place' => $place, 'mark' => $one->mark, 'sitting' => $sitting + 1];
             }
         }
-        $strata = array_map(self::centred(...), array_values(array_filter($strata, fn (array $own) => count($own) > 1)));
+        $strata = array_map(
+            self::centred(...), array_values(array_filter($strata, fn (array $own) => count($own) > 1)),
+        );
         $n = array_sum(array_map(fn (array $own) => count($own[0]), $strata));
         [$xx, $xy, $yy] = self::sums($strata);
         $degrees = $n - count($strata) - 1;

@@ -19,7 +19,7 @@ use YoungHarbor\Core\Statistics\StudentT;
 final readonly class MarkerEffects
 {
     /**
-     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int, linked: int, interval: array{float, float}|null}>  $markers  linked: marks on scripts that others marked too
+     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int, linked: int, interval: array{float, float}|null, p: float|null}>  $markers  linked: marks on scripts that others marked too; p: two-sided, of differing from the others of the set
      */
     private function __construct(public array $markers, public int $sets)
     {
@@ -79,6 +79,9 @@ final readonly class MarkerEffects
                     'effect' => $effect, 'se' => $se, 'component' => $number + 1, 'marks' => $counts[$marker],
                     'linked' => count($linked[$marker] ?? []),
                     'interval' => $half === null ? null : [$effect - $half, $effect + $half],
+                    'p' => $half === null || $se <= 0
+                        ? null
+                        : 2 * (1 - StudentT::cdf(abs($effect) / $se, $own)),
                 ];
             }
         }

@@ -79,8 +79,9 @@ final readonly class Report
      * @param  array<string, float|null>  $figures
      * @return array<string, mixed>
      */
-    private static function intervals(array $scripts, Pairs $pairs, array $bands, array $figures, Intraclass $icc): array
-    {
+    private static function intervals(
+        array $scripts, Pairs $pairs, array $bands, array $figures, Intraclass $icc,
+    ): array {
         $intervals = [];
         if ($pairs->count() >= self::LEAST) {
             $intervals = [

@@ -11,15 +11,19 @@ use YoungHarbor\Core\Figures\Working;
 use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
- * What an assignment does to a settled mark before it is rounded: lateness, then over-length, then the cap of a resit.
- * Everything stays exact; each step that did something is a line of the working.
+ * What an assignment does to a settled mark before it is rounded: corrections in their order, lateness, then
+ * over-length, then the cap of a resit. Everything stays exact; each step that did something is a line of the working.
  */
 final readonly class MarkRules
 {
+    /**
+     * @param  list<Correction>  $corrections  that move this mark
+     */
     public function __construct(
         public ?LateRule $late = null,
         public ?LengthRule $length = null,
         public ?BigDecimal $cap = null,
+        public array $corrections = [],
     ) {
     }
 
@@ -34,6 +38,9 @@ final readonly class MarkRules
                 $working = $working->then(new WorkingLine($what, $how, Figure::shown($mark)));
             }
         };
+        foreach ($this->corrections as $one) {
+            $step($one->of($mark), $one->what, $one->working($mark));
+        }
         if ($this->late !== null) {
             if ($lateness->waived && $lateness->elapsed() > 0) {
                 $working = $working->then(

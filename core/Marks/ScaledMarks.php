@@ -49,14 +49,22 @@ final readonly class ScaledMarks
     /** Whether no two different marks change places or become equal. */
     public function isOrderKept(): bool
     {
-        $marks = array_values($this->marks);
-        usort($marks, fn (array $a, array $b) => $a['before']->compareTo($b['before']));
-        foreach (array_slice($marks, 1) as $n => $mark) {
-            $before = $marks[$n];
-            if (
-                $before['before']->isLessThan($mark['before'])
-                && $before['after']->isGreaterThanOrEqualTo($mark['after'])
-            ) {
+        return self::keepsOrder(array_values(array_map(
+            fn (array $one) => [$one['before']->toBigRational(), $one['after']], $this->marks,
+        )));
+    }
+
+    /**
+     * Whether no two different marks change places or become equal, each given before and after.
+     *
+     * @param  list<array{BigRational, BigRational}>  $marks
+     */
+    public static function keepsOrder(array $marks): bool
+    {
+        usort($marks, fn (array $a, array $b) => $a[0]->compareTo($b[0]) ?: $a[1]->compareTo($b[1]));
+        foreach (array_slice($marks, 1) as $n => [$before, $after]) {
+            [$lower, $lowerAfter] = $marks[$n];
+            if ($lower->isLessThan($before) && $lowerAfter->isGreaterThanOrEqualTo($after)) {
                 return false;
             }
         }

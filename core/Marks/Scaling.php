@@ -66,7 +66,7 @@ final readonly class Scaling
     }
 
     /** Whether a mark lies where it says something: everywhere but outside the points of a map. */
-    public function covers(BigDecimal $mark): bool
+    public function covers(BigDecimal|BigRational $mark): bool
     {
         return $this->points === [] || (
             $mark->isGreaterThanOrEqualTo($this->points[0][0])
@@ -79,15 +79,16 @@ final readonly class Scaling
      *
      * @throws InvalidInput for a mark that the map does not cover
      */
-    public function of(BigDecimal $mark): BigRational
+    public function of(BigDecimal|BigRational $mark): BigRational
     {
+        $mark = $mark->toBigRational();
         if ($this->points === []) {
-            return $this->constant->plus($mark->multipliedBy($this->factor))->toBigRational();
+            return $mark->multipliedBy($this->factor)->plus($this->constant)->simplified();
         }
         foreach (array_slice($this->points, 1) as $n => [$from, $to]) {
             [$low, $lowTo] = $this->points[$n];
             if ($mark->isGreaterThanOrEqualTo($low) && $mark->isLessThanOrEqualTo($from)) {
-                return $mark->minus($low)->toBigRational()->multipliedBy($to->minus($lowTo))
+                return $mark->minus($low)->multipliedBy($to->minus($lowTo))
                     ->dividedBy($from->minus($low))->plus($lowTo)->simplified();
             }
         }
@@ -98,7 +99,7 @@ final readonly class Scaling
     }
 
     /** The mark moved and clipped to 0 and the most. */
-    public function clipped(BigDecimal $mark, BigDecimal|int $most = 100): BigRational
+    public function clipped(BigDecimal|BigRational $mark, BigDecimal|int $most = 100): BigRational
     {
         return BigRational::max(BigRational::zero(), BigRational::min($this->of($mark), BigRational::of($most)));
     }

@@ -17,7 +17,8 @@ return new class extends Migration
             $table->foreignId('assignment_id')->constrained()->restrictOnDelete()
                 ->comment('the script\'s, so that a queue is one index');
             $table->string('seat', 20)->comment('what the mark is on its script');
-            $table->string('view', 10)->default('blind')->comment('what its marker sees of the other marks until it is done');
+            $table->string('view', 10)->default('blind')
+                ->comment('what its marker sees of the other marks until it is done');
             $table->boolean('counts')->comment('whether it makes up the script\'s mark');
             $table->unsignedSmallInteger('seat_number')->default(1)
                 ->comment('which of several, in a seat that can hold several');
@@ -46,6 +47,7 @@ return new class extends Migration
             $table->unsignedInteger('lock_version')->default(1);
             $table->dateTime('begun_at')->nullable();
             $table->dateTime('done_at')->nullable();
+            $table->dateTime('first_done_at')->nullable()->comment('when it was done for the first time');
             $table->timestamps();
             // One counting mark a seat, where it holds one, and one a person; of those that do not count, one a person
             // and seat.
@@ -82,7 +84,8 @@ return new class extends Migration
             $table->json('choices')->comment('agreed criterion by criterion: what the student reads; else empty');
             $table->json('feedback')->comment('whose comments the student reads');
             $table->foreignId('proposal_id')->nullable()->constrained();
-            $table->foreignId('decided_by')->nullable()->constrained('users')->comment('a coordinator, as the last resort');
+            $table->foreignId('decided_by')->nullable()->constrained('users')
+                ->comment('a coordinator, as the last resort');
             $table->text('reason')->default('');
             $table->dateTime('undone_at')->nullable()->comment('opened again: kept to be read, and holds no more');
             $table->foreignId('undone_by')->nullable()->constrained('users');

@@ -128,6 +128,9 @@ final class DatabaseSeeder extends Seeder
             // In the order of their days: the logbook runs forward.
             $this->people();
             $rubrics = $this->rubrics();
+            (
+                new CohortSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['essay'])
+            )->run($this->day(-68));
             $this->settled();
             $this->bank();
             $this->archive();
@@ -209,7 +212,7 @@ final class DatabaseSeeder extends Seeder
         $office = User::query()->where('is_admin', true)->sole();
         $this->at(-90, as: $office);
         app(AddStarterSet::class)($office);
-        $this->at(-60, as: $this->coordinator);
+        $this->at(-69, as: $this->coordinator);
         $ready = [];
         foreach (require database_path('demo/rubrics.php') as $key => $document) {
             $rubric = app(AddRubric::class)(Draft::of($document), $this->coordinator, $this->module);

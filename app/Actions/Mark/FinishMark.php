@@ -54,6 +54,7 @@ final class FinishMark
                 $this->checkReason($stored);
                 $stored->total = (string) $score->percent();
                 $stored->done_at = Carbon::now();
+                $stored->first_done_at ??= $stored->done_at;
                 $stored->aside_reason = null;
             });
             $this->logbook->write(
@@ -78,7 +79,8 @@ final class FinishMark
     private function checked(Mark $mark): array
     {
         return $mark->seat !== Seat::Second || $mark->view !== SecondView::Check ? [] : [
-            'agrees' => $mark->agrees, 'version' => Beside::of($mark)->first()?->lock_version, 'seconds' => $mark->seconds,
+            'agrees' => $mark->agrees, 'version' => Beside::of($mark)->first()?->lock_version,
+            'seconds' => $mark->seconds,
         ];
     }
 

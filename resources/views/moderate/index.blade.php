@@ -16,7 +16,8 @@
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Moderate" /></x-slot:head>
     @unless ($scheme->marksTwice())
         <x-empty title="One mark a script">
-            This assignment has no second marking: a script is agreed when its mark is done.</x-empty>
+            This assignment has no second marking: a script is agreed when its mark is done.
+            <a href="{{ route('alike.show', $assignment) }}">How marks lie, marker by marker</a></x-empty>
     @else
         <div class="flex flex-wrap items-baseline gap-x-5 mb-2">
             <h2>{{ $sampling ? 'A sample marked twice' : 'Two marks a script' }}</h2>
@@ -25,7 +26,8 @@
                 &nbsp; within it: {{ $scheme->rule->sentence() }}
                 &nbsp; never by itself across {{ Figure::plain($scheme->passMark) }}, before lateness and length come
                 off</span>
-            @can('coordinate', $assignment)<a class="ml-auto" href="{{ route('packs.index', $assignment) }}">Sign off</a>@endcan
+            <span class="ml-auto flex gap-x-5"><a href="{{ route('alike.show', $assignment) }}">{{ __('alike.title') }}</a>
+                @can('coordinate', $assignment)<a href="{{ route('packs.index', $assignment) }}">Sign off</a>@endcan</span>
         </div>
         @if ($sampling)
             @can('coordinate', $assignment)

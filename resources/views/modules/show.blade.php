@@ -5,6 +5,7 @@
             <span class="ml-auto flex flex-wrap gap-x-5">
                 @can('addPeople', $module)<a href="{{ route('people.index', $module) }}">People</a>@endcan
                 @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
+                @can('compareAssignments', $module)<a href="{{ route('alike.module', $module) }}">{{ __('alike.title') }}</a>@endcan
                 @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
             </span>
         </div>

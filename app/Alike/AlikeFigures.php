@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Alike;
+
+use App\Models\AgreementReport;
+use App\Models\Assignment;
+use YoungHarbor\Core\Agreement\Bands;
+use YoungHarbor\Core\Agreement\Drift;
+use YoungHarbor\Core\Agreement\MarkedScript;
+use YoungHarbor\Core\Agreement\MarkerEffects;
+use YoungHarbor\Core\Agreement\Pairs;
+use YoungHarbor\Core\Agreement\Report;
+use YoungHarbor\Core\Agreement\Spread;
+
+/**
+ * Works out how alike an assignment is marked, and keeps it until a mark changes.
+ */
+final class AlikeFigures
+{
+    /** Of the plot of differences: marks to the left and right of it, and how far up and down it goes. */
+    private const PLOT = ['width' => 640, 'height' => 260, 'apart' => 40];
+
+    /** How often, over all markers of an assignment, one is said to stand out who does not. */
+    public const ALARM = 0.05;
+
+    /** So many scripts are shown one by one. */
+    private const FURTHEST = 20;
+
+    /** Bins of the distribution of marks are this wide. */
+    private const BIN = 5;
+
+    public function of(Assignment $assignment): AgreementReport
+    {
+        $digest = BlindMarks::digest($assignment);
+        $kept = AgreementReport::query()->where('assignment_id', $assignment->id)
+            ->first(['id', 'assignment_id', 'digest', 'figures', 'updated_at']);
+        if ($kept?->digest === $digest) {
+            return $kept;
+        }
+        $marks = BlindMarks::of($assignment);
+        $pairs = array_map(fn (array $pair) => [
+            'key' => $pair['key'], 'code' => $pair['code'], 'markers' => array_keys($pair['script']->marks),
+            'marks' => array_values($pair['script']->marks), 'weight' => $pair['script']->weight,
+        ], $marks->pairs);
+
+        return AgreementReport::query()->updateOrCreate(['assignment_id' => $assignment->id], [
+            'digest' => $digest, 'figures' => [...$this->figures($marks), 'furthest' => self::furthest($pairs)],
+            'pairs' => $pairs,
+        ]);
+    }
+
+    /**
+     * Scripts whose two marks lie furthest apart.
+     *
+     * @param  list<array{key: string, code: string, markers: list<string>, marks: list<float>, weight: float}>  $pairs
+     * @return list<array{key: string, code: string, markers: list<string>, marks: list<float>, weight: float}>
+     */
+    public static function furthest(array $pairs): array
+    {
+        usort(
+            $pairs,
+            fn (array $a, array $b) => abs($b['marks'][0] - $b['marks'][1]) <=> abs($a['marks'][0] - $a['marks'][1]),
+        );
+
+        return array_slice($pairs, 0, self::FURTHEST);
+    }
+
+    /**
+     * @return array<string, mixed>
+     */
+    public function figures(BlindMarks $marks): array
+    {
+        $assignment = $marks->assignment;
+        $boundaries = array_map(fn ($one) => $one->toFloat(), $assignment->scale()->boundaries());
+        $tolerance = $assignment->scheme->tolerance->toFloat();
+        $scripts = $marks->scripts();
+        $report = Report::of($scripts, $boundaries, $tolerance);
+        $effects = MarkerEffects::of($marks->all());
+
+        return [
+            'firsts' => count($marks->firsts), 'pairs' => count($scripts), 'apart' => $marks->apart,
+            'weighted' => count(array_unique(array_map(fn (MarkedScript $one) => $one->weight, $scripts))) > 1,
+            'tolerance' => $tolerance, 'sets' => $effects->sets, 'connected' => $effects->isConnected(),
+            'figures' => [...$report->figures, ...$report->icc->figures], 'why' => $report->why,
+            'intervals' => $report->intervals, 'plot' => $this->plot($scripts),
+            'markers' => $this->markers($marks, $effects, $boundaries),
+            'criteria' => array_map(
+                fn (array $one) => $this->criterion($one['title'], $one['scripts']), $marks->byCriterion(),
+            ),
+        ];
+    }
+
+    /**
+     * @param  list<MarkedScript>  $scripts  with what one criterion gave
+     * @return array<string, mixed>
+     */
+    private function criterion(string $title, array $scripts): array
+    {
+        $pairs = Pairs::of($scripts);
+
+        return [
+            'title' => $title, 'pairs' => $pairs->count(), 'mean' => $pairs->meanDifference(),
+            'sd' => $pairs->sdDifference(), 'same' => $pairs->within(0.0),
+            'interval' => $pairs->count() < Report::LEAST ? null : $pairs->meanInterval(),
+            'shareInterval' => $pairs->count() < Report::LEAST ? null : $pairs->shareInterval($pairs->within(0.0)),
+        ];
+    }
+
+    /**
+     * @param  list<float>  $boundaries
+     * @return list<array<string, mixed>> the harshest first
+     */
+    private function markers(BlindMarks $marks, MarkerEffects $effects, array $boundaries): array
+    {
+        $seed = (int) hexdec(substr(hash('sha256', $marks->assignment->public_id), 0, 12));
+        $drifts = array_map(fn (array $own) => Drift::of($own, $seed), $marks->completions());
+        $falls = Drift::holm(
+            array_filter(array_map(fn (Drift $one) => $one->p, $drifts), fn (?float $p) => $p !== null)
+        );
+        $lies = Drift::holm(array_filter(
+            array_map(fn (array $one) => $one['p'], $effects->markers), fn (?float $p) => $p !== null,
+        ));
+        $totals = [];
+        foreach ($marks->firsts as $first) {
+            $totals[$first->marker][] = $first->total;
+        }
+        $found = [];
+        foreach ($effects->markers as $id => $one) {
+            $id = (string) $id;
+            $drift = $drifts[$id] ?? null;
+            $spread = Spread::of($marks->scripts(), $id);
+            $own = $totals[$id] ?? [];
+            $found[] = [
+                'id' => $id, 'effect' => $one['se'] === null ? null : $one['effect'], 'se' => $one['se'],
+                'interval' => $one['interval'], 'component' => $one['component'], 'linked' => $one['linked'],
+                'p' => $lies[$id] ?? null, 'stands_out' => ($lies[$id] ?? 1) <= self::ALARM,
+                'spread' => $spread->ratio, 'spread_interval' => $spread->interval,
+                'marks' => count($own), 'mean' => $own === [] ? null : array_sum($own) / count($own),
+                'bands' => $this->bands($own, $boundaries), 'bins' => $this->bins($own),
+                'drift' => $drift === null ? null : [
+                    'marks' => $drift->marks, 'sittings' => $drift->sittings, 'slope' => $drift->slope,
+                    'interval' => $drift->interval, 'p' => $falls[$id] ?? null,
+                    'falls' => ($falls[$id] ?? 1) <= self::ALARM, 'power' => $drift->power(count($falls)),
+                    'points' => array_map(fn (array $one) => [$one['place'], $one['mark']], $drift->points),
+                ],
+            ];
+        }
+        usort(
+            $found,
+            fn (array $a, array $b) => [
+                $a['component'], $a['effect'] ?? 1000.0,
+            ] <=> [$b['component'], $b['effect'] ?? 1000.0],
+        );
+
+        return $found;
+    }
+
+    /**
+     * @param  list<float>  $marks
+     * @param  list<float>  $boundaries
+     * @return list<int> how many in each band, the lowest first
+     */
+    private function bands(array $marks, array $boundaries): array
+    {
+        $counts = array_fill(0, count($boundaries) + 1, 0);
+        foreach ($marks as $mark) {
+            $counts[Bands::of($mark, $boundaries)]++;
+        }
+
+        return array_values($counts);
+    }
+
+    /**
+     * @param  list<float>  $marks
+     * @return list<int> how many from 0, 5, 10 … on
+     */
+    private function bins(array $marks): array
+    {
+        $counts = array_fill(0, intdiv(100, self::BIN) + 1, 0);
+        foreach ($marks as $mark) {
+            $counts[(int) floor($mark / self::BIN)]++;
+        }
+
+        return array_values($counts);
+    }
+
+    /**
+     * Differences against means, as dots of one line: the same cost for ten scripts and for two thousand.
+     *
+     * @param  list<MarkedScript>  $scripts
+     * @return array{dots: string, low: float, high: float, apart: float}
+     */
+    private function plot(array $scripts): array
+    {
+        $means = $differences = [];
+        foreach ($scripts as $script) {
+            [$first, $second] = array_values($script->marks);
+            $means[] = ($first + $second) / 2;
+            $differences[] = $first - $second;
+        }
+        $low = $means === [] ? 0.0 : floor(min($means) / 10) * 10;
+        $high = $means === [] ? 100.0 : max($low + 10, ceil(max($means) / 10) * 10);
+        $apart = max(10.0, ceil(max([0.0, ...array_map(abs(...), $differences)]) / 5) * 5);
+        $dots = '';
+        foreach ($means as $n => $mean) {
+            $x = round(
+                self::PLOT['apart'] + (self::PLOT['width'] - self::PLOT['apart']) * ($mean - $low) / ($high - $low), 1,
+            );
+            $y = round(self::PLOT['height'] / 2 * (1 - $differences[$n] / $apart), 1);
+            $dots .= "M{$x} {$y}h0";
+        }
+
+        return ['dots' => $dots, 'low' => $low, 'high' => $high, 'apart' => $apart];
+    }
+}
