@@ -191,6 +191,14 @@ trait World
             ->where('student_id', $this->students[$student]->id)->sole();
     }
 
+    /**
+     * @return list<Script>
+     */
+    protected function scripts(Assignment $assignment): array
+    {
+        return array_values(Script::query()->where('assignment_id', $assignment->id)->orderBy('id')->get()->all());
+    }
+
     protected function markOf(Script $script, Seat $seat): Mark
     {
         return Mark::query()->where('script_id', $script->id)->where('seat', $seat)->whereNull('handed_over_at')

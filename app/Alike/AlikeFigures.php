@@ -13,6 +13,7 @@ use YoungHarbor\Core\Agreement\MarkerEffects;
 use YoungHarbor\Core\Agreement\Pairs;
 use YoungHarbor\Core\Agreement\Report;
 use YoungHarbor\Core\Agreement\Spread;
+use YoungHarbor\Core\Agreement\StandingOut;
 
 /**
  * Works out how alike an assignment is marked, and keeps it until a mark changes.
@@ -21,9 +22,6 @@ final class AlikeFigures
 {
     /** Of the plot of differences: marks to the left and right of it, and how far up and down it goes. */
     private const PLOT = ['width' => 640, 'height' => 260, 'apart' => 40];
-
-    /** How often, over all markers of an assignment, one is said to stand out who does not. */
-    public const ALARM = 0.05;
 
     /** So many scripts are shown one by one. */
     private const FURTHEST = 20;
@@ -119,9 +117,7 @@ final class AlikeFigures
         $falls = Drift::holm(
             array_filter(array_map(fn (Drift $one) => $one->p, $drifts), fn (?float $p) => $p !== null)
         );
-        $lies = Drift::holm(array_filter(
-            array_map(fn (array $one) => $one['p'], $effects->markers), fn (?float $p) => $p !== null,
-        ));
+        $lies = StandingOut::of($effects)->markers;
         $totals = [];
         foreach ($marks->firsts as $first) {
             $totals[$first->marker][] = $first->total;
@@ -133,16 +129,16 @@ final class AlikeFigures
             $spread = Spread::of($marks->scripts(), $id);
             $own = $totals[$id] ?? [];
             $found[] = [
-                'id' => $id, 'effect' => $one['se'] === null ? null : $one['effect'], 'se' => $one['se'],
-                'interval' => $one['interval'], 'component' => $one['component'], 'linked' => $one['linked'],
-                'p' => $lies[$id] ?? null, 'stands_out' => ($lies[$id] ?? 1) <= self::ALARM,
+                'id' => $id, 'effect' => $lies[$id]['lie'] ?? null, 'interval' => $lies[$id]['interval'] ?? null,
+                'component' => $one['component'], 'linked' => $one['linked'],
+                'stands_out' => $lies[$id]['out'] ?? false,
                 'spread' => $spread->ratio, 'spread_interval' => $spread->interval,
                 'marks' => count($own), 'mean' => $own === [] ? null : array_sum($own) / count($own),
                 'bands' => $this->bands($own, $boundaries), 'bins' => $this->bins($own),
                 'drift' => $drift === null ? null : [
                     'marks' => $drift->marks, 'sittings' => $drift->sittings, 'slope' => $drift->slope,
                     'interval' => $drift->interval, 'p' => $falls[$id] ?? null,
-                    'falls' => ($falls[$id] ?? 1) <= self::ALARM, 'power' => $drift->power(count($falls)),
+                    'falls' => ($falls[$id] ?? 1) <= StandingOut::ALARM, 'power' => $drift->power(count($falls)),
                     'points' => array_map(fn (array $one) => [$one['place'], $one['mark']], $drift->points),
                 ],
             ];

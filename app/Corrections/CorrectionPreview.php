@@ -78,6 +78,16 @@ final readonly class CorrectionPreview
         return array_values(array_filter($this->scripts, fn (array $one) => $one['moved']));
     }
 
+    /**
+     * Those and the ones that would be moved but for the end of the scale.
+     *
+     * @return list<array{code: string, before: FinalMark, after: FinalMark, clipped: bool, moved: bool, released: bool, crosses: int}>
+     */
+    public function touched(): array
+    {
+        return array_values(array_filter($this->scripts, fn (array $one) => $one['moved'] || $one['clipped']));
+    }
+
     public function released(): int
     {
         return count(array_filter($this->moved(), fn (array $one) => $one['released']));
@@ -92,7 +102,8 @@ final readonly class CorrectionPreview
     {
         $counts = [];
         $in = fn (string $when, string $band): int => count(array_filter(
-            $this->scripts, fn (array $one) => ($when === 'before' ? $one['before'] : $one['after'])->band->name === $band,
+            $this->scripts,
+            fn (array $one) => ($when === 'before' ? $one['before'] : $one['after'])->band->name === $band,
         ));
         foreach ($assignment->scale()->bands as $band) {
             $counts[$band->name] = ['before' => $in('before', $band->name), 'after' => $in('after', $band->name)];

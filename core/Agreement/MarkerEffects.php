@@ -19,9 +19,10 @@ use YoungHarbor\Core\Statistics\StudentT;
 final readonly class MarkerEffects
 {
     /**
-     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int, linked: int, interval: array{float, float}|null, p: float|null}>  $markers  linked: marks on scripts that others marked too; p: two-sided, of differing from the others of the set
+     * @param  array<array-key, array{effect: float, se: float|null, component: int, marks: int, linked: int, degrees: float, interval: array{float, float}|null}>  $markers  linked: marks on scripts that others marked too
+     * @param  array<array-key, array<array-key, float>>  $covariances  of effects, by marker and marker of the same set
      */
-    private function __construct(public array $markers, public int $sets)
+    private function __construct(public array $markers, public int $sets, private array $covariances)
     {
     }
 
@@ -63,31 +64,60 @@ final readonly class MarkerEffects
                 $linked[$marker][] = $one->weight;
             }
         }
-        $markers = [];
+        $markers = $covariances = [];
         foreach ($sets as $number => $set) {
-            $sandwiches = $isWeighted && count($set) > 1 && $noise !== null
-                ? self::sandwiches($set, $used, $found, $solved[$number]['inverse'])
-                : [];
+            if (count($set) > 1 && $noise !== null) {
+                $covariances += $isWeighted
+                    ? self::sandwiches($set, $used, $found, $solved[$number]['inverse'])
+                    : array_map(
+                        fn (array $row) => array_map(fn (float $one) => $one * $noise, $row),
+                        $solved[$number]['inverse'],
+                    );
+            }
             foreach ($set as $marker) {
                 $effect = $found[$marker] ?? 0.0;
-                $se = count($set) === 1 || $noise === null
-                    ? null
-                    : sqrt(max(0.0, $sandwiches[$marker] ?? $noise * $solved[$number]['inverse'][$marker][$marker]));
+                $se = isset($covariances[$marker]) ? sqrt(max(0.0, $covariances[$marker][$marker])) : null;
                 $own = $isWeighted ? Weights::effective($linked[$marker] ?? []) - 1 : (float) $degrees;
                 $half = $se === null || $own < 1 ? null : StudentT::quantile(Interval::UPPER, $own) * $se;
                 $markers[$marker] = [
                     'effect' => $effect, 'se' => $se, 'component' => $number + 1, 'marks' => $counts[$marker],
                     'linked' => count($linked[$marker] ?? []),
                     'interval' => $half === null ? null : [$effect - $half, $effect + $half],
-                    'p' => $half === null || $se <= 0
-                        ? null
-                        : 2 * (1 - StudentT::cdf(abs($effect) / $se, $own)),
+                    'degrees' => $own,
                 ];
             }
         }
         uksort($markers, fn (string|int $a, string|int $b) => strnatcmp((string) $a, (string) $b));
 
-        return new self($markers, count(array_filter($sets, fn (array $set) => count($set) > 1)));
+        return new self(
+            $markers, count(array_filter($sets, fn (array $set) => count($set) > 1)), $covariances,
+        );
+    }
+
+    /**
+     * How far a marker lies from the mean of others of the same set, with the standard error of that.
+     *
+     * @param  non-empty-list<array-key>  $others
+     * @return array{float, float}|null null without a standard error
+     */
+    public function beside(string|int $marker, array $others): ?array
+    {
+        if (! isset($this->covariances[$marker])) {
+            return null;
+        }
+        $parts = [$marker => 1.0];
+        foreach ($others as $other) {
+            $parts[$other] = ($parts[$other] ?? 0.0) - 1 / count($others);
+        }
+        $lie = $variance = 0.0;
+        foreach ($parts as $a => $part) {
+            $lie += $part * $this->markers[$a]['effect'];
+            foreach ($parts as $b => $other) {
+                $variance += $part * $other * $this->covariances[$a][$b];
+            }
+        }
+
+        return [$lie, sqrt(max(0.0, $variance))];
     }
 
     /** Whether every marker is linked with every other, directly or over others. */
@@ -171,18 +201,19 @@ final readonly class MarkerEffects
     }
 
     /**
-     * The variances of the effects of a set, times n ÷ (n − markers) for the few scripts there are.
+     * The covariances of the effects of a set, times n ÷ (n − markers) for the few scripts there are.
      *
      * @param  list<array-key>  $set
      * @param  list<MarkedScript>  $used
      * @param  array<array-key, float>  $effects
      * @param  array<array-key, array<array-key, float>>  $inverse
-     * @return array<array-key, float> by marker
+     * @return array<array-key, array<array-key, float>> by marker and marker
      */
     private static function sandwiches(array $set, array $used, array $effects, array $inverse): array
     {
         $at = array_flip($set);
-        $variances = array_fill_keys($set, 0.0);
+        // Each script moves only its own markers' sums: what lies between the two halves of the inverse is theirs.
+        $middle = array_fill_keys($set, array_fill_keys($set, 0.0));
         $n = 0;
         foreach ($used as $one) {
             if (! isset($at[array_key_first($one->marks)])) {
@@ -190,16 +221,39 @@ final readonly class MarkerEffects
             }
             $n++;
             $residuals = self::residuals($one, $effects);
-            foreach ($set as $marker) {
-                $score = 0.0;
-                foreach ($residuals as $other => $residual) {
-                    $score += $inverse[$marker][$other] * $one->weight * $residual;
+            foreach ($residuals as $a => $residual) {
+                foreach ($residuals as $b => $other) {
+                    $middle[$a][$b] += $one->weight ** 2 * $residual * $other;
                 }
-                $variances[$marker] += $score ** 2;
             }
         }
         $few = $n > count($set) ? $n / ($n - count($set)) : 1.0;
 
-        return array_map(fn (float $variance) => $variance * $few, $variances);
+        return array_map(
+            fn (array $row) => array_map(fn (float $one) => $one * $few, $row),
+            self::times(self::times($inverse, $middle, $set), $inverse, $set),
+        );
+    }
+
+    /**
+     * @param  array<array-key, array<array-key, float>>  $left
+     * @param  array<array-key, array<array-key, float>>  $right
+     * @param  list<array-key>  $set
+     * @return array<array-key, array<array-key, float>>
+     */
+    private static function times(array $left, array $right, array $set): array
+    {
+        $product = [];
+        foreach ($set as $a) {
+            foreach ($set as $b) {
+                $sum = 0.0;
+                foreach ($set as $c) {
+                    $sum += $left[$a][$c] * $right[$c][$b];
+                }
+                $product[$a][$b] = $sum;
+            }
+        }
+
+        return $product;
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Agreement;
 
 /**
- * What is taken out of a marker's marks when their severity is corrected for: their effect, drawn towards none by its
- * uncertainty. Of an effect e with standard error s among markers who truly differ by a standard deviation t, the part
+ * What is taken out of a marker's marks when their severity is corrected for: how far they lie from the others who do
+ * not stand out ({@see StandingOut}), drawn towards none by its uncertainty. Of a lie e with standard error s among markers who truly differ by a standard deviation t, the part
  * t² ÷ (t² + s²) is expected to be true (C. Stein's estimator as B. Efron and C. Morris, JASA 70, 1975, use it). t² is
  * estimated by moments: Σ (e² − s²) ÷ (markers − 1), never below 0, since effects of a set sum to zero
- * (R. DerSimonian, N. Laird, Controlled Clinical Trials 7, 1986, with equal weights).
+ * (R. DerSimonian, N. Laird, Controlled Clinical Trials 7, 1986, with equal weights), e and s there being the effects.
  */
 final readonly class Severity
 {
@@ -17,7 +17,7 @@ final readonly class Severity
     public const LEAST = 3;
 
     /**
-     * @param  float  $effect  in marks, positive is generous
+     * @param  float  $effect  how far from the others, in marks, positive is generous
      * @param  float  $se  in marks
      * @param  float  $between  true standard deviation between markers, in marks
      * @param  float  $part  of the effect that is taken for true, 0 to 1
@@ -37,7 +37,8 @@ final readonly class Severity
     public static function of(MarkerEffects $effects, string|int $marker): ?self
     {
         $own = $effects->markers[$marker] ?? null;
-        if ($own === null || $own['se'] === null) {
+        $beside = StandingOut::of($effects)->markers[$marker] ?? null;
+        if ($own === null || $beside === null) {
             return null;
         }
         $set = array_filter(
@@ -51,8 +52,8 @@ final readonly class Severity
         )) / (count($set) - 1));
 
         return new self(
-            $own['effect'], $own['se'], sqrt($between),
-            $between <= 0 ? 0.0 : $between / ($between + $own['se'] ** 2), count($set),
+            $beside['lie'], $beside['se'], sqrt($between),
+            $between <= 0 ? 0.0 : $between / ($between + $beside['se'] ** 2), count($set),
         );
     }
 

@@ -9,10 +9,10 @@ declare(strict_types=1);
 return [
     'coordinator' => ['Hanne Villadsen-Okoro', 'hanne.villadsen-okoro'],
     'markers' => [
-        [['Ewa Brzezicka', 'ewa.brzezicka'], 0.7, 0.0],
+        [['Ewa Brzezicka', 'ewa.brzezicka'], 0.5, 0.0],
         [['Gethin Prosser', 'gethin.prosser'], -6.5, 0.0],
         [['Amara Nwachukwu-Hale', 'amara.nwachukwu-hale'], -0.4, 0.0],
-        [['Teodor Ilves', 'teodor.ilves'], 5.5, -0.7],
+        [['Teodor Ilves', 'teodor.ilves'], 7.6, -0.9],
         [['Keiko Marsh', 'keiko.marsh'], 0.3, 0.0],
         [['Río Etcheverry', 'rio.etcheverry'], 0.2, 0.0],
     ],
@@ -26,16 +26,42 @@ return [
         'Holmqvist',
         'Ivanova', 'Jorsal', 'Kittiwake', 'Lo',
     ],
-    'sources' => [
-        'the harbour master’s day book', 'a letter from the salt office', 'the wreck list of 1791',
-        'a bill for tarred rope',
-        'the chapel’s collection for the drowned', 'a survey of the sea wall', 'the widow’s claim to the cockle beds',
-        'a customs officer’s diary', 'the lease of the ice house',
+    // A word of each list in each gap, so that no two pieces share a run of words.
+    'pieces' => [
+        'I chose {paper} of {year}, kept by {keeper}; {writer} wrote it in {place} and meant it for {reader}.',
+        'It counts {goods}, since {reader} paid for {goods} and {keeper} had to answer in {place}; of {lack} it says nothing.',
+        'Beside {paper} I read {paper}, where {writer} gives {year} and {goods} another name, so that {lack} may be {place} after all.',
+        'What {writer} wanted was {want}; that is why {lack} is missing in {year} and why I believe {paper} about {goods} only.',
     ],
-    'sentences' => [
-        'It was written by someone who had to account for money, and it counts what could be counted.',
-        'What it leaves out is the weather, which everyone who read it knew.',
-        'I would set it beside the parish book before I believed the date.',
-        'Its writer wanted a pension, and the tone of the last lines says so.',
+    'gaps' => [
+        'paper' => [
+            'a day book', 'a letter', 'the wreck list', 'a bill', 'the collection', 'a survey', 'a claim', 'a diary',
+            'the lease', 'a will', 'the muster', 'a plan', 'the log',
+        ],
+        'year' => ['1741', '1758', '1763', '1779', '1782', '1791', '1803', '1811', '1826', '1834', '1849'],
+        'keeper' => [
+            'the harbour master', 'a widow', 'the chapel', 'an agent', 'the salt office', 'two brothers', 'the parish',
+            'a pilot', 'the court',
+        ],
+        'writer' => [
+            'a clerk', 'the surveyor', 'a daughter', 'somebody unnamed', 'the curate', 'a lessee', 'an officer',
+            'the cooper', 'a schoolmaster', 'the ferryman',
+        ],
+        'place' => [
+            'the quay', 'Sallow', 'a loft', 'the ice house', 'Gannet', 'the rope walk', 'Fleetgate', 'a boat',
+            'the mill', 'Oxlade', 'the fold',
+        ],
+        'reader' => [
+            'the board', 'his wife', 'a buyer', 'the trustees', 'nobody yet', 'the squire', 'an insurer',
+            'the next tenant',
+        ],
+        'goods' => [
+            'rope', 'salt', 'cockles', 'coal', 'barrels', 'sprats', 'timber', 'tar', 'oats', 'lamp oil', 'herring',
+            'ballast', 'slate',
+        ],
+        'lack' => ['weather', 'women', 'wages', 'the drowned', 'children', 'debt', 'the tide', 'strangers', 'winter'],
+        'want' => [
+            'a pension', 'to be believed', 'a lower rent', 'the post himself', 'quiet', 'an heir', 'to be rid of it',
+        ],
     ],
 ];

@@ -8,7 +8,9 @@ use App\Actions\Collect\FinishHandIn;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
+use App\Actions\Moderate\AcceptProposal;
 use App\Actions\Moderate\DrawSample;
+use App\Actions\Moderate\ProposeMark;
 use App\Actions\Moderate\SetModerators;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
@@ -26,13 +28,17 @@ use App\Models\Sample;
 use App\Models\User;
 use App\Queries\Moderate\SamplePlanning;
 use App\Queries\Moderate\SampleScope;
+use Brick\Math\RoundingMode;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use YoungHarbor\Core\Marking\Feedback;
+use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
@@ -81,7 +87,6 @@ final class CohortSeeder
                     'share' => '0.25', 'least' => 12, 'root' => false, 'fails' => true, 'top' => true, 'near' => '1',
                 ],
             ]),
-            // Short pieces on few documents: their words are alike by nature, so nothing is compared.
             'screening' => Screening::fromArray(['min_words' => 40, 'look' => '99', 'look_closely' => '100']),
         ], null);
         app(OpenAssignment::class)($assignment);
@@ -92,12 +97,14 @@ final class CohortSeeder
         ), 1838, false, false, $this->coordinator), $this->coordinator);
         $quality = [];
         foreach ($assignment->scripts()->orderBy('id')->pluck('id') as $id) {
-            $quality[$id] = 57 + 5 * $this->normal();
+            $quality[$id] = 57 + 4 * $this->normal();
         }
         $this->mark($assignment, Seat::First, $markers, $quality, $first->copy()->addDays(3));
         $this->at($first, 7, 10, $this->coordinator);
         $this->draw($assignment->refresh(), array_map(fn (array $one) => $one[0]->public_id, $markers));
         $this->mark($assignment, Seat::Second, $markers, $quality, $first->copy()->addDays(7));
+        $this->at($first, 9, 11, $this->coordinator);
+        $this->agree($assignment->refresh());
         $this->at($first, 9, 12, $this->coordinator);
         app(SetModerators::class)($assignment, [$other->public_id], $this->coordinator);
     }
@@ -150,11 +157,32 @@ final class CohortSeeder
     {
         foreach ($students as $n => $student) {
             $this->at($first, 1, 9, $student, 2 * $n);
-            $sentences = $demo['sentences'];
-            app(TakeHandIn::class)($assignment, $student, "I chose {$demo['sources'][$n % 9]}. "
-                .implode(' ', [$sentences[$n % 4], $sentences[($n + 1 + $n % 3) % 4]]), null);
+            app(TakeHandIn::class)($assignment, $student, (string) preg_replace_callback(
+                '/\{(\w+)\}/',
+                fn (array $m) => $demo['gaps'][$m[1]][$this->random->getInt(0, count($demo['gaps'][$m[1]]) - 1)],
+                implode(' ', $this->random->shuffleArray($demo['pieces'])),
+            ), null);
         }
         app(FinishHandIn::class)(array_values(Handin::query()->whereNull('read_at')->get(['id'])->modelKeys()));
+    }
+
+    /** Who does not lie within the tolerance meets in the middle. */
+    private function agree(Assignment $assignment): void
+    {
+        $script = $assignment->scripts()->where('standing', Standing::ToSettle)->with('marks.marker')->orderBy('id');
+        foreach ($script->get() as $one) {
+            [$first, $second] = [$one->mark(Seat::First), $one->mark(Seat::Second)];
+            if ($first === null || $second === null) {
+                continue;
+            }
+            Auth::setUser($second->marker);
+            $middle = $first->exactTotal()->plus($second->exactTotal())->dividedBy(2, 1, RoundingMode::HALF_UP);
+            $proposal = app(ProposeMark::class)($one, $second->marker, MarkOffer::total(
+                (string) $middle, Feedback::usual(), 'We read it again together and meet in the middle.',
+            ));
+            Auth::setUser($first->marker);
+            app(AcceptProposal::class)($one, $proposal->id, $first->marker);
+        }
     }
 
     /**

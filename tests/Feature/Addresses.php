@@ -14,6 +14,7 @@ use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\Conflict;
 use App\Models\ConversationEntry;
+use App\Models\Correction;
 use App\Models\DraftCheck;
 use App\Models\GradeScale;
 use App\Models\MarkAttachment;
@@ -171,6 +172,15 @@ trait Addresses
                 ->firstOrCreate(
                     ['assignment_id' => $assignment->id, 'student_id' => $script->student_id],
                     ['name' => 'a.txt', 'bytes' => 9, 'sha256' => str_repeat('0', 64)],
+                )
+                ->public_id,
+            'correction' => Correction::query()
+                ->firstOrCreate(
+                    ['assignment_id' => $assignment->id],
+                    [
+                        'kind' => 'constant', 'constant' => '2', 'working' => [], 'reason' => 'x',
+                        'asked_by' => $this->coordinator->id,
+                    ],
                 )
                 ->public_id,
             'criterion' => 'c1', 'form' => 'csv',

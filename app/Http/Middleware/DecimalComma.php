@@ -18,7 +18,7 @@ final class DecimalComma
         'mark', 'share', 'from', 'value', 'weight', 'min', 'max', 'step', 'points', 'own_points', 'overrides', 'partly',
         'tolerance', 'pass_mark', 'cap',
         'late_amount', 'late_floor', 'over_amount', 'under_amount', 'overlap_look', 'overlap_look_closely',
-        'writing_alarm',
+        'writing_alarm', 'constant', 'factor',
     ];
 
     /**

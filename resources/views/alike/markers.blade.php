@@ -52,7 +52,7 @@
         @endforeach
     </tbody>
 </table></div>
-<p class="hint mt-1 max-w-[46rem]">Beside the others: how a marker’s marks lie on the scripts that link them with others, by least squares;
-    the range holds the true figure 95 times in 100. Who stands out (◆) is judged over all markers together, so that where nobody
-    differs one is called different in 5 of 100 assignments. It cannot tell a marker who is harsh on some scripts and lenient on
+<p class="hint mt-1 max-w-[46rem]">Beside the others: how far a marker’s marks lie, on the scripts that link them with others, from the mean of the
+    others who do not stand out, by least squares; the range holds the true figure 95 times in 100. Who stands out (◆) is judged over
+    all markers together, so that where nobody differs one is called different in 5 of 100 assignments. It cannot tell a marker who is harsh on some scripts and lenient on
     others. Spread: the standard deviation of their marks over that of the other marks on the same scripts; 1 is alike.</p>

@@ -4,7 +4,8 @@
     $up = count(array_filter($moved, fn ($one) => $one['crosses'] > 0));
     $down = count(array_filter($moved, fn ($one) => $one['crosses'] < 0));
     $changes = count(array_filter($moved, fn ($one) => $one['before']->band->name !== $one['after']->band->name));
-    $clipped = count(array_filter($moved, fn ($one) => $one['clipped']));
+    $touched = $preview->touched();
+    $clipped = count(array_filter($touched, fn ($one) => $one['clipped']));
     $bands = $preview->bands($assignment);
     $most = max([1, ...array_map(fn ($one) => max($one['before'], $one['after']), $bands)]);
 @endphp
@@ -15,7 +16,7 @@
     @if ($clipped > 0){{ trans_choice('corrections.clipped', $clipped, ['count' => $clipped]) }}@endif
     {{ $preview->orderKept ? __('corrections.order_kept') : __('corrections.order_changed') }}</p>
 @if ($preview->open > 0)<p class="quiet small mb-2">{{ trans_choice('corrections.open', $preview->open, ['count' => $preview->open]) }}</p>@endif
-@if ($moved !== [])
+@if ($touched !== [])
     <div class="sheet scroll mb-3"><table class="table">
         <thead><tr><th>Band</th><th class="num">Before</th><th class="num">After</th><th></th></tr></thead>
         <tbody>@foreach ($bands as $name => $one)
@@ -26,7 +27,7 @@
         @endforeach</tbody></table></div>
     <div class="sheet scroll"><table class="table">
         <thead><tr><th>Script</th><th class="num">Before</th><th class="num">After</th><th>Band before</th><th>Band after</th><th></th></tr></thead>
-        <tbody>@foreach ($moved as $one)
+        <tbody>@foreach ($touched as $one)
             <tr><td class="code">{{ $one['code'] }}</td><td class="num">{{ $one['before']->mark }}</td><td
                 class="num font-bold">{{ $one['after']->mark }}</td><td>{{ $one['before']->band->name }}</td>
                 <td @class(['font-bold' => $one['before']->band->name !== $one['after']->band->name])>{{ $one['after']->band->name }}</td>

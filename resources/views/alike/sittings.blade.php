@@ -16,6 +16,7 @@
             $px = fn ($place) => round(26 + 210 * ($place - 1) / max(1, $far - 1), 1);
             $py = fn ($mark) => round(100 - 92 * ($mark - $low) / max(10, $high - $low), 1);
             $mean = $marks === [] ? 0 : array_sum($marks) / count($marks);
+            $dots = implode('', array_map(fn ($one) => "M{$px($one[0])} {$py($one[1])}h0", $points));
             $middle = $points === [] ? 0 : array_sum(array_column($points, 0)) / count($points);
         @endphp
         <figure class="w-[250px]"><figcaption class="font-bold">{{ $reader->name($marker['id']) }}</figcaption>
@@ -23,7 +24,7 @@
                 <text x="20" y="14" font-size="11" text-anchor="end" fill="var(--quiet)">{{ $high }}</text>
                 <text x="20" y="104" font-size="11" text-anchor="end" fill="var(--quiet)">{{ $low }}</text>
                 <line x1="26" x2="236" y1="100" y2="100" stroke="var(--rule)" />
-                <path d="@foreach ($points as [$place, $mark])M{{ $px($place) }} {{ $py($mark) }}h0@endforeach" stroke="var(--deep)"
+                <path d="{{ $dots }}" stroke="var(--deep)"
                     stroke-width="4" stroke-linecap="round" opacity="0.6" />
                 @if ($drift['slope'] !== null)<line x1="{{ $px(1) }}" x2="{{ $px($far) }}"
                     y1="{{ $py($mean + $drift['slope'] * (1 - $middle)) }}" y2="{{ $py($mean + $drift['slope'] * ($far - $middle)) }}"

@@ -31,6 +31,7 @@ final class HostileFormsTest extends TestCase
         'where', 'template', 'bands', 'decimals', 'tolerance', 'settle_rule', 'pass_mark', 'number',
         'original_reason', 'script', 'part', 'marker', 'student', 'scripts', 'proposal', 'agreed', 'seconds',
         'recording', 'written', 'hold', 'value', 'field', 'at', 'who', 'same', 'current_password', 'token',
+        'constant', 'factor', 'decision', 'digest',
     ];
 
     /** @return array<string, mixed> what each field is given, by kind */

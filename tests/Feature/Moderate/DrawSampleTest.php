@@ -58,14 +58,6 @@ final class DrawSampleTest extends TestCase
     }
 
     /**
-     * @return list<Script>
-     */
-    private function scripts(Assignment $assignment): array
-    {
-        return array_values(Script::query()->where('assignment_id', $assignment->id)->orderBy('id')->get()->all());
-    }
-
-    /**
      * @param  array<string, mixed>  $query
      * @return TestResponse<Response>
      */
