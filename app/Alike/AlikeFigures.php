@@ -23,6 +23,9 @@ final class AlikeFigures
     /** Of the plot of differences: marks to the left and right of it, and how far up and down it goes. */
     private const PLOT = ['width' => 640, 'height' => 260, 'apart' => 40];
 
+    /** Goes up when what is kept has other parts than before, so that it is worked out anew. */
+    private const FORM = 1;
+
     /** So many scripts are shown one by one. */
     private const FURTHEST = 20;
 
@@ -31,7 +34,7 @@ final class AlikeFigures
 
     public function of(Assignment $assignment): AgreementReport
     {
-        $digest = BlindMarks::digest($assignment);
+        $digest = BlindMarks::digest($assignment, self::FORM);
         $kept = AgreementReport::query()->where('assignment_id', $assignment->id)
             ->first(['id', 'assignment_id', 'digest', 'figures', 'updated_at']);
         if ($kept?->digest === $digest) {
@@ -139,7 +142,7 @@ final class AlikeFigures
                     'marks' => $drift->marks, 'sittings' => $drift->sittings, 'slope' => $drift->slope,
                     'interval' => $drift->interval, 'p' => $falls[$id] ?? null,
                     'falls' => ($falls[$id] ?? 1) <= StandingOut::ALARM, 'power' => $drift->power(count($falls)),
-                    'points' => array_map(fn (array $one) => [$one['place'], $one['mark']], $drift->points),
+                    ...$this->course($drift),
                 ],
             ];
         }
@@ -151,6 +154,35 @@ final class AlikeFigures
         );
 
         return $found;
+    }
+
+    /**
+     * Marks against their place within a sitting, as dots of one line and the slope through them.
+     *
+     * @return array{dots: string, line: array{float, float}, low: float, high: float, far: int}
+     */
+    private function course(Drift $drift): array
+    {
+        $marks = array_column($drift->points, 'mark');
+        $places = array_column($drift->points, 'place');
+        $far = max([10, ...$places]);
+        $low = $marks === [] ? 0.0 : floor(min($marks) / 10) * 10;
+        $high = $marks === [] ? 100.0 : max($low + 10, ceil((max($marks) + 0.1) / 10) * 10);
+        $x = fn (int $place): float => round(26 + 210 * ($place - 1) / ($far - 1), 1);
+        $y = fn (float $mark): float => round(100 - 92 * ($mark - $low) / ($high - $low), 1);
+        $dots = '';
+        foreach ($drift->points as $one) {
+            $dots .= "M{$x($one['place'])} {$y($one['mark'])}h0";
+        }
+        $mean = $marks === [] ? 0.0 : array_sum($marks) / count($marks);
+        $middle = $places === [] ? 0.0 : array_sum($places) / count($places);
+
+        return [
+            'dots' => $dots, 'low' => $low, 'high' => $high, 'far' => $far, 'line' => [
+                $y($mean + ($drift->slope ?? 0.0) * (1 - $middle)),
+                $y($mean + ($drift->slope ?? 0.0) * ($far - $middle)),
+            ],
+        ];
     }
 
     /**

@@ -36,14 +36,14 @@ final readonly class BlindMarks
     ) {
     }
 
-    /** What the marks are now, so that figures worked out from others are known to be old. */
-    public static function digest(Assignment $assignment): string
+    /** What the marks are now, so that figures worked out from others, or in another form, are known to be old. */
+    public static function digest(Assignment $assignment, int $form): string
     {
         $marks = DB::table('marks')->where('assignment_id', $assignment->id)->where('counts', true)
             ->selectRaw('COUNT(*) AS n, SUM(lock_version) AS versions, MAX(updated_at) AS at')->first();
         $scripts = DB::table('scripts')->where('assignment_id', $assignment->id)
             ->selectRaw('SUM(late) AS late, SUM(sampled = ?) AS sampled', ['in'])->first();
-        $rest = [$assignment->bands, $assignment->scheme->toArray(), Membership::query()
+        $rest = [$form, $assignment->bands, $assignment->scheme->toArray(), Membership::query()
             ->where('module_id', $assignment->module_id)->max('updated_at')];
 
         return hash('sha256', (string) json_encode([(array) $marks, (array) $scripts, $rest]));

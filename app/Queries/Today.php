@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Enums\CorrectionState;
 use App\Enums\PackState;
 use App\Enums\Role;
 use App\Models\Assignment;
+use App\Models\AssignmentModerator;
 use App\Models\ConversationEntry;
+use App\Models\Correction;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\PackNote;
@@ -37,7 +40,8 @@ final class Today
     public function of(User $person): array
     {
         $items = [
-            ...$this->toSign($person), ...$this->asCoordinator($person), ...$this->asExaminer($person),
+            ...$this->toSign($person), ...$this->toDecideOn($person), ...$this->asCoordinator($person),
+            ...$this->asExaminer($person),
             ...$this->asMarker($person), ...$this->asStudent($person),
         ];
         usort(
@@ -65,6 +69,32 @@ final class Today
             $pack->assignment,
             trans_choice('moderate.today.pack', (int) $pack->scripts_count, ['count' => $pack->scripts_count]),
             route('packs.show', $pack), 'Read and sign', true, $pack->assignment->promised_on, 'promised',
+        ))->all());
+    }
+
+    /**
+     * Corrections of marks that someone else asked for and this person may decide on.
+     *
+     * @return list<TodayItem>
+     */
+    private function toDecideOn(User $person): array
+    {
+        $asked = Correction::query()->where('state', CorrectionState::Asked)->where('asked_by', '<>', $person->id)
+            ->where(fn ($query) => $query->whereNull('marker_id')->orWhere('marker_id', '<>', $person->id))
+            ->where(fn ($query) => $query
+                ->whereHas(
+                    'assignment', fn ($one) => $one->whereIn('module_id', $this->modulesAs($person, Role::Coordinator)),
+                )
+                ->orWhereIn(
+                    'assignment_id',
+                    AssignmentModerator::query()->where('user_id', $person->id)->select('assignment_id'),
+                ))
+            ->with('assignment.module')->orderBy('id')->get()
+            ->filter(fn (Correction $one) => $person->can('correct', $one->assignment));
+
+        return array_values($asked->map(fn (Correction $one) => new TodayItem(
+            $one->assignment, __('corrections.today'), route('corrections.show', $one), 'Decide', true,
+            $one->assignment->promised_on, 'promised',
         ))->all());
     }
 
@@ -111,7 +141,8 @@ final class Today
                 && $one->scheme->disagreement === Disagreement::Coordinator,
         );
         $since = $waiting->isEmpty() ? collect() : Script::query()->whereIn('assignment_id', $waiting->modelKeys())
-            ->where('reached', Standing::ToSettle)->whereNull('lead_id')->toBase()->get(['assignment_id', 'to_settle_at'])
+            ->where('reached', Standing::ToSettle)->whereNull('lead_id')->toBase()
+            ->get(['assignment_id', 'to_settle_at'])
             ->groupBy('assignment_id');
 
         return $waiting->mapWithKeys(fn (Assignment $one) => [

@@ -161,6 +161,28 @@ final class AlikeWords
     }
 
     /**
+     * Who stands out of those whose work may be shown, in a sentence each; that nobody does, where nobody does.
+     *
+     * @param  list<array<string, mixed>>  $markers
+     * @param  callable(string): string  $name
+     * @return list<string>
+     */
+    public static function standOut(array $markers, callable $name): array
+    {
+        $said = [];
+        foreach ($markers as $one) {
+            $one['stands_out'] && $said[] = __(
+                'alike.stand_out.lie', ['name' => $name($one['id']), 'how' => self::lie($one)],
+            ).'.';
+            ($one['drift']['falls'] ?? false) && $said[] = __(
+                'alike.stand_out.'.($one['drift']['slope'] < 0 ? 'falls' : 'rises'), ['name' => $name($one['id'])],
+            ).'.';
+        }
+
+        return $said === [] ? [__('alike.stand_out.nobody')] : $said;
+    }
+
+    /**
      * How widely a marker spreads marks.
      *
      * @param  array<string, mixed>  $marker
@@ -187,12 +209,14 @@ final class AlikeWords
         if ($drift === null || $drift['slope'] === null) {
             return __('alike.drift_few', ['least' => Drift::LEAST]);
         }
-        $said = $drift['falls']
-            ? __($drift['slope'] < 0 ? 'alike.falls' : 'alike.rises', ['by' => self::marks(abs($drift['slope']) * 25)])
-            : __('alike.steady');
+        if ($drift['falls']) {
+            return __(
+                $drift['slope'] < 0 ? 'alike.falls' : 'alike.rises', ['by' => self::marks(abs($drift['slope']) * 25)],
+            );
+        }
         $often = (int) round(10 * ($drift['power'] ?? 0));
 
-        return $said.' '.trans_choice('alike.drift_power', $often, ['often' => $often]);
+        return __('alike.steady').' '.trans_choice('alike.drift_power', $often, ['often' => $often]);
     }
 
     private static function hundred(float $share): string

@@ -35,5 +35,9 @@ return [
     'order_kept' => 'No two different marks change places or become equal.',
     'order_changed' => 'Some marks change places or become equal.',
     'nobody' => 'Nobody else here can approve it: this module has no other coordinator, and this assignment no moderator but you.',
-    'today' => '{1} 1 correction of marks waits for your decision|[2,*] :count corrections of marks wait for your decision',
+    'today' => 'A correction of marks that someone else asked for waits for your decision',
+    'release' => [
+        'approved' => '{1} 1 correction moves marks here, and every result it moves says so.|[2,*] :count corrections move marks here, and every result they move says so.',
+        'asked' => '{1} 1 correction waits to be approved: what is released before is not moved any more, and then it cannot be approved.|[2,*] :count corrections wait to be approved: what is released before is not moved any more, and then they cannot be approved.',
+    ],
 ];

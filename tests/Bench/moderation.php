@@ -8,6 +8,8 @@ declare(strict_types=1);
  */
 
 use App\Actions\Mark\StoreStandings;
+use App\Alike\AlikeFigures;
+use App\Alike\BlindMarks;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Mark;
@@ -20,6 +22,10 @@ use Illuminate\Support\Facades\DB;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 use Tests\World;
+use YoungHarbor\Core\Agreement\Drift;
+use YoungHarbor\Core\Agreement\MarkerEffects;
+use YoungHarbor\Core\Agreement\Report;
+use YoungHarbor\Core\Agreement\StandingOut;
 use YoungHarbor\Core\Formats\MarksCsv;
 use YoungHarbor\Core\Marking\FirstMark;
 use YoungHarbor\Core\Marking\Sample;
@@ -105,6 +111,41 @@ foreach (['50', '2,000'] as $n) {
     );
 }
 printf("  ratio %.2f (aim: 2)\n", $found['2,000']['cpu'] / $found['50']['cpu']);
+
+// Marks of two on one script differ, and are finished one after the other in the evenings of four days.
+DB::update(
+    'UPDATE marks SET total = GREATEST(0, LEAST(100, total + (id * 37 + marker_id * 11) % 13 - 6)), first_done_at = DATE_ADD(done_at, INTERVAL (id % 4) * 1440 + FLOOR(queue_place / 40) * 9 MINUTE)',
+);
+$blind = BlindMarks::of($many);
+$report = $spent(function () use ($blind): void {
+    Report::of($blind->scripts(), [40.0, 50.0, 60.0, 70.0], 5);
+    StandingOut::of(MarkerEffects::of($blind->all()));
+    foreach ($blind->completions() as $own) {
+        Drift::of($own, 1);
+    }
+});
+printf(
+    "agreement, severity and drift of 2,000 scripts and 40 markers: %.0f ms of processor time (aim: below 1,000)\n",
+    $report,
+);
+$afresh = $spent(fn () => app(AlikeFigures::class)->figures(BlindMarks::of($many)));
+printf(
+    "  with reading the marks and scoring both of each criterion by criterion: %.1f s, once after a mark changed\n",
+    $afresh / 1000,
+);
+app(AlikeFigures::class)->of($few);
+app(AlikeFigures::class)->of($many);
+$alike = $inTurn([
+    '50' => [$fewBy, "/assignments/{$few->public_id}/alike"],
+    '2,000' => [$manyBy, "/assignments/{$many->public_id}/alike"],
+], 20);
+foreach (['50', '2,000'] as $n) {
+    printf(
+        "  page on marking alike, %5s scripts: %.1f ms of processor time, %d queries, %d rows\n", $n, $alike[$n]['cpu'],
+        $alike[$n]['queries'], $alike[$n]['rows'],
+    );
+}
+printf("  ratio %.2f (aim: 2)\n", $alike['2,000']['cpu'] / $alike['50']['cpu']);
 
 $random = new Randomizer(new Xoshiro256StarStar(1));
 $marks = array_map(fn (int $n) => new FirstMark(

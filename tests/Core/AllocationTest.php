@@ -147,13 +147,15 @@ final class AllocationTest extends TestCase
     public function test_what_is_begun_stays_and_counts(): void
     {
         $kept = [
-            new GivenScript('s1', 'm1', 'first'), new GivenScript('s2', 'm1', 'first'), new GivenScript('s3', 'gone', 'first'),
+            new GivenScript('s1', 'm1', 'first'), new GivenScript('s2', 'm1', 'first'),
+            new GivenScript('s3', 'gone', 'first'),
             new GivenScript('s3', 'm2', 'second'), new GivenScript('old', 'm1', 'first'),
         ];
         $plan = MarkerPlan::make(self::works(9), self::markers(2), 5, 2, null, false, $kept);
         $first = array_filter($plan->given, fn (GivenScript $one) => $one->part === 'first');
         self::assertSame(
-            ['s4', 's5', 's6', 's7', 's8', 's9'], array_values(array_map(fn (GivenScript $one) => $one->script, $first)),
+            ['s4', 's5', 's6', 's7', 's8', 's9'],
+            array_values(array_map(fn (GivenScript $one) => $one->script, $first)),
         );
         // Nine first marks of the two, three of them with m1 already.
         self::assertEqualsCanonicalizing([5, 4], array_map(fn ($load) => $load->parts['first'], $plan->loads));
@@ -256,7 +258,9 @@ final class AllocationTest extends TestCase
                 self::assertSame(
                     [$each],
                     array_values(
-                        array_unique(array_count_values(array_map(fn (GivenScript $one) => $one->marker, $plan['given'])))
+                        array_unique(
+                            array_count_values(array_map(fn (GivenScript $one) => $one->marker, $plan['given']))
+                        )
                     ),
                 );
             }

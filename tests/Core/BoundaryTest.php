@@ -31,8 +31,10 @@ final class BoundaryTest extends TestCase
 
     /** The rooms of the core from the bottom up: each may use those before it, and none after. */
     private const ROOMS = [
-        'Input', 'Figures', 'Statistics', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster', 'Logbook',
-        'Collect', 'Overlap', 'Writing', 'Screening', 'Rubric', 'Marking', 'Marks', 'Agreement', 'Allocation', 'Formats',
+        'Input', 'Figures', 'Statistics', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster',
+        'Logbook',
+        'Collect', 'Overlap', 'Writing', 'Screening', 'Rubric', 'Marking', 'Marks', 'Agreement', 'Allocation',
+        'Formats',
         'Fairway', 'Release',
     ];
 

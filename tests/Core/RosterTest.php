@@ -203,7 +203,8 @@ final class RosterTest extends TestCase
         );
         self::assertSame(['Bo Li'], array_map(fn ($row) => $row->person->name, $found->back));
         self::assertSame(
-            ['Zoë Ng'], array_map(fn (KnownPerson $left) => $left->name, $found->left), 'a tutor who is not in it stays',
+            ['Zoë Ng'], array_map(fn (KnownPerson $left) => $left->name, $found->left),
+            'a tutor who is not in it stays',
         );
         self::assertSame(['Same As'], array_map(fn ($row) => $row->person->name, $found->same));
         self::assertNotSame($found->sum(), RosterComparison::of($people, $known, [], false)->sum());

@@ -8,8 +8,10 @@
         $all['bands'] = array_map(fn ($a, $b) => $a + $b, $all['bands'], $one['bands']);
     }
     $lines = [['name' => $all['name'], 'n' => $all['n'], 'mean' => $all['sum'] / max(1, $all['n']), 'bands' => $all['bands'], 'total' => true]];
+    // Of a large team those who stand out, unless every marker is asked for.
+    $some = count($rows) > 12 && request('markers') !== 'all';
     foreach ($rows as $one) {
-        if ($reader->seesWorkOf($one['id'])) {
+        if ($reader->seesWorkOf($one['id']) && (! $some || $one['stands_out'] || ($one['drift']['falls'] ?? false) || $one['id'] === $reader->self)) {
             $lines[] = ['name' => $reader->name($one['id']), 'n' => $one['marks'], 'mean' => $one['mean'], 'bands' => $one['bands'], 'total' => false];
         }
     }
@@ -29,5 +31,7 @@
                     width="{{ round(56 * $count / max(1, $line['n']), 1) }}" /></svg></td>
             @endforeach</tr>
     @endforeach</tbody></table></div>
+@if ($some && $reader->seesAll)<p class="mt-1"><a href="{{ route('alike.show', [$assignment, 'markers' => 'all']) }}#bands">every
+    marker</a></p>@endif
 <p class="hint mt-1 max-w-[46rem]">{{ $earlier === [] && $reader->seesAll ? 'Earlier cohorts stand here where the assignment was copied from theirs and at least '.App\Alike\EarlierCohorts::LEAST.' results were released. ' : '' }}Markers
     whose scripts differ have marks that differ: this shows what was given, not who is harsh.</p>

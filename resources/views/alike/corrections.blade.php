@@ -44,18 +44,18 @@
                     @endforeach</tbody></table></div>
             @endif
         </div>
-        <aside><form class="panel" method="get" action="{{ route('corrections.index', $assignment) }}">
+        <aside><form class="panel correction" method="get" action="{{ route('corrections.index', $assignment) }}">
             <h2 class="mb-2">Look at a correction</h2>
             <fieldset class="mb-3"><legend class="label">How</legend>
                 @foreach (CorrectionKind::cases() as $one)<label class="block py-1"><input type="radio" name="kind"
                     value="{{ $one->value }}" @checked($kind === $one->value)> {{ __("corrections.kind.{$one->value}") }}</label>@endforeach
                 @error('kind')<p class="error">{{ $message }}</p>@enderror</fieldset>
-            <x-field name="constant" label="Marks added" inputmode="decimal" :value="request('constant')"
-                hint="For a constant, or a constant and a factor. Below 0 takes marks off." />
-            <x-field name="factor" label="Factor" inputmode="decimal" :value="request('factor')"
-                hint="Each mark is multiplied by it before the constant is added." />
-            <x-choice name="marker" label="Whose severity" :options="['' => 'Choose'] + $markers" :value="request('marker')"
-                hint="Only marks that rest on this marker alone are moved; what two agreed never is." />
+            <div class="for-all"><x-field name="constant" label="Marks added" inputmode="decimal" :value="request('constant')"
+                hint="For a constant, or a constant and a factor. Below 0 takes marks off." /></div>
+            <div class="for-line"><x-field name="factor" label="Factor" inputmode="decimal" :value="request('factor')"
+                hint="Each mark is multiplied by it before the constant is added." /></div>
+            <div class="for-marker"><x-choice name="marker" label="Whose severity" :options="['' => 'Choose'] + $markers" :value="request('marker')"
+                hint="Only marks that rest on this marker alone are moved; what two agreed never is." /></div>
             <div class="flex justify-end"><button class="button primary">See what it would do</button></div>
         </form></aside>
     </div>

@@ -22,7 +22,7 @@
         @endforeach
         @foreach ([-$plot['apart'], -$plot['apart'] / 2, 0, $plot['apart'] / 2, $plot['apart']] as $m)
             <line x1="40" x2="640" y1="{{ $y($m) }}" y2="{{ $y($m) }}" stroke="var(--rule)" />
-            <text x="34" y="{{ $y($m) + 4 + ($m == $plot['apart'] ? 6 : 0) }}" font-size="11" text-anchor="end" fill="var(--quiet)">{{ AlikeWords::signed($m) }}</text>
+            <text x="34" y="{{ $y($m) + 4 + ($m == $plot['apart'] ? 6 : 0) }}" font-size="11" text-anchor="end" fill="var(--quiet)">{{ ($m < 0 ? '−' : '').abs($m) }}</text>
         @endforeach
         @foreach ($lines as [$at, $between, $what])
             <line x1="40" x2="640" y1="{{ $y($at) }}" y2="{{ $y($at) }}" stroke="var(--ink)" stroke-width="1.5"
@@ -43,7 +43,8 @@
 @if ($furthest !== [])
     <h3 class="mt-4 mb-1">{{ $reader->seesAll ? 'Furthest apart' : 'Those you marked, furthest apart first' }}</h3>
     <div class="sheet scroll"><table class="table stacked">
-        <thead><tr><th>Script</th><th>First</th><th>Second</th><th class="num">First</th><th class="num">Second</th><th></th><th class="num">Apart</th></tr></thead>
+        <thead><tr><th>Script</th><th>First marker</th><th>Second marker</th><th class="num">First mark</th>
+            <th class="num">Second mark</th><th></th><th class="num">Apart</th></tr></thead>
         <tbody>@foreach ($furthest as $pair)
             @php [$first, $second] = $pair['marks']; $apart = $first - $second; $far = abs($apart) > $figures['tolerance']; @endphp
             <tr><td><a class="code" href="{{ route('moderate.show', $pair['key']) }}">{{ $pair['code'] }}</a></td>

@@ -13,8 +13,9 @@
 <div class="sheet scroll"><table class="table stacked">
     <thead><tr><th>Marker</th><th class="num">First marks</th><th class="num">Shared</th>
         <th><svg width="320" height="14" role="img" aria-label="harsher to the left, more generous to the right, in marks">
-            @foreach ([-$reach, 0, $reach] as $m)<text x="{{ $x($m) }}" y="11" font-size="11" text-anchor="middle"
-                fill="var(--quiet)">{{ $m == 0 ? 'the others' : AlikeWords::signed($m) }}</text>@endforeach</svg></th>
+            @foreach ([[-$reach, 'start'], [0, 'middle'], [$reach, 'end']] as [$m, $anchor])<text x="{{ $x($m) }}" y="11"
+                font-size="11" text-anchor="{{ $anchor }}" fill="var(--quiet)">{{ $m == 0 ? 'the others'
+                : ($m < 0 ? '−' : '+').abs($m) }}</text>@endforeach</svg></th>
         <th>Beside the others</th><th class="num">Spread</th><th></th></tr></thead>
     <tbody>
         @foreach ($markers as $marker)
@@ -25,8 +26,8 @@
             @endif
             <tr>
                 <td class="font-bold">{{ $reader->name($marker['id']) }}</td>
-                <td class="num" data-label="First marks">{{ $open ? $marker['marks'] : '–' }}</td>
-                <td class="num" data-label="Shared with others">{{ $open ? $marker['linked'] : '–' }}</td>
+                <td class="num" @if ($open) data-label="First marks" @endif>{{ $open ? $marker['marks'] : '' }}</td>
+                <td class="num" @if ($open) data-label="Shared with others" @endif>{{ $open ? $marker['linked'] : '' }}</td>
                 <td><svg width="320" height="22" aria-hidden="true">
                     <line x1="10" x2="310" y1="11" y2="11" stroke="var(--rule)" />
                     <line x1="160" x2="160" y1="3" y2="19" stroke="var(--ink)" />
@@ -44,9 +45,9 @@
                         AlikeWords::signed(...)) }})</span>@endif</span><br>@endif
                     <span @class(['small', 'signal' => $marker['stands_out'], 'quiet' => ! $marker['stands_out']])>{{
                         AlikeWords::lie($marker) }}</span></td>
-                <td class="num" data-label="Spread">@if ($marker['spread'] !== null && $open){{
+                <td class="num" @if ($open) data-label="Spread" @endif>@if ($marker['spread'] !== null && $open){{
                     AlikeWords::coefficient($marker['spread']) }}<br><span class="quiet small whitespace-nowrap">{{
-                    AlikeWords::interval($marker['spread_interval'], AlikeWords::coefficient(...)) }}</span>@else–@endif</td>
+                    AlikeWords::interval($marker['spread_interval'], AlikeWords::coefficient(...)) }}</span>@endif</td>
                 <td class="small quiet">{{ $open ? AlikeWords::spread($marker) : '' }}</td>
             </tr>
         @endforeach

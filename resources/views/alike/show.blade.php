@@ -10,9 +10,11 @@
         <span class="quiet small">worked out {{ LocalTime::shown($at) }}, from the marks as they are now</span>
         <span class="ml-auto flex gap-x-5">
             @can('correct', $assignment)<a href="{{ route('corrections.index', $assignment) }}">Corrections</a>@endcan
-            <a href="{{ route('alike.module', $assignment->module) }}">all of {{ $assignment->module->code }}</a>
+            <a href="{{ route('alike.module', $assignment->module) }}">the whole of {{ $assignment->module->code }}</a>
             <a href="{{ route('moderate.index', $assignment) }}">all scripts</a></span></div>
     @foreach (AlikeWords::basis($figures) as $sentence)<p class="max-w-[46rem] mb-1">{{ $sentence }}</p>@endforeach
+    @if ($figures['firsts'] > 0 && $reader->seesAll)<p class="max-w-[46rem] mt-2 font-bold">{{
+        implode(' ', AlikeWords::standOut($markers, $reader->name(...))) }}</p>@endif
     @if ($figures['firsts'] === 0)
         <x-empty title="No mark is done yet">What this page says comes from finished marks. Come back when marking is under way.</x-empty>
     @else
@@ -27,10 +29,10 @@
                 @include('alike.criteria')
             </section>
         @endif
-        <section class="mb-6"><h2 class="mb-1">Within a sitting</h2>
+        <section class="mb-6" id="sittings"><h2 class="mb-1">Within a sitting</h2>
             @include('alike.sittings')
         </section>
-        <section class="mb-6"><h2 class="mb-1">How marks lie</h2>
+        <section class="mb-6" id="bands"><h2 class="mb-1">How marks lie</h2>
             @include('alike.bands')
         </section>
         @if ($figures['pairs'] > 0)

@@ -5,6 +5,10 @@
     <div class="split">
         <div>
             <h2 class="mb-2">Ready check</h2>
+            @foreach (['asked', 'approved'] as $state)
+                @if (($n = $corrections[$state] ?? 0) > 0)<p class="notice">{{ trans_choice("corrections.release.{$state}", $n, [
+                    'count' => $n]) }} <a href="{{ route('corrections.index', $assignment) }}">Corrections</a></p>@endif
+            @endforeach
             <div class="panel py-1! mb-6">
                 @foreach ($check->locks as $lock)
                     <div class="lock">

@@ -87,7 +87,10 @@ final class CorrectionTest extends TestCase
         self::assertSame($before, $this->finals($assignment), 'asked for, it moves nothing');
         $this->decide($correction, 'approve')->assertSessionHasErrors('refused');
         self::assertSame(CorrectionState::Asked, $correction->refresh()->state, 'not by who asked');
+        $this->get(route('release.index', $assignment))->assertSee('1 correction waits to be approved');
+        $this->get(route('today'))->assertDontSee('A correction of marks');
         $other = $this->member(Role::Coordinator);
+        $this->actingAs($other)->get(route('today'))->assertSee('A correction of marks that someone else asked for');
         $this->actingAs($other)->get(route('corrections.show', $correction))->assertSee('not in the reader');
         $this->decide($correction, 'approve')->assertSessionHas('said');
         foreach ($this->finals($assignment) as $code => $mark) {

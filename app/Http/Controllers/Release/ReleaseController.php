@@ -57,6 +57,8 @@ final class ReleaseController extends Controller
                 $standings, $assignment->scheme->marksTwice(), $this->undecided($assignment, $scripts), $unsigned,
             ), 'scripts' => $scripts,
             'standings' => $standings, 'finals' => $finals,
+            'corrections' => $assignment->corrections()->toBase()->groupBy('state')->selectRaw('state, COUNT(*) AS n')
+                ->pluck('n', 'state')->all(),
             'below' => $assignment->release->feedbackOnly
                 ? []
                 : $finals->filter(
