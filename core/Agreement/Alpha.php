@@ -38,7 +38,8 @@ final readonly class Alpha
     }
 
     /**
-     * 95 % of it, by linearisation and Fisher's z ({@see Interval}).
+     * 95 % of it, by linearisation and Fisher's z ({@see Interval}). Nominal, where marks that are the same to the mark
+     * are few: by Wilson's score of how often they are, what chance gives taken as known.
      *
      * @param  list<MarkedScript>  $scripts
      * @return array{float, float}|null
@@ -46,6 +47,9 @@ final readonly class Alpha
     public static function interval(array $scripts, Scale $scale): ?array
     {
         $alpha = self::from($scripts, $scale);
+        if ($scale === Scale::Nominal) {
+            return $alpha->byShare();
+        }
 
         return Interval::ofCoefficient($alpha->figure(), $alpha->error(), Weights::effective($alpha->weights) - 1);
     }
@@ -82,6 +86,27 @@ final readonly class Alpha
         $observed = array_sum(array_map(fn (float $a, float $b) => $a * $b, $this->weights, $this->within()));
 
         return 1 - (array_sum($this->counts) - 1) * $observed / $expected;
+    }
+
+    /**
+     * @return array{float, float}|null
+     */
+    private function byShare(): ?array
+    {
+        $figure = $this->figure();
+        $marks = $apart = 0.0;
+        foreach ($this->within() as $n => $one) {
+            $marks += $this->weights[$n] * count($this->units[$n]);
+            $apart += $this->weights[$n] * $one;
+        }
+        if ($figure === null || $apart <= 0) {
+            return null;
+        }
+        // 1 − alpha is in proportion to the share that differs.
+        $between = Pairs::wilson(1 - $apart / $marks, Weights::effective($this->weights));
+        $rate = (1 - $figure) / ($apart / $marks);
+
+        return $between === null ? null : [1 - $rate * (1 - $between[0]), 1 - $rate * (1 - $between[1])];
     }
 
     /** Its standard error: how it changes with the weight of each script. */

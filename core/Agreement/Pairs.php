@@ -130,8 +130,16 @@ final readonly class Pairs
      */
     public function shareInterval(?float $share): ?array
     {
-        $n = Weights::effective($this->weights);
-        if ($share === null || $n <= 0) {
+        return $share === null ? null : self::wilson($share, Weights::effective($this->weights));
+    }
+
+    /**
+     * @param  float  $n  as many as were looked at
+     * @return array{float, float}|null
+     */
+    public static function wilson(float $share, float $n): ?array
+    {
+        if ($n <= 0) {
             return null;
         }
         $z = self::WITHIN;

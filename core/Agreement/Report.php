@@ -8,8 +8,7 @@ namespace YoungHarbor\Core\Agreement;
  * All figures on how alike people mark the same scripts.
  *
  * Intervals are given where simulation found that they hold what they promise (docs/moderation.md): of differences and
- * intraclass correlations from 10 scripts on, of kappas and alpha from 30 on, of nominal alpha where 10 scripts agree
- * to the mark and 10 do not.
+ * intraclass correlations from 10 scripts on, of kappas and alpha from 30 on.
  */
 final readonly class Report
 {
@@ -96,10 +95,8 @@ final readonly class Report
         }
         $several = array_filter($scripts, fn (MarkedScript $one) => count($one->marks) > 1);
         $intervals += count($several) >= self::LEAST ? $icc->intervals : [];
-        $alike = count(array_filter($several, fn (MarkedScript $one) => count(array_unique($one->marks)) === 1));
         foreach (count($several) >= self::LEAST_FOR_KAPPA ? Scale::cases() : [] as $scale) {
-            $intervals["alpha_{$scale->value}"] = $scale === Scale::Nominal
-                && min($alike, count($several) - $alike) < self::LEAST ? null : Alpha::interval($scripts, $scale);
+            $intervals["alpha_{$scale->value}"] = Alpha::interval($scripts, $scale);
         }
 
         return array_filter($intervals);

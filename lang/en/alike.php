@@ -11,7 +11,7 @@ return [
     'no_chance' => '{1} 1 second mark is left out, since its script was not drawn in a sample.|[2,*] :count second marks are left out, since their scripts were not drawn in a sample.',
     'too_few' => 'Too few to say: differences need :least scripts with two blind marks, and there are :pairs.',
     'too_few_at_all' => 'there are too few scripts with two marks',
-    'too_few_for' => 'Too few to say: an interval needs :least scripts with two blind marks, and of exact agreement ten that agree and ten that do not.',
+    'too_few_for' => 'Too few to say: an interval needs :least scripts with two blind marks.',
     'not_available' => 'Cannot be given: :why.',
     'mean_none' => 'First and second marks are alike on average: they lie :by apart, and the true figure lies somewhere from :interval, which takes in 0.',
     'mean_higher' => 'First marks lie :by higher than second marks on average; the true figure lies somewhere from :interval.',

@@ -15,7 +15,6 @@ const stage = (name) => async (page) => {
 };
 const views = {
     today: ['coordinator', async () => {}],
-    rubrics: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); }],
     rubric: ['coordinator', async (page) => { await page.goto(`${address}/rubrics`); await page.getByRole('link', { name: 'Group presentation' }).click(); await page.locator('summary').first().click(); }],
     plan: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Field record: the harbour walk' }).first().click(); }],
     collect: ['coordinator', stage('Collect')],
@@ -27,6 +26,7 @@ const views = {
     desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); await page.locator('[data-desk][data-ready]').waitFor(); await page.locator('.script').focus(); await page.keyboard.press('.'); await page.waitForTimeout(600); }],
     moderate: ['coordinator', stage('Moderate')],
     sample: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Map study' }).first().click(); await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Moderate ,/ }).click(); await page.getByRole('link', { name: 'Draw the sample' }).click(); }],
+    alike: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT110/ }).click(); await page.getByRole('link', { name: 'Are we marking alike?' }).click(); await page.getByRole('link', { name: /^Commentary/ }).click(); }],
     settle: ['tutor', async (page) => { await stage('Moderate')(page); await page.locator('table .code').first().click(); }],
     release: ['coordinator', stage('Release')],
     result: ['student', async (page) => { await page.getByRole('link', { name: /^Read it/ }).first().click(); }],

@@ -80,7 +80,7 @@ final class IntervalsTest extends TestCase
     {
         $true = $this->figures(Report::of($this->cohort(40_000), [40.0, 50.0, 60.0, 70.0], 5));
         foreach ([10 => [0.93, 0.97, ['mean_difference', 'ICC1', 'ICC3', 'ICC1k']], 30 => [0.90, 0.985, [
-            'kappa', 'kappa_weighted', 'alpha_ordinal', 'alpha_interval', 'alpha_ratio',
+            'kappa', 'kappa_weighted', 'alpha_nominal', 'alpha_ordinal', 'alpha_interval', 'alpha_ratio',
         ]]] as $pairs => [$least, $most, $keys]) {
             $held = array_fill_keys($keys, 0);
             for ($round = 0; $round < 400; $round++) {
