@@ -39,8 +39,10 @@ final readonly class BlindMarks
     /** What the marks are now, so that figures worked out from others, or in another form, are known to be old. */
     public static function digest(Assignment $assignment, int $form): string
     {
-        $marks = DB::table('marks')->where('assignment_id', $assignment->id)->where('counts', true)
-            ->selectRaw('COUNT(*) AS n, SUM(lock_version) AS versions, MAX(updated_at) AS at')->first();
+        // Whatever changes a finished mark opens it first and finishes it anew, later.
+        $marks = DB::table('marks')->where('assignment_id', $assignment->id)
+            ->whereIn('counting_seat', [Seat::First, Seat::Second])
+            ->selectRaw('COUNT(done_at) AS n, SUM(UNIX_TIMESTAMP(done_at)) AS done, SUM(total) AS total')->first();
         $scripts = DB::table('scripts')->where('assignment_id', $assignment->id)
             ->selectRaw('SUM(late) AS late, SUM(sampled = ?) AS sampled', ['in'])->first();
         $rest = [$form, $assignment->bands, $assignment->scheme->toArray(), Membership::query()

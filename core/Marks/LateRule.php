@@ -105,9 +105,14 @@ final readonly class LateRule
         $taken = $this->inPercent
             ? $mark->multipliedBy($this->amount)->multipliedBy($units)->dividedBy(100)
             : BigRational::of($this->amount)->multipliedBy($units);
-        $left = BigRational::max($mark->minus($taken), 0);
 
-        return BigRational::max($left, BigRational::min($mark, $this->floor));
+        return self::lower($mark, $taken, $this->floor);
+    }
+
+    /** So much less: never below 0, and never below the floor for a mark that was above it, nor raised to it. */
+    public static function lower(BigRational $mark, BigRational $taken, BigDecimal $floor): BigRational
+    {
+        return BigRational::max($mark->minus($taken), 0, BigRational::min($mark, $floor));
     }
 
     /** How a late mark was lowered, for its working. */

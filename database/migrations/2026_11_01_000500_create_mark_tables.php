@@ -58,7 +58,8 @@ return new class extends Migration
             $table->unique(['script_id', 'counting_seat', 'seat_number']);
             $table->unique(['script_id', 'counting_marker_id']);
             $table->unique(['script_id', 'seat', 'holding_marker_id']);
-            $table->index(['assignment_id', 'counting_seat', 'marker_id']);
+            // With all that says whether figures on marking alike are old, so that no mark has to be read for it.
+            $table->index(['assignment_id', 'counting_seat', 'marker_id', 'done_at', 'total'], 'marks_of_assignment_index');
             $table->index(['marker_id', 'done_at']);
             // All that a queue is counted and stepped by, so that no mark has to be read for it.
             $table->index(['marker_id', 'assignment_id', 'put_away_at', 'queue_place', 'done_at'], 'marks_queue_index');

@@ -174,3 +174,29 @@ test('everyone settles one script in the same second, some are killed on the way
     expect(came.done).toBeGreaterThan(5);
     expect(came.killed).toBeGreaterThan(3);
 });
+
+test('a harsh marker is found and corrected: looked at, asked for, approved by another, taken back', async ({ browser }) => {
+    const page = await signedIn(browser, 'maren.oduya');
+    await page.goto('/modules');
+    await page.getByRole('link', { name: /HT110/ }).click();
+    await page.getByRole('link', { name: 'Are we marking alike?' }).click();
+    await page.getByRole('link', { name: /^Commentary/ }).click();
+    await expect(page.getByText(/^Gethin Prosser marks \d+\.\d marks harsher than the others\. Teodor Ilves’s marks fall within a sitting\.$/)).toBeVisible();
+    await page.getByRole('link', { name: 'Corrections', exact: true }).click();
+    await page.getByLabel('One marker’s severity taken out').check();
+    await page.getByLabel('Whose severity').selectOption('Gethin Prosser');
+    await page.getByRole('button', { name: 'See what it would do' }).click();
+    await expect(page.getByText(/^It moves \d+ marks\./)).toBeVisible();
+    await page.getByLabel('Why').fill('On scripts that two marked, these lie far below all others.');
+    await page.getByRole('button', { name: 'Ask for it' }).click();
+    await expect(page.getByText('You asked for this correction, so someone else decides on it')).toBeVisible();
+    const other = await signedIn(browser, 'hanne.villadsen-okoro');
+    await other.goto('/');
+    await other.getByRole('row', { name: /A correction of marks that someone else asked for/ }).getByRole('link').last().click();
+    await other.getByRole('button', { name: 'Approve' }).click();
+    await expect(other.getByText('approved: it moves marks')).toBeVisible();
+    await other.getByText('Take it back').first().click();
+    await other.getByLabel('Why it is taken back').fill('We mark those scripts anew instead.');
+    await other.getByRole('button', { name: 'Take it back' }).click();
+    await expect(other.getByText('It moves no mark.')).toBeVisible();
+});
