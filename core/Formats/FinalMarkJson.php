@@ -58,7 +58,8 @@ final class FinalMarkJson
         $scaling = self::scaling($asked, $settled, $in);
         $bands = self::bands($asked, $in);
         $in->throwFaults();
-        $found = (new FinalSteps($max, $scaling, $factor, $off, $floor, $tooLong, $cap, $by))->of($settled, max(0, min(6, $decimals)));
+        $steps = new FinalSteps($max, $scaling, $factor, $off, $floor, $tooLong, $cap, $by);
+        $found = $steps->of($settled, max(0, min(6, $decimals)));
         $band = null;
         foreach ($bands as ['title' => $title, 'from' => $from]) {
             $band = $found['mark']->isGreaterThanOrEqualTo($from) ? $title : $band;
