@@ -71,7 +71,7 @@ final class CohortSeeder
         $module = Module::query()->create(['code' => 'HT110', 'title' => 'Reading the Shore']);
         [$other, $markers, $students] = $this->people($module, $demo);
         $rubric = app(AddRubric::class)(
-            Draft::of(['title' => 'Source commentary, year 1'] + $this->rubric), $this->coordinator, $module,
+            Draft::of(['title' => 'One document, year 1'] + $this->rubric), $this->coordinator, $module,
         );
         $assignment = app(SaveAssignment::class)($module, null, [
             'title' => 'Commentary: one document from the shore',

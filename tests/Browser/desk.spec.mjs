@@ -260,10 +260,9 @@ test('what is dictated goes where the cursor was, and is saved; a recogniser tha
 });
 
 test('pages of a PDF: drawn on, zoomed, turned, searched, and the comment is found there again', async ({ browser }) => {
-    const { who, mark, done } = JSON.parse(execFileSync('php', ['tests/Browser/pages.php']));
+    const { who, mark } = JSON.parse(execFileSync('php', ['tests/Browser/pages.php']));
     const desk = await signedIn(browser, who);
     await desk.goto(`/desk/${mark}`);
-    done && expect(await open(desk)).toBe(true);
     await ready(desk);
     await desk.getByRole('button', { name: 'pages', exact: true }).click();
     await expect(desk.locator('.pdf-page canvas').first()).toBeVisible();
@@ -293,12 +292,6 @@ test('pages of a PDF: drawn on, zoomed, turned, searched, and the comment is fou
     await desk.locator('#note-list').getByText('This stands on the page.').click();
     await expect(desk.locator('.page-mark[aria-current]')).toBeVisible();
 });
-
-/** Opens a finished mark again where that is still possible. */
-async function open(desk) {
-    await desk.getByRole('button', { name: 'Open it again' }).click();
-    return (await desk.getByRole('button', { name: 'Open it again' }).count()) === 0;
-}
 
 test('by touch, on a tablet: the pin moves, words are commented on', async ({ browser }) => {
     const page = await atTheDesk(browser, 'lin.hui', { viewport: { width: 1024, height: 768 }, hasTouch: true });

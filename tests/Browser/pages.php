@@ -3,9 +3,10 @@
 declare(strict_types=1);
 
 /*
- * For tests in a browser: whose desk shows the pages of one of the demo's PDFs, an unfinished mark before a finished.
+ * For tests in a browser: whose desk shows the pages of one of the demo's PDFs, with a mark that is not done.
  */
 
+use App\Actions\Mark\StoreStandings;
 use App\Models\Mark;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
@@ -18,6 +19,11 @@ $mark = Mark::counting()->with('marker')
     ->whereHas('script', fn ($script) => $script->whereIn('student_id', $authors->select('id'))
         ->whereRelation('assignment', 'title', 'Essay: A living from the edge')->whereDoesntHave('settlement'))
     ->orderByRaw('done_at IS NOT NULL')->orderBy('id')->firstOrFail();
-echo json_encode([
-    'who' => strtok((string) $mark->marker->email, '@'), 'mark' => $mark->public_id, 'done' => $mark->isDone(),
-], JSON_THROW_ON_ERROR);
+if ($mark->isDone()) {
+    // Which scripts are finished is drawn anew with each demo.
+    $mark->update(['done_at' => null, 'total' => null]);
+    app(StoreStandings::class)([$mark->script_id]);
+}
+echo json_encode(
+    ['who' => strtok((string) $mark->marker->email, '@'), 'mark' => $mark->public_id], JSON_THROW_ON_ERROR,
+);
