@@ -29,9 +29,6 @@ final class AlikeFigures
     /** So many scripts are shown one by one. */
     private const FURTHEST = 20;
 
-    /** Bins of the distribution of marks are this wide. */
-    private const BIN = 5;
-
     public function of(Assignment $assignment): AgreementReport
     {
         $digest = BlindMarks::digest($assignment, self::FORM);
@@ -137,7 +134,7 @@ final class AlikeFigures
                 'stands_out' => $lies[$id]['out'] ?? false,
                 'spread' => $spread->ratio, 'spread_interval' => $spread->interval,
                 'marks' => count($own), 'mean' => $own === [] ? null : array_sum($own) / count($own),
-                'bands' => $this->bands($own, $boundaries), 'bins' => $this->bins($own),
+                'bands' => $this->bands($own, $boundaries),
                 'drift' => $drift === null ? null : [
                     'marks' => $drift->marks, 'sittings' => $drift->sittings, 'slope' => $drift->slope,
                     'interval' => $drift->interval, 'p' => $falls[$id] ?? null,
@@ -195,20 +192,6 @@ final class AlikeFigures
         $counts = array_fill(0, count($boundaries) + 1, 0);
         foreach ($marks as $mark) {
             $counts[Bands::of($mark, $boundaries)]++;
-        }
-
-        return array_values($counts);
-    }
-
-    /**
-     * @param  list<float>  $marks
-     * @return list<int> how many from 0, 5, 10 … on
-     */
-    private function bins(array $marks): array
-    {
-        $counts = array_fill(0, intdiv(100, self::BIN) + 1, 0);
-        foreach ($marks as $mark) {
-            $counts[(int) floor($mark / self::BIN)]++;
         }
 
         return array_values($counts);

@@ -29,11 +29,10 @@ final readonly class AlikeReader
         $ids = array_column($report->figures['markers'], 'id');
         $names = [];
         if ($seesAll) {
-            foreach (
-                User::query()->whereKey(array_map(fn (string $id) => (int) substr($id, 1), $ids))
-                    ->get(['id', 'name']) as $one
-            ) {
-                $names["m{$one->id}"] = $one->name;
+            $people = User::query()->toBase()->whereIn('id', array_map(fn (string $id) => (int) substr($id, 1), $ids))
+                ->pluck('name', 'id');
+            foreach ($people as $id => $name) {
+                $names["m{$id}"] = (string) $name;
             }
         } else {
             $others = array_values(array_diff($ids, [$self]));

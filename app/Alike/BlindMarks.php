@@ -6,7 +6,6 @@ namespace App\Alike;
 
 use App\Models\Assignment;
 use App\Models\Mark;
-use App\Models\Membership;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Agreement\Completion;
 use YoungHarbor\Core\Agreement\MarkedScript;
@@ -36,19 +35,20 @@ final readonly class BlindMarks
     ) {
     }
 
-    /** What the marks are now, so that figures worked out from others, or in another form, are known to be old. */
+    /**
+     * What the marks are now, so that figures worked out from others, or in another form, are known to be old. A change
+     * of section or of lateness alone is taken up with the next mark.
+     */
     public static function digest(Assignment $assignment, int $form): string
     {
         // Whatever changes a finished mark opens it first and finishes it anew, later.
         $marks = DB::table('marks')->where('assignment_id', $assignment->id)
             ->whereIn('counting_seat', [Seat::First, Seat::Second])
             ->selectRaw('COUNT(done_at) AS n, SUM(UNIX_TIMESTAMP(done_at)) AS done, SUM(total) AS total')->first();
-        $scripts = DB::table('scripts')->where('assignment_id', $assignment->id)
-            ->selectRaw('SUM(late) AS late, SUM(sampled = ?) AS sampled', ['in'])->first();
-        $rest = [$form, $assignment->bands, $assignment->scheme->toArray(), Membership::query()
-            ->where('module_id', $assignment->module_id)->max('updated_at')];
 
-        return hash('sha256', (string) json_encode([(array) $marks, (array) $scripts, $rest]));
+        return hash('sha256', (string) json_encode(
+            [(array) $marks, $form, $assignment->bands, $assignment->scheme->toArray()],
+        ));
     }
 
     public static function of(Assignment $assignment): self

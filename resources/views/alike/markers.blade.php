@@ -5,12 +5,21 @@
     $reach = ceil($reach / 5) * 5;
     $x = fn ($marks) => round(160 + 150 * max(-1, min(1, $marks / $reach)), 1);
     $component = null;
+    // Of a large team those who stand out, unless every marker is asked for.
+    $rows = count($markers) <= 20 || request('markers') === 'all' ? $markers : array_values(array_filter(
+        $markers, fn ($one) => $one['stands_out'] || ($one['drift']['falls'] ?? false) || $one['id'] === $reader->self,
+    ));
+    $rest = count($markers) - count($rows);
 @endphp
+@if ($rest > 0)
+    <p class="mb-2">{{ $rows === [] ? "Of {$rest} markers nobody stands out." : "{$rest} others do not stand out." }}
+        <a href="{{ route('alike.show', [$assignment, 'markers' => 'all']) }}">Every marker</a></p>
+@endif
 @if ($figures['sets'] > 1 || ! $figures['connected'])
     <p class="notice">{{ $figures['sets'] > 1 ? "Markers fall into {$figures['sets']} sets that share no script with each other: each is compared within its set only."
         : 'Some markers share no script with others: nothing compares them.' }}</p>
 @endif
-<div class="sheet scroll"><table class="table stacked">
+@if ($rows !== [])<div class="sheet scroll"><table class="table stacked">
     <thead><tr><th>Marker</th><th class="num">First marks</th><th class="num">Shared</th>
         <th><svg width="320" height="14" role="img" aria-label="harsher to the left, more generous to the right, in marks">
             @foreach ([[-$reach, 'start'], [0, 'middle'], [$reach, 'end']] as [$m, $anchor])<text x="{{ $x($m) }}" y="11"
@@ -18,7 +27,7 @@
                 : ($m < 0 ? '−' : '+').abs($m) }}</text>@endforeach</svg></th>
         <th>Beside the others</th><th class="num">Spread</th><th></th></tr></thead>
     <tbody>
-        @foreach ($markers as $marker)
+        @foreach ($rows as $marker)
             @php $open = $reader->seesWorkOf($marker['id']); @endphp
             @if ($figures['sets'] > 1 && $component !== $marker['component'])
                 @php $component = $marker['component']; @endphp
@@ -52,7 +61,7 @@
             </tr>
         @endforeach
     </tbody>
-</table></div>
+</table></div>@endif
 <p class="hint mt-1 max-w-[46rem]">Beside the others: how far a marker’s marks lie, on the scripts that link them with others, from the mean of the
     others who do not stand out, by least squares; the range holds the true figure 95 times in 100. Who stands out (◆) is judged over
     all markers together, so that where nobody differs one is called different in 5 of 100 assignments. It cannot tell a marker who is harsh on some scripts and lenient on
