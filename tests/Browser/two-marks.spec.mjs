@@ -181,7 +181,9 @@ test('a harsh marker is found and corrected: looked at, asked for, approved by a
     await page.getByRole('link', { name: /HT110/ }).click();
     await page.getByRole('link', { name: 'Are we marking alike?' }).click();
     await page.getByRole('link', { name: /^Commentary/ }).click();
-    await expect(page.getByText(/^Gethin Prosser marks \d+\.\d marks harsher than the others\. Teodor Ilves’s marks fall within a sitting\.$/)).toBeVisible();
+    // Once in twenty demos someone else is named too: that is what the alarm allows.
+    await expect(page.getByText(/Gethin Prosser marks \d+\.\d marks harsher than the others\./)).toBeVisible();
+    await expect(page.getByText(/Teodor Ilves’s marks fall within a sitting\./)).toBeVisible();
     await page.getByRole('link', { name: 'Corrections', exact: true }).click();
     await page.getByLabel('One marker’s severity taken out').check();
     await page.getByLabel('Whose severity').selectOption('Gethin Prosser');
