@@ -44,7 +44,7 @@ final readonly class BlindMarks
         // Whatever changes a finished mark opens it first and finishes it anew, later.
         $marks = DB::table('marks')->where('assignment_id', $assignment->id)
             ->whereIn('counting_seat', [Seat::First, Seat::Second])
-            ->selectRaw('COUNT(done_at) AS n, SUM(UNIX_TIMESTAMP(done_at)) AS done, SUM(total) AS total')->first();
+            ->selectRaw('COUNT(done_at) AS n, MAX(done_at) AS last, SUM(total) AS total')->first();
 
         return hash('sha256', (string) json_encode(
             [(array) $marks, $form, $assignment->bands, $assignment->scheme->toArray()],
