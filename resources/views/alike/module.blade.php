@@ -8,7 +8,7 @@
     @if ($rows === [])
         <x-empty title="No mark is done yet">What this page says comes from finished marks of the module’s assignments.</x-empty>
     @else
-        <div class="sheet scroll mb-6"><table class="table stacked">
+        <div class="sheet scroll mb-6"><table class="table stacked wrapped">
             <thead><tr><th>Assignment</th><th class="num">First marks</th><th class="num">Marked twice, blind</th>
                 <th class="num">First less second</th><th class="num">95 in 100 between</th><th class="num">Within tolerance</th>
                 <th class="num">Near bands, beyond chance</th><th>Stands out</th></tr></thead>

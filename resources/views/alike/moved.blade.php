@@ -21,7 +21,8 @@
         <thead><tr><th>Band</th><th class="num">Before</th><th class="num">After</th><th></th></tr></thead>
         <tbody>@foreach ($bands as $name => $one)
             <tr><td>{{ $name }}</td><td class="num">{{ $one['before'] }}</td><td class="num font-bold">{{ $one['after'] }}</td>
-                <td><svg width="200" height="16" aria-hidden="true"><rect class="bar-rest" x="0.5" y="1" height="6"
+                <td><svg viewBox="0 0 200 16" class="w-[100px] sm:w-[200px]" aria-hidden="true">
+                <rect class="bar-rest" x="0.5" y="1" height="6"
                     width="{{ round(198 * $one['before'] / $most, 1) }}" /><rect class="bar-part" x="0" y="9" height="6"
                     width="{{ round(198 * $one['after'] / $most, 1) }}" /></svg></td></tr>
         @endforeach</tbody></table></div>
