@@ -299,11 +299,17 @@ test('by touch, on a tablet: the pin moves, words are commented on', async ({ br
     const stop = page.locator('.rail').first().locator('.stop', { has: page.locator(`input[value="${value}"]`) });
     await stop.tap();
     await expect(stop.locator('input')).toBeChecked();
-    await saved(page); // the browser's own mouse events after a tap take a selection away: they are over then
-    await page.locator('article.text p').nth(1).evaluate((node) => {
-        const text = document.createTreeWalker(node, NodeFilter.SHOW_TEXT).nextNode();
-        getSelection().setBaseAndExtent(text, 0, text, 30);
-    });
+    await saved(page);
+    // The browser's own mouse events after a tap may come late and take a selection away: a finger would select again.
+    await expect(async () => {
+        await page.locator('article.text p').nth(1).evaluate((node) => {
+            const text = document.createTreeWalker(node, NodeFilter.SHOW_TEXT).nextNode();
+            getSelection().removeAllRanges();
+            getSelection().setBaseAndExtent(text, 0, text, 30);
+        });
+        await page.waitForTimeout(300);
+        await expect(page.locator('#offer')).toBeVisible({ timeout: 200 });
+    }).toPass();
     await page.locator('#offer').tap();
     await page.locator('#strip-body').fill('By finger.');
     await saved(page);
