@@ -20,20 +20,7 @@ final class Kappa
      */
     public static function of(array $pairs, array $weights, bool $squared): ?float
     {
-        $all = array_sum($weights);
-        $rows = $columns = [];
-        $observed = 0.0;
-        foreach ($pairs as $n => [$first, $second]) {
-            $rows[$first] = ($rows[$first] ?? 0.0) + $weights[$n];
-            $columns[$second] = ($columns[$second] ?? 0.0) + $weights[$n];
-            $observed += $weights[$n] * self::distance($first, $second, $squared);
-        }
-        $expected = 0.0;
-        foreach ($rows as $first => $row) {
-            foreach ($columns as $second => $column) {
-                $expected += $row * $column * self::distance($first, $second, $squared);
-            }
-        }
+        [$all, $observed, $expected] = self::table($pairs, $weights, $squared);
 
         return $all <= 0 || $expected <= 0 ? null : 1 - $observed * $all / $expected;
     }
@@ -62,24 +49,7 @@ final class Kappa
      */
     public static function error(array $pairs, array $weights, bool $squared): ?float
     {
-        $all = array_sum($weights);
-        $rows = $columns = [];
-        $observed = 0.0;
-        foreach ($pairs as $n => [$first, $second]) {
-            $rows[$first] = ($rows[$first] ?? 0.0) + $weights[$n];
-            $columns[$second] = ($columns[$second] ?? 0.0) + $weights[$n];
-            $observed += $weights[$n] * self::distance($first, $second, $squared);
-        }
-        $byRow = $byColumn = [];
-        $expected = 0.0;
-        foreach ($rows as $first => $row) {
-            foreach ($columns as $second => $column) {
-                $far = self::distance($first, $second, $squared);
-                $byRow[$first] = ($byRow[$first] ?? 0.0) + $column * $far;
-                $byColumn[$second] = ($byColumn[$second] ?? 0.0) + $row * $far;
-                $expected += $row * $column * $far;
-            }
-        }
+        [$all, $observed, $expected, $byRow, $byColumn] = self::table($pairs, $weights, $squared);
         if ($expected <= 0) {
             return null;
         }
@@ -90,6 +60,32 @@ final class Kappa
                 - (self::distance($pair[0], $pair[1], $squared) * $all + $observed) / $expected,
             $pairs,
         ), $weights);
+    }
+
+    /**
+     * @param  list<array{int, int}>  $pairs
+     * @param  list<float>  $weights
+     * @return array{float, float, float, array<int, float>, array<int, float>} all, observed, expected, by row, by column
+     */
+    private static function table(array $pairs, array $weights, bool $squared): array
+    {
+        $rows = $columns = $byRow = $byColumn = [];
+        $observed = $expected = 0.0;
+        foreach ($pairs as $n => [$first, $second]) {
+            $rows[$first] = ($rows[$first] ?? 0.0) + $weights[$n];
+            $columns[$second] = ($columns[$second] ?? 0.0) + $weights[$n];
+            $observed += $weights[$n] * self::distance($first, $second, $squared);
+        }
+        foreach ($rows as $first => $row) {
+            foreach ($columns as $second => $column) {
+                $far = self::distance($first, $second, $squared);
+                $byRow[$first] = ($byRow[$first] ?? 0.0) + $column * $far;
+                $byColumn[$second] = ($byColumn[$second] ?? 0.0) + $row * $far;
+                $expected += $row * $column * $far;
+            }
+        }
+
+        return [array_sum($weights), $observed, $expected, $byRow, $byColumn];
     }
 
     private static function distance(int $first, int $second, bool $squared): float
