@@ -15,16 +15,24 @@ use App\Policies\AssignmentPolicy;
  */
 final readonly class AlikeReader
 {
+    /** A marker sees what all gave together where it holds at least so many others and so many of their marks. */
+    private const OTHERS = 2;
+
+    private const MARKS = 10;
+
     /**
+     * @param  bool  $waits  whether they see of their own marks only, since some of them are still to be made
      * @param  array<string, string>  $names  by the keys of markers
      */
-    private function __construct(public bool $seesAll, public string $self, private array $names)
-    {
+    private function __construct(
+        public bool $seesAll, public bool $waits, public string $self, private array $names,
+    ) {
     }
 
     public static function of(Assignment $assignment, User $person, AgreementReport $report): self
     {
-        $seesAll = app(AssignmentPolicy::class)->compareMarkers($person, $assignment);
+        $policy = app(AssignmentPolicy::class);
+        $seesAll = $policy->compareMarkers($person, $assignment);
         $self = "m{$person->id}";
         $ids = array_column($report->figures['markers'], 'id');
         $names = [];
@@ -37,17 +45,40 @@ final readonly class AlikeReader
         } else {
             $others = array_values(array_diff($ids, [$self]));
             foreach ($others as $n => $id) {
-                $names[$id] = 'Another marker'.(count($others) > 1 ? ' '.($n + 1) : '');
+                $names[$id] = __('alike.another').(count($others) > 1 ? ' '.($n + 1) : '');
             }
             $names[$self] = 'You';
         }
 
-        return new self($seesAll, $self, $names);
+        return new self(
+            $seesAll, ! $seesAll && ! $policy->seeHowOthersMark($person, $assignment), $self, $names,
+        );
     }
 
     public function name(string $marker): string
     {
         return $this->names[$marker] ?? 'someone who left';
+    }
+
+    /** Beside a single script, whose own page names people: there a number would tell whose figures are whose. */
+    public function nameBesideScript(string $marker): string
+    {
+        return $this->seesAll || $marker === $this->self ? $this->name($marker) : __('alike.another');
+    }
+
+    /**
+     * Whether the marks of all markers together may be shown: to a marker not where they would tell what one other gave.
+     *
+     * @param  list<array<string, mixed>>  $markers
+     */
+    public function seesTotals(array $markers): bool
+    {
+        if ($this->seesAll || $this->waits) {
+            return $this->seesAll;
+        }
+        $others = array_filter($markers, fn (array $one) => $one['id'] !== $this->self && $one['marks'] > 0);
+
+        return count($others) >= self::OTHERS && array_sum(array_column($others, 'marks')) >= self::MARKS;
     }
 
     /** Whether counts, bands and the course of a marker's work may be shown. */

@@ -10,6 +10,7 @@ use App\Models\AssignmentMarker;
 use App\Models\AssignmentModerator;
 use App\Models\Mark;
 use App\Models\User;
+use Illuminate\Auth\Access\Response;
 use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\SecondMarks;
 use YoungHarbor\Core\Marking\SecondView;
@@ -67,11 +68,24 @@ final class AssignmentPolicy
         );
     }
 
-    /** Looks at corrections, asks for them or decides on them; not while marks of their own are open. */
-    public function correct(User $user, Assignment $assignment): bool
+    /**
+     * Whether what others gave may be shown to them in figures: not while they have a mark to make themselves, since in
+     * a small team the figures tell single marks.
+     */
+    public function seeHowOthersMark(User $user, Assignment $assignment): bool
     {
-        return ($user->coordinates($assignment->module_id) || $this->moderates($user, $assignment))
-            && $this->compareMarkers($user, $assignment);
+        return $this->viewModeration($user, $assignment) && ! $this->hasOpenMarks($user, $assignment)
+            && ! $this->isStillToMarkBlind($user, $assignment);
+    }
+
+    /** Looks at corrections, asks for them or decides on them; not while marks of their own are open. */
+    public function correct(User $user, Assignment $assignment): Response
+    {
+        return match (true) {
+            ! $user->coordinates($assignment->module_id) && ! $this->moderates($user, $assignment) => Response::deny(),
+            ! $this->compareMarkers($user, $assignment) => Response::deny((string) __('corrections.own_marks_open')),
+            default => Response::allow(),
+        };
     }
 
     private function moderates(User $user, Assignment $assignment): bool

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 return [
     'title' => 'Are we marking alike?',
+    'another' => 'Another marker',
+    'waits' => 'You have marks to make here. Until they are made this page tells of your own marks only, so that none of yours rests on what others gave.',
+    'waits_row' => 'after your own marks',
     'interval' => ':low to :high',
     'basis' => '{0} No script here has two marks made without seeing the other; :firsts have a first mark.|{1} 1 script has two marks made without seeing the other, of :firsts with a first mark.|[2,*] :pairs scripts have two marks made without seeing the other, of :firsts with a first mark.',
     'weighted' => 'They are a sample, so each is weighted by 1 over its chance of being picked: the figures speak for all scripts, not for the ones that were chosen.',

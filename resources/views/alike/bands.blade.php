@@ -7,7 +7,9 @@
         $all['sum'] += $one['marks'] * $one['mean'];
         $all['bands'] = array_map(fn ($a, $b) => $a + $b, $all['bands'], $one['bands']);
     }
-    $lines = [['name' => $all['name'], 'n' => $all['n'], 'mean' => $all['sum'] / max(1, $all['n']), 'bands' => $all['bands'], 'total' => true]];
+    $lines = $reader->seesTotals($markers)
+        ? [['name' => $all['name'], 'n' => $all['n'], 'mean' => $all['sum'] / max(1, $all['n']), 'bands' => $all['bands'], 'total' => true]]
+        : [];
     // Of a large team those who stand out, unless every marker is asked for.
     $some = count($rows) > 12 && request('markers') !== 'all';
     foreach ($rows as $one) {
@@ -19,7 +21,7 @@
         $lines[] = ['name' => "{$one['module']}: {$one['title']}, results", 'n' => $one['results'], 'mean' => $one['mean'], 'bands' => $one['bands'], 'total' => false];
     }
 @endphp
-<div class="sheet scroll"><table class="table">
+@if ($lines === [])<p class="quiet">No first mark of yours is done here.</p>@else<div class="sheet scroll"><table class="table">
     <thead><tr><th></th><th class="num">Marks</th><th class="num">Mean</th>@foreach ($bands as $band)<th
         class="num">{{ $band->name }}</th>@endforeach</tr></thead>
     <tbody>@foreach ($lines as $line)
@@ -30,7 +32,7 @@
                     class="bar-part" x="{{ round(56 - 56 * $count / max(1, $line['n']), 1) }}" y="1" height="6"
                     width="{{ round(56 * $count / max(1, $line['n']), 1) }}" /></svg></td>
             @endforeach</tr>
-    @endforeach</tbody></table></div>
+    @endforeach</tbody></table></div>@endif
 @if ($some && $reader->seesAll)<p class="mt-1"><a href="{{ route('alike.show', [$assignment, 'markers' => 'all']) }}#bands">every
     marker</a></p>@endif
 <p class="hint mt-1 max-w-[46rem]">{{ $earlier === [] && $reader->seesAll ? 'Earlier cohorts stand here where the assignment was copied from theirs and at least '.App\Alike\EarlierCohorts::LEAST.' results were released. ' : '' }}Markers

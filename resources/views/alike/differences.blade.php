@@ -48,8 +48,8 @@
         <tbody>@foreach ($furthest as $pair)
             @php [$first, $second] = $pair['marks']; $apart = $first - $second; $far = abs($apart) > $figures['tolerance']; @endphp
             <tr><td><a class="code" href="{{ route('moderate.show', $pair['key']) }}">{{ $pair['code'] }}</a></td>
-                <td data-label="First marker">{{ $reader->name($pair['markers'][0]) }}</td>
-                <td data-label="Second marker">{{ $reader->name($pair['markers'][1]) }}</td>
+                <td data-label="First marker">{{ $reader->nameBesideScript($pair['markers'][0]) }}</td>
+                <td data-label="Second marker">{{ $reader->nameBesideScript($pair['markers'][1]) }}</td>
                 <td class="num" data-label="First mark">{{ AlikeWords::marks($first) }}</td>
                 <td class="num" data-label="Second mark">{{ AlikeWords::marks($second) }}</td>
                 <td><svg width="300" height="18" aria-hidden="true"><line x1="10" x2="290" y1="9" y2="9" stroke="var(--rule)" />

@@ -18,12 +18,13 @@
                     $out = array_map(fn ($marker) => $reader->name($marker['id']).', '.($marker['stands_out']
                         ? ($marker['effect'] < 0 ? 'harsher' : 'more generous') : 'within a sitting'),
                         array_values(array_filter($figures['markers'], fn ($marker) => $reader->seesWorkOf($marker['id'])
-                        && ($marker['stands_out'] || ($marker['drift']['falls'] ?? false)))));
+                        && ! $reader->waits && ($marker['stands_out'] || ($marker['drift']['falls'] ?? false)))));
                 @endphp
                 <tr><td><a href="{{ route('alike.show', $one) }}">{{ $one->title }}</a></td>
                     <td class="num" data-label="First marks">{{ $figures['firsts'] }}</td>
                     <td class="num" data-label="Marked twice, blind">{{ $figures['pairs'] }}</td>
-                    @if ($enough)
+                    @if ($reader->waits)<td class="quiet" colspan="4">{{ __('alike.waits_row') }}</td>
+                    @elseif ($enough)
                         <td class="num" data-label="First less second">{{ AlikeWords::signed($f['mean_difference']) }}</td>
                         <td class="num whitespace-nowrap" data-label="95 in 100 between">{{ AlikeWords::signed($f['limit_low']) }} and {{
                             AlikeWords::signed($f['limit_high']) }}</td>
@@ -34,7 +35,7 @@
                     <td class="small">{{ $out === [] ? '–' : implode('; ', $out) }}</td></tr>
             @endforeach</tbody></table></div>
         <h2 class="mb-1">Beside the others, assignment by assignment</h2>
-        @if ($markers === [])<p class="quiet">You have no finished marks in this module.</p>@else
+        @if ($markers === [])<p class="quiet">You have no finished marks in this module, or marks still to make.</p>@else
             <div class="sheet scroll"><table class="table">
                 <thead><tr><th>Marker</th>@foreach ($rows as ['assignment' => $one])<th class="num whitespace-normal min-w-[130px]">{{
                     $one->title }}</th>@endforeach</tr></thead>

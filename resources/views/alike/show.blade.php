@@ -18,10 +18,14 @@
     @if ($figures['firsts'] === 0)
         <x-empty title="No mark is done yet">What this page says comes from finished marks. Come back when marking is under way.</x-empty>
     @else
-        <section class="mt-5 mb-6"><h2 class="mb-1">Markers</h2>
-            @include('alike.markers')
-        </section>
-        @if ($figures['pairs'] > 0)
+        @if ($reader->waits)
+            <p class="notice mt-3 mb-5 max-w-[46rem]">{{ __('alike.waits') }}</p>
+        @else
+            <section class="mt-5 mb-6"><h2 class="mb-1">Markers</h2>
+                @include('alike.markers')
+            </section>
+        @endif
+        @if ($figures['pairs'] > 0 && ! $reader->waits)
             <section class="mb-6"><h2 class="mb-1">Two marks on one script</h2>
                 @include('alike.differences')
             </section>
@@ -35,7 +39,7 @@
         <section class="mb-6" id="bands"><h2 class="mb-1">How marks lie</h2>
             @include('alike.bands')
         </section>
-        @if ($figures['pairs'] > 0)
+        @if ($figures['pairs'] > 0 && ! $reader->waits)
             <section class="mb-6"><h2 class="mb-1">Coefficients</h2>
                 @include('alike.coefficients')
             </section>

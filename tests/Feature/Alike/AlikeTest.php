@@ -138,7 +138,37 @@ final class AlikeTest extends TestCase
         $first->update(['marker_id' => $this->coordinator->id, 'done_at' => null, 'total' => null]);
         $this->actingAs($this->coordinator)->get(route('alike.show', $assignment))->assertOk()
             ->assertDontSee($this->tutors[1]->name)->assertDontSee($script->code);
-        $this->get(route('corrections.index', $assignment))->assertForbidden();
+        $this->get(route('corrections.index', $assignment))->assertForbidden()
+            ->assertSee('You have marks to make in this assignment');
+    }
+
+    public function test_whoever_has_marks_to_make_sees_figures_of_their_own_marks_only(): void
+    {
+        $assignment = $this->marked();
+        [$tutor, $other] = $this->tutors;
+        $totals = ['Beside the others', 'Two marks on one script', 'Coefficients', 'All markers', 'Furthest apart'];
+        $page = $this->actingAs($tutor)->get(route('alike.show', $assignment))->assertSee('Beside the others');
+        $page->assertDontSee('All markers'); // 8 marks of others: too few not to tell of one
+        $open = Mark::counting()->where('marker_id', $tutor->id)->firstOrFail();
+        $open->update(['done_at' => null, 'total' => null]);
+        $page = $this->get(route('alike.show', $assignment))->assertOk()->assertSee('You have marks to make here')
+            ->assertSee('Within a sitting')->assertSee('How marks lie');
+        foreach ($totals as $heading) {
+            $page->assertDontSee($heading);
+        }
+        $this->get(route('alike.module', $this->module))->assertOk()->assertSee('after your own marks')
+            ->assertDontSee('data-label="First less second"', false)->assertDontSee($other->name);
+    }
+
+    public function test_a_script_does_not_tell_whose_figures_are_whose(): void
+    {
+        $assignment = $this->marked(18);
+        $html = (string) $this->actingAs($this->tutors[0])->get(route('alike.show', $assignment))->assertOk()
+            ->assertSee('Another marker 2')->assertSee('All markers')->getContent();
+        $scripts = substr($html, (int) strpos($html, 'Those you marked, furthest apart first'));
+        $scripts = substr($scripts, 0, (int) strpos($scripts, '</table>'));
+        self::assertStringContainsString('Another marker<', $scripts);
+        self::assertDoesNotMatchRegularExpression('/Another marker \d/', $scripts);
     }
 
     public function test_nothing_marked_and_one_marker_alone_are_said(): void

@@ -32,7 +32,7 @@ final class AlikeModuleController extends Controller
             $reader = AlikeReader::of($assignment, $person, $report);
             $rows[] = ['assignment' => $assignment, 'figures' => $report->figures, 'reader' => $reader];
             foreach ($report->figures['markers'] as $one) {
-                if ($reader->seesWorkOf($one['id'])) {
+                if ($reader->seesWorkOf($one['id']) && ! $reader->waits) {
                     $markers[$one['id']]['name'] = $reader->name($one['id']);
                     $markers[$one['id']]['lies'][$assignment->id] = $one;
                 }
