@@ -47,6 +47,9 @@ final class ReleaseResults
     public function __invoke(Assignment $assignment, ?array $codes, User $by, ?int $expected = null): int
     {
         return DB::transaction(function () use ($assignment, $codes, $by, $expected): int {
+            // Before its scripts, so that no correction is approved while results it would move go out.
+            Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            $assignment->unsetRelation('corrections');
             $unsigned = array_map(
                 fn (Signature $one) => __("release.signature.{$one->value}"), $this->signOff->missing($assignment),
             );

@@ -36,6 +36,7 @@ final class HandOver
     public function __invoke(Assignment $assignment, string $code, Seat $seat, User $to, string $reason, User $by): void
     {
         DB::transaction(function () use ($assignment, $code, $seat, $to, $reason, $by): void {
+            Assignment::query()->lockForUpdate()->findOrFail($assignment->id); // always before its scripts
             $script = Script::query()->where('assignment_id', $assignment->id)->where('code', $code)->lockForUpdate()
                 ->first() ?? throw new Refused("There is no script {$code} here. Nothing was changed.");
             $mark = $script->mark($seat);
