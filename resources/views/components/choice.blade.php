@@ -1,4 +1,8 @@
 @props(['name', 'label', 'options', 'value' => null, 'hint' => null, 'locked' => null])
+@php
+    $chosen = $locked ? $value : old($name, $value);
+    $chosen = is_array($chosen) ? '' : (string) $chosen;
+@endphp
 <div class="field">
     <label class="label" for="f-{{ $name }}">{{ $label }}</label>
     @if ($locked)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endif
@@ -6,7 +10,7 @@
         aria-invalid="true" @enderror {{ $attributes }}>
         @foreach ($options as $key => $text)
             <option value="{{ $key }}"
-                @selected((string) ($locked ? $value : old($name, $value)) === (string) $key)>{{ $text }}</option>
+                @selected($chosen === (string) $key)>{{ $text }}</option>
         @endforeach
     </select>
     @error($name)<p class="error">{{ $message }}</p>@enderror

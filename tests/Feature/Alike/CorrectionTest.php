@@ -140,8 +140,12 @@ final class CorrectionTest extends TestCase
                 [['kind' => 'severity'], 'marker'], [['kind' => 'nothing'], 'kind'],
             ] as [$fields, $field]
         ) {
-            $this->get(route('corrections.index', [$assignment, ...$fields]))->assertSessionHasErrors($field);
+            $this->from(route('today'))->get(route('corrections.index', [$assignment, ...$fields]))
+                ->assertSessionHasErrors($field)->assertRedirect(route('corrections.index', $assignment));
         }
+        $this->followingRedirects()->get(route('corrections.index', [
+            $assignment, 'kind' => ['constant'], 'constant' => ['1'], 'factor' => ['1'], 'marker' => ['x'],
+        ]))->assertOk();
         $this->get(route('corrections.index', [$assignment, 'kind' => 'constant', 'constant' => '0']))
             ->assertSee('It moves no mark')->assertDontSee('Ask for it');
         $this->ask($assignment, ['kind' => 'constant', 'constant' => '3'])->assertSessionHasNoErrors();
@@ -215,6 +219,20 @@ final class CorrectionTest extends TestCase
         $this->actingAs($this->coordinator)->get(route('corrections.index', [
             $assignment, 'kind' => 'severity', 'marker' => User::factory()->create()->public_id,
         ]))->assertOk()->assertSee('someone who made first marks here');
+    }
+
+    public function test_whoever_is_not_of_the_team_or_of_another_module_reaches_none(): void
+    {
+        $assignment = $this->agreed();
+        $this->actingAs($this->coordinator);
+        $this->ask($assignment, ['kind' => 'constant', 'constant' => '5']);
+        $correction = Correction::query()->sole();
+        foreach ([$this->tutors[0], $this->students[0], User::factory()->create()] as $person) {
+            $this->actingAs($person)->get(route('corrections.index', $assignment))->assertForbidden();
+            $this->get(route('corrections.show', $correction))->assertForbidden();
+            $this->put(route('corrections.update', $correction), ['decision' => 'approve'])->assertForbidden();
+        }
+        self::assertSame(CorrectionState::Asked, $correction->refresh()->state);
     }
 
     public function test_it_is_refused_with_a_reason_and_asked_anew(): void

@@ -25,6 +25,12 @@ final class CorrectionRequest extends GuardedRequest
         return ['correct', $this->assignment()];
     }
 
+    /** What was asked for in the address is shown beside the form, not on the page that happened to lead here. */
+    protected function getRedirectUrl(): string
+    {
+        return $this->isMethod('get') ? route('corrections.index', $this->assignment()) : parent::getRedirectUrl();
+    }
+
     /** A minus as programs set it is a minus. */
     protected function prepareForValidation(): void
     {
