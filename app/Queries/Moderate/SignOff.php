@@ -9,6 +9,7 @@ use App\Enums\PackState;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\AssignmentModerator;
+use App\Models\Correction;
 use App\Models\Membership;
 use App\Models\SamplePack;
 use App\Models\User;
@@ -66,6 +67,25 @@ final class SignOff
         $user = isset($this->readers($assignment)[$key]) ? User::query()->where('public_id', $person)->first() : null;
 
         return $reader === null || $user === null ? null : [$reader, $user];
+    }
+
+    /**
+     * Corrections of marks that were approved after someone signed: what they signed for reads otherwise.
+     *
+     * @return array<string, int> by the kind of reader
+     */
+    public function correctedSince(Assignment $assignment): array
+    {
+        $approved = array_map(fn (Correction $one) => $one->decided_at, $assignment->approvedCorrections());
+        $since = [];
+        foreach (
+            SamplePack::query()->where('assignment_id', $assignment->id)->where('state', PackState::Signed)->get() as $pack
+        ) {
+            $n = count(array_filter($approved, fn ($at) => $at !== null && $pack->signed_at?->lte($at)));
+            $n === 0 || $since[$pack->reader->value] = max($n, $since[$pack->reader->value] ?? 0);
+        }
+
+        return $since;
     }
 
     /**

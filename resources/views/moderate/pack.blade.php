@@ -33,6 +33,15 @@
                         : 'agreed '.($marks['then'] ?? 'nothing').' then, '.($marks['now'] ?? 'nothing').' now'
                         }}</span>{{ $loop->last ? '.' : ';' }} @endforeach</div>
             @endif
+            @if ($corrections !== [])
+                <div class="notice mb-4"><b>{{ __('corrections.pack') }}</b>
+                    @foreach ($corrections as $one){{ __('corrections.pack_line', [
+                        'what' => $one->toCore()->what, 'how' => $one->inWords(), 'at' => LocalTime::shown($one->decided_at),
+                        ]) }}{{ match (true) {
+                            $pack->signed_at?->lte($one->decided_at) => __('corrections.since_signed'),
+                            $pack->sent_at?->lte($one->decided_at) => __('corrections.since_sent'), default => '',
+                        } }}{{ $loop->last ? '.' : ';' }} @endforeach</div>
+            @endif
             <h3 class="mb-1">The scripts</h3>
             @if ($gathering)
                 <form id="put" class="flex flex-wrap items-end gap-3 mb-3" method="post"

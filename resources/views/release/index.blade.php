@@ -9,6 +9,9 @@
                 @if (($n = $corrections[$state] ?? 0) > 0)<p class="notice">{{ trans_choice("corrections.release.{$state}", $n, [
                     'count' => $n]) }} <a href="{{ route('corrections.index', $assignment) }}">Corrections</a></p>@endif
             @endforeach
+            @foreach ($correctedSince as $reader => $n)<p class="notice">{{ trans_choice('corrections.release.since_signed', $n, [
+                'count' => $n, 'reader' => __("moderate.reader.{$reader}")]) }}
+                <a href="{{ route('packs.index', $assignment) }}">Packs</a></p>@endforeach
             <div class="panel py-1! mb-6">
                 @foreach ($check->locks as $lock)
                     <div class="lock">

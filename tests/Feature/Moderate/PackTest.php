@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace Tests\Feature\Moderate;
 
 use App\Actions\Moderate\OpenSettled;
+use App\Enums\CorrectionKind;
+use App\Enums\CorrectionState;
 use App\Enums\PackState;
 use App\Enums\Role;
 use App\Mail\PackSent;
 use App\Models\Assignment;
+use App\Models\Correction;
 use App\Models\PackScript;
 use App\Models\Result;
 use App\Models\SamplePack;
 use App\Models\Script;
 use App\Models\User;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Mail;
 use LogicException;
 use Tests\TestCase;
@@ -167,6 +171,32 @@ final class PackTest extends TestCase
             route('release.store', $assignment), ['which' => 'all', 'expected' => '6'],
         )->assertSessionHasNoErrors();
         self::assertSame(6, Result::query()->count());
+    }
+
+    public function test_a_correction_approved_later_is_shown_to_who_signed_and_before_release(): void
+    {
+        $assignment = $this->agreed();
+        $pack = $this->sent($assignment);
+        $approve = fn (string $constant): Correction => Correction::query()->create([
+            'assignment_id' => $assignment->id, 'kind' => CorrectionKind::Constant, 'constant' => $constant,
+            'factor' => '1', 'working' => [], 'reason' => 'The paper was too long.', 'state' => CorrectionState::Approved,
+            'asked_by' => $this->coordinator->id, 'decided_by' => $this->examiner->id, 'decided_at' => now(),
+        ]);
+        Carbon::setTestNow(now()->addHour());
+        $correction = $approve('2');
+        $this->actingAs($this->examiner)->get(route('packs.show', $pack))
+            ->assertSee('All marks corrected, 2 added, approved')->assertSee('since this was sent');
+        $this->actingAs($this->coordinator)->get(route('release.index', $assignment))
+            ->assertDontSee('was approved after');
+        Carbon::setTestNow(now()->addHour());
+        $this->actingAs($this->examiner)->post(route('packs.sign', $pack), [
+            'statement' => 'The marking is fair and well recorded.', 'sure' => '1',
+        ])->assertSessionHas('said');
+        Carbon::setTestNow(now()->addHour());
+        $correction->update(['decided_at' => now()]);
+        $this->get(route('packs.show', $pack))->assertSee('since this was signed');
+        $this->actingAs($this->coordinator)->get(route('release.index', $assignment))
+            ->assertSee('1 correction was approved after the external examiner signed');
     }
 
     public function test_a_moderator_of_the_team_signs_nothing_they_marked(): void

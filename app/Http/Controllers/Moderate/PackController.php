@@ -85,6 +85,7 @@ final class PackController extends Controller
         return view('moderate.pack', [
             'pack' => $pack, 'assignment' => $pack->assignment, 'scripts' => $scripts,
             'changed' => $pack->sent_at === null ? [] : $changes->of($pack, $scripts),
+            'corrections' => $pack->assignment->approvedCorrections(),
             'rubric' => isset($pack->document['rubric']) ? Rubric::fromArray($pack->document['rubric']) : null,
             'reads' => $pack->reader_id === $this->person($request)->id,
         ]);

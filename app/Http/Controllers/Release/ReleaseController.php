@@ -59,6 +59,7 @@ final class ReleaseController extends Controller
             'standings' => $standings, 'finals' => $finals,
             'corrections' => $assignment->corrections()->toBase()->groupBy('state')->selectRaw('state, COUNT(*) AS n')
                 ->pluck('n', 'state')->all(),
+            'correctedSince' => $signOff->correctedSince($assignment),
             'below' => $assignment->release->feedbackOnly
                 ? []
                 : $finals->filter(
