@@ -150,12 +150,12 @@ final class AlikeWords
     {
         return match (true) {
             $marker['linked'] === 0 => __('alike.unlinked'),
-            $marker['interval'] === null || $marker['linked'] < Spread::LEAST => trans_choice(
-                'alike.linked_few', $marker['linked'], ['count' => $marker['linked']],
-            ),
             $marker['stands_out'] => __($marker['effect'] < 0 ? 'alike.harsher' : 'alike.more_generous', [
                 'by' => self::marks(abs($marker['effect'])),
             ]),
+            $marker['interval'] === null || $marker['linked'] < Spread::LEAST => trans_choice(
+                'alike.linked_few', $marker['linked'], ['count' => $marker['linked']],
+            ),
             default => __('alike.like_others'),
         };
     }

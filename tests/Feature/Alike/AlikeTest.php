@@ -16,6 +16,7 @@ use App\Models\Mark;
 use App\Models\SampledScript;
 use App\Models\Script;
 use App\Models\User;
+use App\Wording\AlikeWords;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
 use YoungHarbor\Core\Agreement\Report;
@@ -158,6 +159,20 @@ final class AlikeTest extends TestCase
         }
         $this->get(route('alike.module', $this->module))->assertOk()->assertSee('after your own marks')
             ->assertDontSee('data-label="First less second"', false)->assertDontSee($other->name);
+    }
+
+    public function test_whoever_stands_out_on_few_scripts_is_told_by_how_much(): void
+    {
+        $marker = [
+            'linked' => 7, 'interval' => [-12.6, -2.3], 'effect' => -7.5, 'stands_out' => true, 'id' => 'm1',
+            'drift' => null,
+        ];
+        self::assertSame(
+            ['Ada marks 7.5 marks harsher than the others.'], AlikeWords::standOut([$marker], fn () => 'Ada'),
+        );
+        self::assertSame(
+            'shares 7 scripts with others: too few to say', AlikeWords::lie(['stands_out' => false] + $marker),
+        );
     }
 
     public function test_a_script_does_not_tell_whose_figures_are_whose(): void
