@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 use App\Actions\Collect\ReadWhatWasLost;
 use App\Actions\Moderate\DealWithOverdue;
+use App\Actions\Release\SendDueReleases;
+use App\Jobs\SendNoticesJob;
 use Illuminate\Support\Facades\Schedule;
 
 // Run by `php artisan schedule:work`, or by cron every minute: `php artisan schedule:run`.
 Schedule::call(fn () => app(ReadWhatWasLost::class)())->name('reading what was lost on the way to the worker')
     ->everyFiveMinutes();
 Schedule::call(fn () => app(DealWithOverdue::class)())->name('scripts that were to be settled by now')->hourly();
+Schedule::call(fn () => app(SendDueReleases::class)())->name('releases whose time has come')->everyMinute();
+Schedule::job(new SendNoticesJob)->everyMinute();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();
 Schedule::command('logbook:verify')->dailyAt('03:10');

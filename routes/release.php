@@ -11,6 +11,12 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('/assignments/{assignment}/release', [ReleaseController::class, 'index'])->name('release.index');
     Route::post('/assignments/{assignment}/release', [ReleaseController::class, 'store'])->name('release.store');
+    Route::get('/releases/{release}/progress', [ReleaseController::class, 'progress'])->name('releases.progress');
+    Route::put('/releases/{release}', [ReleaseController::class, 'update'])->name('releases.update');
+    Route::post('/assignments/{assignment}/release/mail', [ReleaseController::class, 'mailAgain'])->name('release.mail');
+    Route::post('/assignments/{assignment}/release/confirm', [ReleaseController::class, 'confirm'])
+        ->name('release.confirm');
+    Route::get('/scripts/{script}/preview', [ReleaseController::class, 'preview'])->name('release.preview');
     Route::post('/assignments/{assignment}/reveal', [ReleaseController::class, 'reveal'])->name('release.reveal');
     Route::post('/scripts/{script}/hold', [ReleaseController::class, 'hold'])->name('scripts.hold');
     Route::get('/results/{result}', [ResultController::class, 'show'])->name('results.show');

@@ -9,6 +9,7 @@ use App\Http\Controllers\ForgottenController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\MemberController;
 use App\Http\Controllers\ModuleController;
+use App\Http\Controllers\NoticeController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\RosterController;
 use App\Http\Controllers\SignInController;
@@ -41,6 +42,10 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/account', [AccountController::class, 'edit'])->name('account');
+    Route::get('/notices', [NoticeController::class, 'index'])->name('notices.index');
+    Route::post('/notices', [NoticeController::class, 'update'])->name('notices.update');
+    Route::get('/notices/{notice}', [NoticeController::class, 'show'])->name('notices.show');
+    Route::put('/account/mail', [AccountController::class, 'mail'])->name('account.mail');
     Route::put('/account/theme', [AccountController::class, 'theme'])->name('account.theme');
     Route::put('/account/password', [AccountController::class, 'password'])->middleware('throttle:choose-password')
         ->name('account.password');

@@ -67,7 +67,7 @@ final readonly class AlikeReader
     }
 
     /**
-     * Whether the marks of all markers together may be shown: to a marker not where they would tell what one other gave.
+     * Whether all marks together may be shown: to a marker not where they would tell what one other gave.
      *
      * @param  list<array<string, mixed>>  $markers
      */

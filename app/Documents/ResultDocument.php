@@ -34,9 +34,10 @@ use YoungHarbor\Core\Text\TextAnchor;
 final class ResultDocument
 {
     /**
+     * @param  bool  $withMark  or feedback alone for now
      * @return array{document: array<string, mixed>, mark: string|null, band: string|null} without a mark when the assignment gives feedback alone
      */
-    public function of(Script $script): array
+    public function of(Script $script, bool $withMark = true): array
     {
         $marked = $script->leadScript();
         $first = $marked->mark(Seat::First);
@@ -51,7 +52,7 @@ final class ResultDocument
         $said = $marked->marks->filter(fn (Mark $mark) => $settlement->feedback->has($mark->seat))
             ->sortBy(fn (Mark $mark) => array_search($mark->seat, Seat::cases(), true))->values();
 
-        $isMarked = ! $script->assignment->release->feedbackOnly;
+        $isMarked = $withMark && ! $script->assignment->release->feedbackOnly;
 
         return [
             'mark' => $isMarked ? (string) $final->mark : null,
@@ -92,6 +93,24 @@ final class ResultDocument
                 ),
             ],
         ];
+    }
+
+    /** Of what can change between writing a result and letting it out: the mark, its working, whose words go out. */
+    public function stamp(Script $script): string
+    {
+        $settlement = $script->leadScript()->settlement;
+        $final = $settlement === null ? null : $script->finalMark($this->rubric($script)->decimals ?? 0);
+
+        return hash('sha256', (string) json_encode([
+            $settlement?->id, $settlement?->feedback->toArray(), $settlement?->choices->toArray(),
+            (string) $final?->mark, $final?->working->toArray(), $script->current_handin_id, $script->held_reason,
+            $script->leadScript()->marks->map(fn (Mark $mark) => [$mark->id, (string) $mark->done_at])->all(),
+        ]));
+    }
+
+    private function rubric(Script $script): ?Rubric
+    {
+        return $script->leadScript()->mark(Seat::First)?->rubricVersion->toCore();
     }
 
     /**

@@ -111,6 +111,12 @@ enum LogEvent: string
     case ScriptLetGo = 'release.script-let-go';
     case ResultReleased = 'release.result-released';
     case ResultOpened = 'release.result-opened';
+    case ReleaseSet = 'release.set';
+    case ReleaseMoved = 'release.moved';
+    case ReleaseStopped = 'release.stopped';
+    case ReleaseOut = 'release.out';
+    case ReleaseRefused = 'release.refused';
+    case ResultsConfirmed = 'release.results-confirmed';
     case NamesRevealed = 'release.names-revealed';
     case GradeBookTaken = 'release.grade-book-taken';
     // The logbook itself

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Logbook;
 
 use App\Exceptions\LogbookBroken;
-use App\Models\LogbookLine;
 use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -24,6 +23,9 @@ use YoungHarbor\Core\Logbook\HeadKey;
  */
 final class Logbook
 {
+    /** Lines a statement. */
+    private const AT_ONCE = 500;
+
     private bool $isSealing = false;
 
     /** @var list<int> numbers of lines written here that no head was signed for yet */
@@ -44,6 +46,16 @@ final class Logbook
     /** Writes a line inside the transaction that makes the change, so that both stand or neither does. */
     public function write(Entry $entry): void
     {
+        $this->writeAll([$entry]);
+    }
+
+    /**
+     * Writes lines one after the other, likewise.
+     *
+     * @param  list<Entry>  $entries
+     */
+    public function writeAll(array $entries): void
+    {
         if (DB::transactionLevel() === 0) {
             throw new LogicException('The logbook is written in the transaction of the change it records.');
         }
@@ -53,27 +65,49 @@ final class Logbook
             $last = DB::table('logbook_head')->where('id', 1)->lockForUpdate()->sole();
         }
         $this->refuseBroken((int) $last->count);
-        $number = (int) $last->count + 1;
+        [$number, $hash] = [(int) $last->count, (string) $last->hash];
+        foreach (array_chunk($entries, self::AT_ONCE) as $some) {
+            $lines = $texts = [];
+            foreach ($some as $entry) {
+                [$content, $said] = $this->content($entry);
+                $number++;
+                $hash = Chain::link($hash, $number, Chain::contentHash($content));
+                $lines[] = [
+                    'number' => $number, 'hash' => $hash,
+                    ...array_map(
+                        fn (mixed $one) => is_array($one) ? json_encode($one, JSON_THROW_ON_ERROR) : $one, $content,
+                    ),
+                ];
+                foreach ($said as $field => $text) {
+                    $texts[] = ['number' => $number, 'field' => $field, ...$text];
+                }
+                $this->open[] = $number;
+            }
+            DB::table('logbook_lines')->insert($lines);
+            $texts === [] || DB::table('logbook_texts')->insert($texts);
+        }
+        DB::table('logbook_head')->where('id', 1)->update(['count' => $number, 'hash' => $hash]);
+        DB::afterCommit(function () use ($number, $hash): void {
+            $this->open = [];
+            $this->heads->advance($this->key->sign($number, $hash));
+        });
+    }
+
+    /**
+     * @return array{array<string, mixed>, array<string, array{salt: string, text: string}>} what is chained, and the texts beside it
+     */
+    private function content(Entry $entry): array
+    {
         $actor = $entry->by ?? Auth::user();
         $texts = array_map(fn (string $text) => ['salt' => Str::random(32), 'text' => $text], $entry->texts);
-        $content = [
+
+        return [[
             'at' => now('UTC')->format('Y-m-d H:i:s.u'), 'actor' => $actor instanceof User ? $actor->public_id : null,
             'module' => $entry->module?->public_id, 'assignment' => $entry->assignment?->public_id,
             'event' => $entry->event->value,
             'subject_kind' => $entry->subject?->kind, 'subject' => $entry->subject?->key, 'details' => $entry->details,
             'texts' => array_map(fn (array $text) => Chain::commitment($text['salt'], $text['text']), $texts),
-        ];
-        $hash = Chain::link($last->hash, $number, Chain::contentHash($content));
-        LogbookLine::query()->create(['number' => $number, 'hash' => $hash, ...$content]);
-        foreach ($texts as $field => $text) {
-            DB::table('logbook_texts')->insert(['number' => $number, 'field' => $field, ...$text]);
-        }
-        DB::table('logbook_head')->where('id', 1)->update(['count' => $number, 'hash' => $hash]);
-        $this->open[] = $number;
-        DB::afterCommit(function () use ($number, $hash): void {
-            $this->open = [];
-            $this->heads->advance($this->key->sign($number, $hash));
-        });
+        ], $texts];
     }
 
     public function head(): ?ChainHead

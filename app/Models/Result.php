@@ -20,6 +20,12 @@ use LogicException;
  * @property array<string, mixed> $document
  * @property string|null $mark null for feedback without a mark
  * @property string|null $band
+ * @property int|null $release_id
+ * @property int $version
+ * @property bool $provisional as it went out, until confirmed_at
+ * @property Carbon|null $confirmed_at when a board of examiners confirmed it
+ * @property string $what_changed and why, where it took the place of an earlier one
+ * @property Carbon|null $replaced_at when a corrected one took its place
  * @property int $released_by
  * @property Carbon $released_at
  * @property Carbon|null $first_opened_at
@@ -37,7 +43,8 @@ final class Result extends Model
     protected function casts(): array
     {
         return [
-            'document' => 'array', 'released_at' => 'datetime',
+            'document' => 'array', 'released_at' => 'datetime', 'provisional' => 'boolean', 'confirmed_at' => 'datetime',
+            'replaced_at' => 'datetime',
             'first_opened_at' => 'datetime', 'last_opened_at' => 'datetime',
         ];
     }
@@ -57,6 +64,11 @@ final class Result extends Model
     public function script(): BelongsTo
     {
         return $this->belongsTo(Script::class);
+    }
+
+    public function isProvisional(): bool
+    {
+        return $this->provisional && $this->confirmed_at === null;
     }
 
     /** The mark as it was released, at the decimals it was rounded to; null for feedback without a mark. */

@@ -162,11 +162,16 @@ final class Script extends Model
     }
 
     /**
+     * The one that holds; corrected ones took the place of others, which are kept.
+     *
      * @return HasOne<Result, $this>
      */
     public function result(): HasOne
     {
-        return $this->hasOne(Result::class);
+        $holding = $this->hasOne(Result::class);
+        $holding->whereNull('replaced_at');
+
+        return $holding;
     }
 
     /**

@@ -30,6 +30,8 @@ use Illuminate\Support\Carbon;
  * @property bool $is_admin
  * @property string $theme
  * @property array<string, mixed>|null $desk keys and layout of the desk
+ * @property bool $daily_mail one mail a day in place of one each
+ * @property bool $no_reminders
  * @property Carbon|null $joined_at
  * @property-read Collection<int, Membership> $memberships
  */
@@ -50,7 +52,7 @@ final class User extends Authenticatable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array'];
+        return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array', 'daily_mail' => 'boolean', 'no_reminders' => 'boolean'];
     }
 
     /** An e-mail address as accounts are known by it: one spelling each. */

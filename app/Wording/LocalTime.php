@@ -41,7 +41,7 @@ final class LocalTime
     }
 
     /**
-     * What was written in such a field, in UTC.
+     * What was written in such a field, in UTC; of a time that the clocks show twice, going back, the second.
      *
      * @throws InvalidArgumentException for a time that does not exist, as in the hour the clocks skip
      */
@@ -55,7 +55,26 @@ final class LocalTime
             throw new InvalidArgumentException('that time does not exist; the clocks skip it');
         }
 
-        return $local->startOfMinute()->utc();
+        $at = $local->startOfMinute()->utc();
+
+        return self::comesTwice($at) && ! self::isSecond($at) ? $at->addHour() : $at;
+    }
+
+    /** Whether the clocks show this time twice on that day, going back. */
+    public static function comesTwice(CarbonInterface $at): bool
+    {
+        return self::isSecond($at) || self::isSecond($at->copy()->addHour());
+    }
+
+    private static function isSecond(CarbonInterface $at): bool
+    {
+        return self::field($at) === self::field($at->copy()->subHour());
+    }
+
+    /** With seconds, for what happened to the second. */
+    public static function exact(CarbonInterface $at): string
+    {
+        return $at->copy()->setTimezone(self::zone())->format('D j M Y H:i:s');
     }
 
     public static function zone(): string

@@ -269,7 +269,7 @@ application_start() { # application_start WEB_PORT MAIL_PORT LOG_FOLDER: mail si
     export MAIL_MAILER=smtp MAIL_HOST=127.0.0.1 MAIL_PORT="$mail"
     in_background "$logs/mail-sink.log" php services/mail-sink/server.php "$mail" "$HARBOR_MAIL"
     # A worker ends by itself when it has grown; the next one takes over.
-    in_background "$logs/worker.log" bash -c 'while :; do php artisan queue:work --queue=default,low --tries=3 --backoff=5 --timeout=300 --sleep=1 --memory=256; sleep 1; done'
+    in_background "$logs/worker.log" bash -c 'while :; do php artisan queue:work --queue=soon,default,low --tries=3 --backoff=5 --timeout=300 --sleep=1 --memory=256; sleep 1; done'
     in_background "$logs/scheduler.log" php artisan schedule:work
     front_start "$web" "$inner" "$logs"
     # Not through artisan: the server it starts would not have these limits.

@@ -30,9 +30,10 @@ final readonly class ReadyCheck
      * @param  bool  $marksTwice  whether scripts, all or some, are marked a second time
      * @param  list<Signature>  $unsigned  signatures that are asked for and missing
      * @param  list<string>|null  $undecided  codes of those of which no sample has been drawn; null where none is drawn
+     * @param  list<string>  $talks  codes of those whose talk with the student is still to be had
      */
     public static function of(
-        array $standings, bool $marksTwice, ?array $undecided = null, array $unsigned = [],
+        array $standings, bool $marksTwice, ?array $undecided = null, array $unsigned = [], array $talks = [],
     ): self {
         $by = [];
         foreach ($standings as $code => $standing) {
@@ -70,6 +71,9 @@ final readonly class ReadyCheck
                 : $at(Standing::MarkedOnce, Standing::ToSettle),
         );
         $locks[] = new Lock(ReleaseObstacle::Held, $at(Standing::Held));
+        if ($talks !== []) {
+            $locks[] = new Lock(ReleaseObstacle::TalkOpen, $talks);
+        }
         if ($unsigned !== []) {
             $locks[] = new Lock(
                 ReleaseObstacle::NotSigned, array_map(fn (Signature $one) => $one->value, $unsigned),

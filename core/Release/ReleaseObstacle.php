@@ -18,6 +18,9 @@ enum ReleaseObstacle: string
     case NotSettled = 'not-settled';
     case Held = 'held';
 
+    /** A talk with its student was found to be needed: it goes out with the others unless it is held. */
+    case TalkOpen = 'talk-open';
+
     /** A signature is missing: no result goes out. */
     case NotSigned = 'not-signed';
 
@@ -28,6 +31,7 @@ enum ReleaseObstacle: string
             self::NotSharedOut => Stage::ShareOut,
             self::NotMarked => Stage::Mark,
             self::NoSecondMark, self::SampleNotDrawn, self::NotSettled, self::NotSigned => Stage::Moderate,
+            self::TalkOpen => Stage::Screen,
             self::Held => Stage::Release,
         };
     }

@@ -10,20 +10,90 @@ return new class extends Migration
 {
     public function up(): void
     {
+        Schema::create('releases', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('assignment_id')->constrained()->restrictOnDelete();
+            $table->json('scope')->comment('which results: all, by script code or by section');
+            $table->string('state', 20);
+            $table->dateTime('due_at')->nullable()->comment('when it is to go out; null: at once');
+            $table->boolean('provisional')->comment('until a board confirms');
+            $table->boolean('with_marks')->comment('or feedback alone, the marks with a later one');
+            $table->string('subject', 200);
+            $table->text('body')->comment('of the mail to each student, with placeholders');
+            $table->foreignId('made_by')->constrained('users')->restrictOnDelete();
+            $table->dateTime('beat_at')->nullable()->comment('when whoever prepares it last said so');
+            $table->dateTime('out_at')->nullable();
+            $table->unsignedInteger('chosen')->default(0)->comment('results that were to go out');
+            $table->unsignedInteger('released')->default(0);
+            $table->json('left_out')->comment('why, by script code');
+            $table->string('refused', 600)->nullable()->comment('why none of it went out');
+            $table->foreignId('stopped_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+            $table->index(['state', 'due_at']);
+        });
+        Schema::create('prepared_results', function (Blueprint $table): void {
+            $table->foreignId('release_id')->constrained()->cascadeOnDelete();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->uuid('public_id');
+            $table->json('document');
+            $table->decimal('mark', 7, 3)->nullable();
+            $table->string('band', 60)->nullable();
+            $table->char('stamp', 64)->comment('of what it was made from, so that a later change shows');
+            $table->primary(['release_id', 'script_id']);
+        });
         Schema::create('results', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();
-            $table->foreignId('script_id')->unique()->constrained()->restrictOnDelete();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->foreignId('release_id')->nullable()->constrained()->restrictOnDelete();
+            $table->unsignedSmallInteger('version')->default(1);
             $table->json('document')->comment('exactly what was released');
             $table->decimal('mark', 7, 3)->nullable()->comment('null: feedback without a mark');
             $table->string('band', 60)->nullable();
+            $table->boolean('provisional')->default(false)->comment('as it went out; until confirmed_at');
+            $table->dateTime('confirmed_at')->nullable()->comment('when a board of examiners confirmed it');
+            $table->text('what_changed')->default('')->comment('and why, where it took the place of an earlier one');
             $table->foreignId('released_by')->constrained('users');
             $table->dateTime('released_at');
+            $table->dateTime('replaced_at')->nullable()->comment('when a corrected one took its place');
             $table->dateTime('first_opened_at')->nullable();
             $table->dateTime('last_opened_at')->nullable();
             $table->unsignedInteger('openings')->default(0);
             $table->unsignedInteger('seconds_open')->default(0);
             $table->timestamps();
+            $table->unique(['script_id', 'version']);
+            // One that holds a script.
+            $table->unsignedBigInteger('holding_script_id')->nullable()
+                ->storedAs('if(replaced_at is null, script_id, null)');
+            $table->unique('holding_script_id');
+        });
+        Schema::create('notices', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('user_id')->constrained()->restrictOnDelete();
+            $table->foreignId('assignment_id')->nullable()->constrained()->restrictOnDelete();
+            $table->string('kind', 30);
+            $table->string('once', 100)->unique()->comment('what it tells of, so that it is told once');
+            $table->string('title', 300);
+            $table->string('link', 300)->comment('a path of this application');
+            $table->dateTime('read_at')->nullable();
+            $table->string('subject', 300)->default('');
+            $table->text('body')->nullable()->comment('of the mail; null when none is sent');
+            $table->string('mail', 10)->comment('where its mail is');
+            $table->dateTime('mail_from')->nullable()->comment('not before then');
+            $table->unsignedTinyInteger('tries')->default(0);
+            $table->dateTime('taken_at')->nullable()->comment('when a worker took its mail in hand');
+            $table->dateTime('sent_at')->nullable();
+            $table->string('failure', 500)->nullable();
+            $table->timestamps();
+            $table->index(['user_id', 'read_at']);
+            $table->index(['mail', 'mail_from']);
+            $table->index(['assignment_id', 'kind', 'mail']);
+        });
+        Schema::table('users', function (Blueprint $table): void {
+            $table->boolean('daily_mail')->default(false)->comment('one mail a day in place of one each; results come at once');
+            $table->boolean('no_reminders')->default(false);
         });
         Schema::create('logbook_lines', function (Blueprint $table): void {
             // No foreign keys: whom and what a line names is known by random ids, and may be erased.

@@ -30,6 +30,7 @@ use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\RecordOpening;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
+use App\Actions\Release\SetRelease;
 use App\Actions\Screen\AddFilesToBaseline;
 use App\Actions\Screen\AddToArchive;
 use App\Actions\Screen\AskDetector;
@@ -49,6 +50,7 @@ use App\Documents\Pdf;
 use App\Documents\ScriptText;
 use App\Enums\ConversationFinding;
 use App\Enums\HandInBy;
+use App\Enums\MailState;
 use App\Enums\Role;
 use App\Jobs\ReadDraftJob;
 use App\Models\Assignment;
@@ -57,6 +59,7 @@ use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Notice;
 use App\Models\RubricVersion;
 use App\Models\Script;
 use App\Models\TypedText;
@@ -64,11 +67,13 @@ use App\Models\User;
 use App\Models\WritingBaseline;
 use App\Models\WritingReport;
 use App\Queries\Collect\Cohort;
+use App\Release\ReleasePlan;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Seeder;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\Storage;
@@ -80,6 +85,7 @@ use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
+use YoungHarbor\Core\Release\Scope;
 use YoungHarbor\Core\Release\Settings as Release;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\Draft;
@@ -142,8 +148,11 @@ final class DatabaseSeeder extends Seeder
             $next = $this->open($rubrics['essay']);
             $this->arrangements($next);
             $this->proposeOne($essay);
+            $this->plannedRelease($essay);
             $this->planned($rubrics['walk']);
             $this->early($next);
+            // Mails of that time are not sent now.
+            Notice::query()->update(['mail' => MailState::Sent, 'sent_at' => DB::raw('created_at')]);
         } finally {
             Carbon::setTestNow();
             Auth::forgetUser();
@@ -805,6 +814,15 @@ final class DatabaseSeeder extends Seeder
                 ),
             );
         }
+    }
+
+    /** Results are to go out in the afternoon they are promised for, whatever is ready then. */
+    private function plannedRelease(Assignment $assignment): void
+    {
+        $this->at(-1, 17, $this->coordinator);
+        app(SetRelease::class)(
+            $assignment, new ReleasePlan(Scope::all(), $this->day(8, 16), true), $this->coordinator,
+        );
     }
 
     private function file(string $essay, string $format, string $author = '', string $white = ''): UploadedFile

@@ -2,6 +2,16 @@
     <x-slot:head><div class="heading">
         <h1>Today</h1><span class="of">{{ now(App\Wording\LocalTime::zone())->format('l j F Y') }}</span></div>
         </x-slot:head>
+    @if ($news->isNotEmpty())
+        <section class="mb-7"><div class="flex flex-wrap items-baseline gap-x-5 mb-2"><h2>New for you</h2>
+            <form class="ml-auto" method="post" action="{{ route('notices.update') }}">@csrf<button class="link">take all as read</button></form>
+            <a href="{{ route('notices.index') }}">all so far</a></div>
+            <ul class="sheet">@foreach ($news as $one)
+                <li class="notice-line"><a class="font-bold" href="{{ route('notices.show', $one) }}">{{ $one->title }}</a>
+                    <span class="quiet small">{{ $one->assignment?->module->code }}</span>
+                    <span class="quiet small ml-auto whitespace-nowrap">{{ App\Wording\LocalTime::shown($one->created_at) }}</span></li>
+            @endforeach</ul></section>
+    @endif
     @php([$waiting, $other] = collect($items)->partition(fn ($item) => $item->needsYou))
     @if ($items === [])
         <x-empty title="Nothing here yet">

@@ -20,9 +20,11 @@ use App\Models\GradeScale;
 use App\Models\MarkAttachment;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Notice;
 use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
+use App\Models\Release;
 use App\Models\Result;
 use App\Models\RosterImport;
 use App\Models\SamplePack;
@@ -185,7 +187,9 @@ trait Addresses
                 ->public_id,
             'criterion' => 'c1', 'form' => 'csv',
             'pack' => $this->pack($assignment)->public_id, 'code' => $script->code,
-            'result' => Result::query()->where('script_id', $script->id)->sole()->public_id,
+            'result' => Result::query()->where('script_id', $script->id)->whereNull('replaced_at')->sole()->public_id,
+            'release' => Release::query()->where('assignment_id', $assignment->id)->firstOrFail()->public_id,
+            'notice' => Notice::query()->where('user_id', $script->student_id)->firstOrFail()->public_id,
         ];
 
         return '/'.ltrim(

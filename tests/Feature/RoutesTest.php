@@ -23,7 +23,8 @@ final class RoutesTest extends TestCase
     /** Who may do what. "anyone" is everyone who is signed in; "own" stands for the one it belongs to. */
     private const RULES = [
         'today' => 'anyone', 'account' => 'anyone', 'help' => 'anyone', 'account.theme' => 'anyone',
-        'account.password' => 'anyone', 'sign-out' => 'anyone',
+        'account.password' => 'anyone', 'account.mail' => 'anyone', 'notices.index' => 'anyone',
+        'notices.update' => 'anyone', 'notices.show' => 'student', 'sign-out' => 'anyone',
         'modules.index' => 'anyone', 'modules.store' => 'admin',
         'modules.show' => 'coordinator tutor examiner student admin',
         'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
@@ -97,6 +98,8 @@ final class RoutesTest extends TestCase
         'moderate.preview' => 'coordinator tutor',
         'moderate.propose' => 'tutor', 'moderate.accept' => 'tutor',
         'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator',
+        'releases.progress' => 'coordinator', 'releases.update' => 'coordinator', 'release.mail' => 'coordinator',
+        'release.confirm' => 'coordinator', 'release.preview' => 'coordinator',
         'scripts.hold' => 'coordinator',
         'results.show' => 'coordinator student', 'results.reading' => 'student',
         'grade-book' => 'coordinator outsider', 'grade-book.show' => 'coordinator', 'grade-book.csv' => 'coordinator',

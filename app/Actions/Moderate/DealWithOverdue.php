@@ -86,7 +86,7 @@ final class DealWithOverdue
             foreach (
                 $isDecision ? $this->coordinators($assignment, $left) : $this->markers($left) as [$person, $theirs]
             ) {
-                Mail::to($person->email)->queue(
+                $person->no_reminders || Mail::to($person->email)->queue(
                     (
                         new SettleOverdue(
                             $assignment, $person,

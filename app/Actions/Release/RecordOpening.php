@@ -8,6 +8,7 @@ use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Models\Result;
+use App\Notices\Notices;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -15,7 +16,7 @@ use Illuminate\Support\Facades\DB;
  */
 final class RecordOpening
 {
-    public function __construct(private readonly Logbook $logbook)
+    public function __construct(private readonly Logbook $logbook, private readonly Notices $notices)
     {
     }
 
@@ -27,6 +28,7 @@ final class RecordOpening
                 // A line about a person carries no script code.
                 $this->logbook->write(Entry::of(LogEvent::ResultOpened)->on($stored->script->assignment));
             }
+            $this->notices->readBy($stored->script->student, "result:{$stored->public_id}");
             $stored->forceFill([
                 'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(),
                 'openings' => $stored->openings + 1,

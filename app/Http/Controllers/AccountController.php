@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChangePassword;
+use App\Actions\Account\ChooseMail;
 use App\Actions\Account\ChooseTheme;
+use App\Http\Requests\MailRequest;
 use App\Http\Requests\PasswordRequest;
 use App\Http\Requests\ThemeRequest;
 use App\Logbook\LogEvent;
@@ -14,7 +16,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 /**
- * A person's own settings: how pages look, and the password.
+ * A person's own settings: how pages look, which mails come, and the password.
  */
 final class AccountController extends Controller
 {
@@ -26,6 +28,13 @@ final class AccountController extends Controller
     public function theme(ThemeRequest $request, ChooseTheme $choose): RedirectResponse
     {
         $choose($request->person(), $request->validated('theme'));
+
+        return back()->with('said', 'Saved.');
+    }
+
+    public function mail(MailRequest $request, ChooseMail $choose): RedirectResponse
+    {
+        $choose($request->person(), $request->boolean('daily_mail'), $request->boolean('no_reminders'));
 
         return back()->with('said', 'Saved.');
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Enums\NoticeKind;
+use App\Models\Notice;
 use App\Queries\Today;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -13,10 +15,17 @@ use Illuminate\Http\Request;
  */
 final class TodayController extends Controller
 {
+    private const NEWS = 8;
+
     public function __invoke(Request $request, Today $today): View
     {
         $person = $this->person($request)->load('memberships.module');
 
-        return view('today', ['items' => $today->of($person), 'person' => $person]);
+        return view('today', [
+            'items' => $today->of($person), 'person' => $person,
+            // A result stands among what waits for its student until it is opened.
+            'news' => Notice::query()->where('user_id', $person->id)->whereNull('read_at')
+                ->where('kind', '<>', NoticeKind::Result)->with('assignment.module')->latest('id')->limit(self::NEWS)->get(),
+        ]);
     }
 }

@@ -69,6 +69,16 @@ final class SignOff
         return $reader === null || $user === null ? null : [$reader, $user];
     }
 
+    /** Whose signatures results still wait for, in words; null where none is missing. */
+    public function whyUnsigned(Assignment $assignment): ?string
+    {
+        $missing = $this->missing($assignment);
+
+        return $missing === [] ? null : 'results of this assignment wait for '.implode(
+            ' and ', array_map(fn (Signature $one) => __("release.signature.{$one->value}"), $missing),
+        ).' signature.';
+    }
+
     /**
      * Corrections of marks that were approved after someone signed: what they signed for reads otherwise.
      *

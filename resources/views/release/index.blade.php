@@ -24,7 +24,7 @@
                                 fill="{{ $lock->isOpen() ? 'none' : 'var(--signal)' }}"
                                 stroke="{{ $lock->isOpen() ? 'var(--kelp)' : 'var(--signal)' }}" stroke-width="2" />
                         </svg>
-                        <div>{{ trans_choice('release.obstacle.'.$lock->obstacle->value,
+                        <div class="grow min-w-0">{{ trans_choice('release.obstacle.'.$lock->obstacle->value,
                             count($lock->scripts)) }}@unless ($lock->isOpen())<br><span class="quiet small">{{ $shown(
                             $lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::NotSigned
                             ? array_map(fn ($one) => __("release.signature.{$one}"), $lock->scripts)
@@ -44,7 +44,6 @@
             @if ($scripts->isEmpty())
                 <x-empty title="No scripts yet">The assignment is not open to students.</x-empty>
             @else
-                <form id="some" method="post" action="{{ route('release.store', $assignment) }}">@csrf</form>
                 <div class="sheet scroll"><table class="table">
                     <thead><tr><th><span class="sr-only">Choose</span></th><th>Script</th><th class="num">Mark</th>
                     <th>Band</th><th>Status</th><th>Read</th><th></th></tr></thead>
@@ -52,8 +51,8 @@
                         @foreach ($scripts as $script)
                             @php($standing = $standings[$script->code])
                             <tr>
-                                <td>@if ($standing === YoungHarbor\Core\Marking\Standing::Agreed)<input type="checkbox"
-                                    form="some" name="scripts[]" value="{{ $script->code }}"
+                                <td>@if ($ready->contains($script))<input type="checkbox"
+                                    form="release" name="scripts[]" value="{{ $script->code }}"
                                     aria-label="Choose {{ $script->code }}">@endif</td>
                                 <td class="code">{{ $script->code }}</td>
                                 <td class="num font-bold">
@@ -72,7 +71,10 @@
                                     $script->result->seconds_open >= 60
                                     ? ', '.intdiv($script->result->seconds_open, 60).' min' : '')
                                     : 'not opened' }}@endif</td>
-                                <td class="num">
+                                <td class="num whitespace-nowrap">
+                                    @if (isset($finals[$script->code]) && ! $script->result)<a
+                                        href="{{ route('release.preview', $script) }}">as its student sees it</a>
+                                    @elseif ($script->result)<a href="{{ route('results.show', $script->result) }}">open</a>@endif
                                     @if (! $script->result && $script->current_handin_id)
                                         @if ($script->held_reason)
                                             <form method="post" action="{{ route('scripts.hold', $script) }}">
@@ -98,44 +100,18 @@
             @endif
         </div>
         <aside>
-            <div class="panel mb-4">
-                <h2 class="mb-1">{{ $ready->count() === 1 ? '1 result is ready'
-                    : $ready->count().' results are ready' }}</h2>
-                <p class="quiet mb-3">Released results can be read at once and no longer change. Each student gets an e-mail without the mark in it.@if ($check->absent !== [])
-                {{ count($check->absent) === 1 ? '1 student' : count($check->absent).' students' }}
-                handed in nothing.@endif</p>
-                <div class="flex flex-col items-end gap-3">
-                    @if ($ready->isEmpty())
-                        <button class="button" disabled>Release</button>
-                    @else
-                        <details class="drop text-right" name="act">
-                            <summary class="button">Release the chosen …</summary>
-                            <div class="panel text-left mt-2">
-                                <p class="mb-3">The results you ticked in the list go to their students, who are told by e-mail. They no longer change after that, and cannot be taken back.
-                                </p><div class="flex justify-end">
-                                    <button class="button primary" form="some" name="which"
-                                    value="some">Release the chosen</button></div></div>
-                        </details>
-                        <details class="drop text-right" name="act">
-                            <summary class="button primary">
-                            Release {{ $ready->count() === 1 ? 'it' : "all {$ready->count()}" }} …</summary>
-                            <form class="panel text-left mt-2" method="post"
-                                action="{{ route('release.store', $assignment) }}">@csrf<input type="hidden"
-                                name="expected" value="{{ $ready->count() }}">
-                                <p class="mb-3">{{ $ready->count() === 1 ? 'One student'
-                                    : $ready->count().' students' }}
-                                    can read {{ $ready->count() === 1 ? 'a result' : 'their results' }}
-                                    at once and {{ $ready->count() === 1 ? 'is' : 'are' }}
-                                    told by e-mail. The {{ $ready->count() === 1 ? 'result no longer changes'
-                                        : 'results no longer change' }} after that, and cannot be taken back.</p>
-                                <div class="flex justify-end">
-                                    <button class="button primary" name="which"
-                                    value="all">Release {{ $ready->count() }} now</button></div>
-                            </form>
-                        </details>
-                    @endif
-                </div>
-            </div>
+            @include('release.release-form')
+            @include('release.releases')
+            @if ($provisional > 0)
+                <form class="panel mb-4" method="post" action="{{ route('release.confirm', $assignment) }}">@csrf
+                    <h2 class="mb-1">{{ trans_choice('release.provisional', $provisional, ['count' => $provisional]) }}</h2>
+                    <p class="quiet mb-3">Students read that a board of examiners still has to confirm them. Confirming changes no mark; a
+                        mark the board wants otherwise is corrected first.</p>
+                    <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1">
+                        The board has confirmed these marks.</label>
+                    @error('sure')<p class="error">{{ $message }}</p>@enderror
+                    <div class="flex justify-end"><button class="button">Confirm {{ $provisional }}</button></div></form>
+            @endif
             @if ($check->released !== [])
                 <div class="panel mb-4"><h2 class="mb-1">{{ count($check->released) }} released</h2>
                 <p class="quiet">{{ $unopened === 0 ? 'Every one has been opened.'

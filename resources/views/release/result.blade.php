@@ -3,10 +3,23 @@
 <x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
     <x-slot:head>
         <div class="heading"><h1>
-            {{ $assignment->title }}</h1><span class="of">{{ $own ? 'your result'
-            : 'result of '.$result->script->student->name }}, released {{ App\Wording\LocalTime::shown(
+            {{ $assignment->title }}</h1><span class="of">{{ $result === null ? "as the student of {$code} would see it, not released"
+            : ($own ? 'your result' : 'result of '.$result->script->student->name).', released '.App\Wording\LocalTime::shown(
             $result->released_at) }}</span></div>
     </x-slot:head>
+    @if ($result?->replaced_at !== null)
+        <p class="notice mb-4">{{ __('release.replaced', ['at' => App\Wording\LocalTime::shown($result->replaced_at)]) }}
+            <a href="{{ route('results.show', $result->script->result) }}">The result that holds</a></p>
+    @elseif ($result !== null && $result->what_changed !== '')
+        <p class="notice mb-4"><b>{{ __('release.what_changed') }}</b> {{ $result->what_changed }}
+            @foreach ($earlier as $one)<a href="{{ route('results.show', $one) }}">{{ __('release.as_of', [
+                'at' => App\Wording\LocalTime::shown($one->released_at)]) }}</a>@endforeach</p>
+    @endif
+    @if ($result?->isProvisional())
+        <p class="notice mb-4"><b>{{ __('release.is_provisional') }}</b> {{ __('release.is_provisional_why') }}</p>
+    @elseif ($result?->confirmed_at !== null)
+        <p class="quiet small mb-3">{{ __('release.is_confirmed', ['at' => App\Wording\LocalTime::shown($result->confirmed_at)]) }}</p>
+    @endif
     <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}"
         data-every="{{ App\Actions\Release\RecordReadingTime::EVERY }}" @endif>
         <aside class="lg:order-2">
@@ -17,7 +30,7 @@
                 @else
                     <h2>Feedback without a mark</h2>
                 @endisset
-                @if ($d['group'] ?? null)<p class="quiet small">handed in together: {{ $d['group'] }}</p>@endif
+                @if (($d['group'] ?? null) && $result !== null)<p class="quiet small">handed in together: {{ $d['group'] }}</p>@endif
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
                 @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />

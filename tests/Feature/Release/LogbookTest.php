@@ -39,7 +39,7 @@ final class LogbookTest extends TestCase
             [
                 'made a rubric ready', 'made an assignment', 'opened an assignment to students', 'handed in',
                 'shared out scripts', 'finished a first mark', 'finished a second mark', 'settled by the rule',
-                'released a result',
+                'released a result', 'let results out',
             ],
             LogbookLine::query()->orderBy('number')->get()
                 ->map(fn (LogbookLine $line) => Reading::of([$line])->what($line))->unique()->values()->all(),

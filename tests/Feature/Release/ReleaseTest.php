@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Release;
 
-use App\Mail\ResultReleased;
+use App\Mail\NoticeMail;
 use App\Models\Result;
 use Illuminate\Support\Facades\Mail;
 use LogicException;
@@ -46,12 +46,12 @@ final class ReleaseTest extends TestCase
         $this->post(route('release.store', $assignment), ['which' => 'some', 'scripts' => [$ready->code]])
             ->assertSessionHas('said');
         self::assertSame([$ready->id], Result::query()->pluck('script_id')->all());
-        Mail::assertQueued(
-            ResultReleased::class,
-            fn (ResultReleased $mail) => $mail->hasTo($this->students[0]->email)
+        Mail::assertSent(
+            NoticeMail::class,
+            fn (NoticeMail $mail) => $mail->hasTo($this->students[0]->email)
                 && preg_match('/\b50(\.0)?\b/', $mail->render()) === 0,
         );
-        self::assertCount(1, Mail::queued(ResultReleased::class));
+        self::assertCount(1, Mail::sent(NoticeMail::class));
         $this->post(route('release.reveal', $assignment), ['sure' => '1'])->assertSessionHasErrors('refused');
     }
 

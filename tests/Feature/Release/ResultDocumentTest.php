@@ -7,6 +7,8 @@ namespace Tests\Feature\Release;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Mark\SaveChoice;
 use App\Actions\Release\ReleaseResults;
+use App\Mail\NoticeMail;
+use App\Models\Notice;
 use App\Models\Result;
 use App\Models\Script;
 use Tests\TestCase;
@@ -70,7 +72,7 @@ final class ResultDocumentTest extends TestCase
     {
         $script = $this->releasedScript();
         $result = Result::query()->where('script_id', $script->id)->sole();
-        $mail = (new \App\Mail\ResultReleased($result))->render();
+        $mail = (new NoticeMail(Notice::query()->where('once', "result:{$result->public_id}")->sole()))->render();
         self::assertStringContainsString(route('results.show', $result), $mail);
         self::assertStringContainsString($this->students[0]->name, $mail);
         self::assertStringNotContainsString('85', str_replace($result->public_id, '', $mail));

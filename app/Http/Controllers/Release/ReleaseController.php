@@ -4,108 +4,110 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Release;
 
+use App\Actions\Release\ChangeRelease;
+use App\Actions\Release\ConfirmResults;
 use App\Actions\Release\HoldScript;
-use App\Actions\Release\ReleaseResults;
+use App\Actions\Release\MailAgain;
 use App\Actions\Release\RevealNames;
+use App\Actions\Release\SetRelease;
+use App\Documents\ResultDocument;
+use App\Enums\ReleaseState;
 use App\Http\Controllers\Controller;
+use App\Http\Requests\Release\ChangeReleaseRequest;
+use App\Http\Requests\Release\ConfirmResultsRequest;
 use App\Http\Requests\Release\HoldScriptRequest;
 use App\Http\Requests\Release\ReleaseResultsRequest;
 use App\Http\Requests\Release\RevealNamesRequest;
 use App\Models\Assignment;
+use App\Models\PreparedResult;
+use App\Models\Release;
 use App\Models\Script;
-use App\Queries\Moderate\SignOff;
+use App\Queries\Release\ReadyPage;
+use App\Release\Eligible;
+use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
-use YoungHarbor\Core\Marking\Sampled;
-use YoungHarbor\Core\Marking\SecondMarks;
-use YoungHarbor\Core\Marking\Standing;
-use YoungHarbor\Core\Marks\FinalMark;
-use YoungHarbor\Core\Release\ReadyCheck;
+use Illuminate\Http\Response;
 
 /**
- * The ready check, releasing results, holding one back, and revealing names.
+ * The ready check, releasing results at once or at a time, holding one back, and revealing names.
  */
 final class ReleaseController extends Controller
 {
-    public function index(Assignment $assignment, SignOff $signOff): View
+    public function index(Assignment $assignment, ReadyPage $page): View
     {
         $this->authorize('coordinate', $assignment);
-        $scripts = $assignment->scripts()
-            ->with(
-                [
-                    'marks', 'settlement', 'result',
-                    'currentHandin:id,script_id,words,hidden_words,quoted_words,bibliography_words,due_at,received_at',
-                    'lead.marks', 'lead.settlement',
-                ]
-            )
-            ->orderBy('code')->get();
-        $standings = $scripts->mapWithKeys(fn (Script $script) => [$script->code => $script->standing])->all();
-        $decimals = $assignment->rubricVersion?->toCore()->decimals ?? 1;
-        $finals = $scripts->filter(fn (Script $script) => $script->leadScript()->settlement !== null)
-            ->mapWithKeys(
-                fn (Script $script) => [
-                    $script->code => $script->setRelation('assignment', $assignment)->finalMark($decimals),
-                ]
-            );
 
-        $unsigned = $signOff->missing($assignment);
-
-        return view('release.index', [
-            'assignment' => $assignment,
-            'check' => ReadyCheck::of(
-                $standings, $assignment->scheme->marksTwice(), $this->undecided($assignment, $scripts), $unsigned,
-            ), 'scripts' => $scripts,
-            'standings' => $standings, 'finals' => $finals,
-            'corrections' => $assignment->corrections()->toBase()->groupBy('state')->selectRaw('state, COUNT(*) AS n')
-                ->pluck('n', 'state')->all(),
-            'correctedSince' => $signOff->correctedSince($assignment),
-            'below' => $assignment->release->feedbackOnly
-                ? []
-                : $finals->filter(
-                    fn (FinalMark $final, string $code) => $assignment->scheme->losesThePass(
-                        $scripts->firstWhere('code', $code)?->leadScript()->settlement?->toCore()->mark ?? $final->mark,
-                        $final->mark,
-                    )
-                )->keys()->all(),
-            'ready' => $scripts->filter(fn (Script $script) => $unsigned === []
-                && $standings[$script->code] === Standing::Agreed),
-            'unopened' => $scripts->filter(
-                fn (Script $script) => $script->result !== null && $script->result->first_opened_at === null
-            )->count(),
-        ]);
+        return view('release.index', ['assignment' => $assignment, ...$page->of($assignment)]);
     }
 
-    /**
-     * @param  Collection<int, Script>  $scripts
-     * @return list<string>|null codes of scripts of which no sample has been drawn; null where none is
-     */
-    private function undecided(Assignment $assignment, Collection $scripts): ?array
+    public function store(ReleaseResultsRequest $request, Assignment $assignment, SetRelease $set): RedirectResponse
     {
-        return $assignment->scheme->second !== SecondMarks::Sample
-            ? null
-            : array_values($scripts->filter(
-                fn (Script $script) => $script->leadScript()->sampled === Sampled::Undecided,
-            )->map(fn (Script $script) => $script->code)->all());
+        $release = $set($assignment, $request->plan(), $this->person($request));
+        $release->refresh();
+
+        return redirect()->route('release.index', $assignment)->with('said', match ($release->state) {
+            ReleaseState::Out => trans_choice('release.said_out', $release->released, ['count' => $release->released]),
+            ReleaseState::Running => trans_choice('release.said_running', $release->chosen, ['count' => $release->chosen]),
+            ReleaseState::Set => __('release.said_set', ['at' => LocalTime::shown($release->due_at)]).(
+                $release->due_at !== null && LocalTime::comesTwice($release->due_at) ? ' '.__('release.comes_twice') : ''
+            ),
+            default => null,
+        });
     }
 
-    public function store(
-        ReleaseResultsRequest $request, Assignment $assignment, ReleaseResults $release,
-    ): RedirectResponse {
-        $fields = $request->validated();
-        $expected = isset($fields['expected']) ? (int) $fields['expected'] : null;
-        $count = $release(
-            $assignment, $fields['which'] === 'some' ? array_values($fields['scripts']) : null,
-            $this->person($request), $expected,
+    /** How far a release is, for the page that waits for it. */
+    public function progress(Release $release): Response
+    {
+        $this->authorize('coordinate', $release->assignment);
+
+        return response()->view('release.progress', [
+            'one' => $release, 'written' => PreparedResult::query()->where('release_id', $release->id)->count(),
+        ])->withHeaders($release->state === ReleaseState::Running ? [] : ['HX-Refresh' => 'true']);
+    }
+
+    public function update(ChangeReleaseRequest $request, Release $release, ChangeRelease $change): RedirectResponse
+    {
+        $changed = $change($release, $request->at(), $this->person($request));
+
+        return redirect()->route('release.index', $release->assignment)->with(
+            'said', $changed->state === ReleaseState::Stopped
+                ? __('release.said_stopped')
+                : __('release.said_set', ['at' => LocalTime::shown($changed->due_at)]),
         );
+    }
+
+    /** Mails that could not be sent are tried again. */
+    public function mailAgain(Assignment $assignment, MailAgain $again): RedirectResponse
+    {
+        $this->authorize('coordinate', $assignment);
+        $count = $again($assignment);
 
         return redirect()->route('release.index', $assignment)
-            ->with(
-                'said',
-                $count === 1
-                    ? '1 result is released; its student is being told by mail.'
-                    : "{$count} results are released; their students are being told by mail.",
-            );
+            ->with('said', trans_choice('release.said_again', $count, ['count' => $count]));
+    }
+
+    public function confirm(
+        ConfirmResultsRequest $request, Assignment $assignment, ConfirmResults $confirm,
+    ): RedirectResponse {
+        $count = $confirm($assignment, $this->person($request));
+
+        return redirect()->route('release.index', $assignment)
+            ->with('said', trans_choice('release.said_confirmed', $count, ['count' => $count]));
+    }
+
+    /** A student's page as it would be if it went out now. */
+    public function preview(Script $script, ResultDocument $document): View
+    {
+        $this->authorize('coordinate', $script);
+        $assignment = $script->assignment;
+        $script = Eligible::load($assignment, [$script->id])->firstOrFail();
+        abort_if($script->leadScript()->settlement === null, 404, 'Nothing is agreed for this script yet.');
+
+        return view('release.result', [
+            'result' => null, 'document' => $document->of($script)['document'], 'assignment' => $assignment,
+            'own' => false, 'code' => $script->code,
+        ]);
     }
 
     public function reveal(RevealNamesRequest $request, Assignment $assignment, RevealNames $reveal): RedirectResponse

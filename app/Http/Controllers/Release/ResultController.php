@@ -29,7 +29,10 @@ final class ResultController extends Controller
             'release.result',
             [
                 'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
-                'own' => $own,
+                'own' => $own, 'code' => $result->script->code,
+                'earlier' => $result->version === 1 ? [] : Result::query()->where('script_id', $result->script_id)
+                    ->where('version', '<', $result->version)->orderByDesc('version')
+                    ->get(['id', 'public_id', 'released_at', 'version']),
             ],
         );
     }

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Enums;
+
+/**
+ * What a notice tells of.
+ */
+enum NoticeKind: string
+{
+    case Result = 'result';
+    case ResultReplaced = 'result-replaced';
+    case ResultsConfirmed = 'results-confirmed';
+    case ReleaseRefused = 'release-refused';
+    case Reply = 'reply';
+    case ReviewAsked = 'review-asked';
+    case ReviewAnswered = 'review-answered';
+    case CaseDecided = 'case-decided';
+
+    /** Whether its mail always comes by itself and at once, whatever its reader chose. */
+    public function comesAtOnce(): bool
+    {
+        return match ($this) {
+            self::Result, self::ResultReplaced, self::ResultsConfirmed, self::ReleaseRefused, self::ReviewAnswered,
+            self::CaseDecided => true,
+            self::Reply, self::ReviewAsked => false,
+        };
+    }
+}

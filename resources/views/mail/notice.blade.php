@@ -1,0 +1,3 @@
+{!! $notice->body !!}
+
+{!! config('harbor.institution') !!}
