@@ -20,6 +20,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/assignments/{assignment}/reveal', [ReleaseController::class, 'reveal'])->name('release.reveal');
     Route::post('/scripts/{script}/hold', [ReleaseController::class, 'hold'])->name('scripts.hold');
     Route::get('/results/{result}', [ResultController::class, 'show'])->name('results.show');
+    Route::get('/results/{result}/pages/{number}', [ResultController::class, 'pages'])->whereNumber('number')
+        ->name('results.pages');
     Route::post('/results/{result}/reading', [ResultController::class, 'reading'])->name('results.reading');
     Route::get('/grade-book', [GradeBookController::class, 'choose'])->name('grade-book');
     Route::get('/modules/{module}/grade-book', [GradeBookController::class, 'show'])->name('grade-book.show');

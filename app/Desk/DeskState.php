@@ -56,12 +56,12 @@ final class DeskState
         // As plain rows: there can be hundreds.
         foreach (
             DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')
-                ->get(['public_id', 'kind', 'criterion', 'body', 'anchor']) as $row
+                ->get(['public_id', 'kind', 'criterion', 'body', 'anchor', 'starred']) as $row
         ) {
             $anchor = (array) json_decode((string) $row->anchor, true, 32, JSON_THROW_ON_ERROR);
             $notes[(string) $row->public_id] = [
                 'body' => $row->body, 'kind' => $row->kind, 'criterion' => $row->criterion, 'anchor' => $anchor,
-                'gone' => false,
+                'starred' => (bool) $row->starred, 'gone' => false,
                 'place' => isset($anchor['page']) ? null : TextAnchor::fromArray($anchor)->in($text, $version),
             ];
         }

@@ -69,6 +69,7 @@ final class ResultDocument
                         ? ScoreWorking::of($score, $rubric->weighting, $rubric->decimals)->toArray()
                         : [],
                 ] : []),
+                'handin' => $first->handin->public_id,
                 'late' => $script->currentHandin->late ?? false,
                 'points_shown' => $rubric->pointsShown && $isMarked,
                 'two_marks' => $marked->marks->count() > 1,
@@ -117,7 +118,8 @@ final class ResultDocument
      * Comments on the script as they stand, with the words they are about, in the order of those.
      *
      * @param  Collection<int, Mark>  $marks
-     * @return list<array{number: int, kind: string, criterion: string|null, quote: string|null, page: int|null, body: string}>
+     * @return list<array{number: int, id: string, key: string, kind: string, starred: bool, criterion: string|null,
+     *     quote: string|null, page: int|null, anchor: array<string, mixed>, seat: string, body: string}>
      */
     private function comments(Collection $marks, Rubric $rubric): array
     {
@@ -128,17 +130,19 @@ final class ResultDocument
                 if (trim($one->body) !== '' || $one->kind !== CommentKind::Remark) {
                     $placed[] = [$one->isOnPage()
                         ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]]
-                        : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0], $one];
+                        : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0], $one, $mark->seat->value];
                 }
             }
         }
         usort($placed, fn (array $a, array $b) => $a[0] <=> $b[0]);
 
         return array_map(fn (array $each, int $n) => [
-            'number' => $n + 1, 'kind' => __('mark.comment_kind.'.$each[1]->kind->value),
+            'number' => $n + 1, 'id' => $each[1]->public_id, 'key' => $each[1]->kind->value,
+            'kind' => __('mark.comment_kind.'.$each[1]->kind->value), 'starred' => $each[1]->starred,
             'criterion' => $each[1]->criterion === null ? null : $rubric->criterion($each[1]->criterion)?->title(),
             'quote' => $each[1]->isOnPage() ? null : (string) $each[1]->anchor['exact'],
-            'page' => $each[1]->isOnPage() ? (int) $each[1]->anchor['page'] : null, 'body' => $each[1]->body,
+            'page' => $each[1]->isOnPage() ? (int) $each[1]->anchor['page'] : null,
+            'anchor' => $each[1]->anchor, 'seat' => $each[2], 'body' => $each[1]->body,
         ], $placed, array_keys($placed));
     }
 
@@ -167,6 +171,7 @@ final class ResultDocument
         $levels = $criterion instanceof LevelCriterion ? $this->levels($criterion, $set, $points) : [];
 
         return [
+            'id' => $criterion->id(),
             'title' => $criterion->title(),
             'purpose' => $criterion->purpose(),
             'weight' => $criterion->weight()->isZero() ? null : Figure::plain($criterion->weight()),

@@ -22,6 +22,7 @@ use YoungHarbor\Core\Text\CommentKind;
  * @property string|null $criterion
  * @property string $body
  * @property array<string, mixed> $anchor of words: as TextAnchor writes it; on a page: file, page and shape
+ * @property bool $starred its student reads it first
  * @property int|null $bank_comment_id
  * @property Carbon|null $gone_at
  * @property Carbon $created_at
@@ -39,7 +40,7 @@ final class MarkComment extends Model
 
     protected function casts(): array
     {
-        return ['kind' => CommentKind::class, 'anchor' => 'array', 'gone_at' => 'datetime'];
+        return ['kind' => CommentKind::class, 'anchor' => 'array', 'starred' => 'boolean', 'gone_at' => 'datetime'];
     }
 
     /**
@@ -58,13 +59,13 @@ final class MarkComment extends Model
     /**
      * What the desk knows of it.
      *
-     * @return array{body: string, kind: string, criterion: string|null, anchor: array<string, mixed>, gone: bool}
+     * @return array{body: string, kind: string, criterion: string|null, anchor: array<string, mixed>, starred: bool, gone: bool}
      */
     public function content(): array
     {
         return [
             'body' => $this->body, 'kind' => $this->kind->value, 'criterion' => $this->criterion,
-            'anchor' => $this->anchor, 'gone' => $this->gone_at !== null,
+            'anchor' => $this->anchor, 'starred' => (bool) $this->starred, 'gone' => $this->gone_at !== null,
         ];
     }
 }

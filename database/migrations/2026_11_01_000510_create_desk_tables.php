@@ -43,6 +43,7 @@ return new class extends Migration
             $table->string('criterion', 100)->nullable();
             $table->mediumText('body');
             $table->json('anchor')->comment('words and position, or page and shape');
+            $table->boolean('starred')->default(false)->comment('its student reads it first');
             $table->foreignId('bank_comment_id')->nullable()->constrained()->nullOnDelete();
             $table->dateTime('gone_at')->nullable()->comment('taken away; kept so that it can be brought back');
             $table->timestamps();

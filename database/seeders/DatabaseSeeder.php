@@ -718,6 +718,8 @@ final class DatabaseSeeder extends Seeder
                 ],
             );
             app(FinishMark::class)($mark);
+            // What the student is to read first.
+            $mark->comments()->where('body', '<>', '')->orderBy('id')->limit(2)->update(['starred' => true]);
         }
     }
 

@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    'star' => 'start here',
+    'star_title' => 'One of up to three comments that the student is to read first',
+    'stars_full' => 'is not one to start with: :most are at most, so take the tick from another one first',
     // Where one script is.
     'standing' => [
         'expected' => 'not handed in',

@@ -4,6 +4,7 @@ import { emptyBrowser, sendLeftOvers } from './desk/outbox.js';
 import { mount } from './mount.js';
 import { token } from './request.js';
 import { startReading } from './reading.js';
+import { startResultPages } from './result-pages.js';
 import { startMany } from './many.js';
 import { startOthers } from './others.js';
 import { startRails } from './rail.js';
@@ -97,6 +98,7 @@ if (toast) {
 startKeys();
 mount('[data-desk]', (desk) => startDesk(desk, htmx)) > 0 || sendLeftOvers();
 mount('[data-reading]', startReading);
+mount('[data-result-pages]', startResultPages);
 mount('[data-others]', startOthers);
 mount('[data-rails]', (form) => startRails(form, '.criterion'));
 mount('#sheet', () => startSheet(htmx));

@@ -32,6 +32,9 @@ final class SyncDesk
 
     public const MOST_COMMENTS = 500;
 
+    /** So many the student is to read first. */
+    public const MOST_STARRED = 3;
+
     public function __construct(private readonly ChangeMark $change)
     {
     }
@@ -198,7 +201,7 @@ final class SyncDesk
                 ? $now['criterion']
                 : null,
             'anchor' => $this->anchor($stored, $now['anchor'] ?? null, $note),
-            'gone' => ($now['gone'] ?? false) === true,
+            'starred' => ($now['starred'] ?? false) === true, 'gone' => ($now['gone'] ?? false) === true,
         ];
         if ($note === null) {
             if ($stored->comments()->whereNull('gone_at')->count() >= self::MOST_COMMENTS) {
@@ -208,6 +211,9 @@ final class SyncDesk
             $note->public_id = $id;
         } elseif ($note->content() != $wanted && ! $this->knew($note, $change['was'] ?? null)) {
             return ['state' => 'clash', 'theirs' => $note->content()];
+        }
+        if ($wanted['starred'] && ! $wanted['gone'] && ! $note->starred) {
+            $this->refuseMoreStars($stored);
         }
         $bank = is_string($now['bank'] ?? null) && ! $note->exists
             ? BankComment::query()->where('public_id', $now['bank'])->first()
@@ -219,12 +225,23 @@ final class SyncDesk
         $note->fill(
             [
                 'body' => $wanted['body'], 'kind' => $wanted['kind'], 'criterion' => $wanted['criterion'],
-                'anchor' => $wanted['anchor'], 'gone_at' => $wanted['gone'] ? ($note->gone_at ?? now()) : null,
+                'anchor' => $wanted['anchor'], 'starred' => $wanted['starred'] && ! $wanted['gone'],
+                'gone_at' => $wanted['gone'] ? ($note->gone_at ?? now()) : null,
             ]
         )->save();
         $stored->lock_version++;
 
         return ['state' => 'saved'];
+    }
+
+    /**
+     * @throws InvalidInput
+     */
+    private function refuseMoreStars(Mark $stored): void
+    {
+        if ($stored->comments()->whereNull('gone_at')->where('starred', true)->count() >= self::MOST_STARRED) {
+            throw InvalidInput::at('starred', (string) __('mark.stars_full', ['most' => self::MOST_STARRED]));
+        }
     }
 
     /** Whether the page knew the comment as it stands. */
@@ -233,7 +250,8 @@ final class SyncDesk
         $has = $note->content();
 
         return is_array($was) && ($was['body'] ?? null) === $has['body'] && ($was['kind'] ?? null) === $has['kind']
-            && ($was['criterion'] ?? null) === $has['criterion'] && (bool) ($was['gone'] ?? false) === $has['gone'];
+            && ($was['criterion'] ?? null) === $has['criterion']
+            && (bool) ($was['starred'] ?? false) === $has['starred'] && (bool) ($was['gone'] ?? false) === $has['gone'];
     }
 
     /**

@@ -7,6 +7,9 @@ import { make } from '../make.js';
 
 const smooth = () => (matchMedia('(prefers-reduced-motion: reduce)').matches ? 'auto' : 'smooth');
 
+/** So many comments a student is to read first; the server knows it too. */
+const MOST_STARRED = 3;
+
 export class Notes {
     #notes = new Map();
     #undo = [];
@@ -329,7 +332,7 @@ export class Notes {
     }
 
     #content(note) {
-        return { body: note.body, kind: note.kind, criterion: note.criterion ?? null, anchor: note.anchor, gone: note.gone === true, ...(note.bank ? { bank: note.bank } : {}) };
+        return { body: note.body, kind: note.kind, criterion: note.criterion ?? null, anchor: note.anchor, starred: note.starred === true, gone: note.gone === true, ...(note.bank ? { bank: note.bank } : {}) };
     }
 
     #placeOf(note) {
@@ -361,6 +364,7 @@ export class Notes {
         }
         this.strip.querySelectorAll('[name=kind]').forEach((radio) => { radio.checked = radio.value === note.kind; });
         this.strip.querySelector('[name=criterion]').value = note.criterion ?? '';
+        this.strip.querySelector('[name=starred]').checked = note.starred === true;
         this.strip.querySelector('[data-why]').textContent = '';
         this.strip.querySelector('[data-clash]').hidden = true;
     }
@@ -371,13 +375,19 @@ export class Notes {
             if (!note) {
                 return;
             }
-            const looks = `${note.kind} ${note.criterion}`;
+            const looks = `${note.kind} ${note.criterion} ${note.starred}`;
             note.body = this.body.value;
             note.kind = this.strip.querySelector('[name=kind]:checked')?.value ?? this.usual;
             note.criterion = this.strip.querySelector('[name=criterion]').value || null;
+            const star = this.strip.querySelector('[name=starred]');
+            if (star.checked && !note.starred && this.ordered().filter(([, one]) => one.starred).length >= MOST_STARRED) {
+                star.checked = false;
+                this.say(`${MOST_STARRED} comments are marked to start with already: take the tick from one of them first.`);
+            }
+            note.starred = star.checked;
             this.#put(this.#open);
             const line = this.list.querySelector(`[data-note="${this.#open}"] .words`);
-            if (line && looks === `${note.kind} ${note.criterion}`) {
+            if (line && looks === `${note.kind} ${note.criterion} ${note.starred}`) {
                 line.textContent = note.body; // only its words changed: nothing moves
             } else {
                 this.draw();
@@ -489,7 +499,7 @@ export class Notes {
         this.list.replaceChildren(...all.map(([id, note], n) => {
             const button = make('button', { type: 'button', className: 'note-line' },
                 make('b', { textContent: `${n + 1} ` }), make('span', { className: 'kind', textContent: this.kinds[note.kind] }),
-                make('span', { className: 'quiet', textContent: `${note.criterion ? ` · ${this.criteria[note.criterion] ?? ''}` : ''}${note.anchor.page ? ` · page ${note.anchor.page}` : (note.place ? '' : ' · its words are no longer in the script')}` }),
+                make('span', { className: 'quiet', textContent: `${note.starred ? ' · start here' : ''}${note.criterion ? ` · ${this.criteria[note.criterion] ?? ''}` : ''}${note.anchor.page ? ` · page ${note.anchor.page}` : (note.place ? '' : ' · its words are no longer in the script')}` }),
                 make('span', { className: 'words', dir: 'auto', textContent: note.body || '(no words yet)' }));
             button.dataset.note = id;
             const line = make('li', { className: note.kind }, button);

@@ -4,15 +4,10 @@
  * in percent of the page as it lies in the file, whatever zoom or turn it is looked at with.
  */
 import { make } from '../make.js';
+import { shape, svg } from '../shapes.js';
 
 const FAR = 3;
 const STEPS = [0.5, 0.67, 0.8, 1, 1.25, 1.5, 2, 3];
-
-const svg = (tag, attributes) => {
-    const made = document.createElementNS('http://www.w3.org/2000/svg', tag);
-    Object.entries(attributes).forEach(([name, value]) => made.setAttribute(name, value));
-    return made;
-};
 
 /** A point of the page as it lies in the file, turned as it is looked at, and back; percent. */
 const turned = ([x, y], turn) => ({ 0: [x, y], 90: [100 - y, x], 180: [100 - x, 100 - y], 270: [y, 100 - x] })[turn];
@@ -209,15 +204,7 @@ export function startPages({ desk, notes, config }) {
         }
     }
 
-    function shapeOf(anchor, kind, isNow) {
-        const points = anchor.points.map((point) => turned(point, turn));
-        const look = { class: `pdf-shape ${kind}${isNow ? ' now' : ''}`, 'vector-effect': 'non-scaling-stroke' };
-        if (anchor.shape === 'box') {
-            const [[a, b], [c, d]] = points;
-            return svg('rect', { ...look, x: Math.min(a, c), y: Math.min(b, d), width: Math.abs(c - a), height: Math.abs(d - b) });
-        }
-        return anchor.shape === 'point' ? svg('g', {}) : svg('polyline', { ...look, points: points.map((point) => point.join(',')).join(' ') });
-    }
+    const shapeOf = (anchor, kind, isNow) => shape(anchor, kind, isNow, (point) => turned(point, turn));
 
     // Drawing: with mouse, pen or finger; with a tool chosen the page does not scroll under it.
     sheets.addEventListener('pointerdown', (event) => {

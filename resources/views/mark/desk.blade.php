@@ -119,6 +119,8 @@
                             <option value="">no criterion</option>
                             @foreach ($rubric->criteria as $criterion)<option value="{{ $criterion->id() }}">
                                 {{ $criterion->title() }}</option>@endforeach</select></label>
+                        <label class="whitespace-nowrap" title="{{ __('mark.star_title') }}"><input type="checkbox" name="starred"
+                            value="1"> {{ __('mark.star') }}</label>
                         <span class="ml-auto flex gap-3"><button class="link" type="button"
                             data-keep-comment>keep in the bank</button>
                             <button class="link" type="button" data-here>move to the selected words</button>

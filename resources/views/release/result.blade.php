@@ -62,7 +62,13 @@
                     {{ __('release.whose_levels.'.($d['levels_of'] ?? 'first')) }}</p>@endif
             </div>
         </aside>
-        <div class="lg:order-1">
+        <div class="lg:order-1 min-w-0">
+            @php($first = array_filter($d['comments'] ?? [], fn ($one) => $one['starred'] ?? false))
+            @if ($first !== [])
+                <section class="panel mb-5"><h2 class="mb-2">{{ __('release.start_here') }}</h2>
+                    @foreach ($first as $one)<div class="mb-3">@include('release.comment', ['place' => false, 'back' => true, 'quoted' => true])</div>@endforeach
+                </section>
+            @endif
             @foreach ($d['criteria'] as $criterion)
                 <section class="mb-5">
                     <div class="flex items-baseline gap-2 mb-1">
@@ -94,27 +100,11 @@
                             class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span
                             class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
                     @endif
-                    @if ($criterion['comment'] !== '')<div class="said mt-2 pl-3 border-l-4 border-rule"
+                    @if ($criterion['comment'] !== '')<div data-comment="{{ $criterion['id'] ?? '' }}" class="said mt-2 pl-3 border-l-4 border-rule"
                         dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
                 </section>
             @endforeach
-            @if (($d['comments'] ?? []) !== [])
-                <section>
-                    <h2 class="mb-2">On your text
-                    <span class="quiet font-normal">{{ count($d['comments']) === 1 ? '1 comment'
-                        : count($d['comments']).' comments' }}</span></h2>
-                    <ol>@foreach ($d['comments'] as $one)
-                        <li class="sheet px-4 py-2 mb-2">
-                            <p class="small"><b>{{ $one['number'] }} {{ $one['kind'] }}</b>@if ($one['criterion'])
-                            <span class="quiet">· {{ $one['criterion'] }}</span>@endif
-                            @if ($one['page'])<span class="quiet">· page {{ $one['page'] }}</span>@endif</p>
-                            @if ($one['quote'])<p class="quiet font-text"
-                                dir="auto">“{{ Str::limit(Str::squish($one['quote']), 240) }}”</p>@endif
-                            <div class="said" dir="auto">
-                                {!! YoungHarbor\Core\Text\LightMarkup::html($one['body']) !!}</div></li>
-                    @endforeach</ol>
-                </section>
-            @endif
+            @include('release.result-text')
         </div>
     </div>
 </x-page>

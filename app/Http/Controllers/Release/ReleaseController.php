@@ -11,6 +11,7 @@ use App\Actions\Release\MailAgain;
 use App\Actions\Release\RevealNames;
 use App\Actions\Release\SetRelease;
 use App\Documents\ResultDocument;
+use App\Documents\ResultText;
 use App\Enums\ReleaseState;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Release\ChangeReleaseRequest;
@@ -104,8 +105,11 @@ final class ReleaseController extends Controller
         $script = Eligible::load($assignment, [$script->id])->firstOrFail();
         abort_if($script->leadScript()->settlement === null, 404, 'Nothing is agreed for this script yet.');
 
+        $written = $document->of($script)['document'];
+
         return view('release.result', [
-            'result' => null, 'document' => $document->of($script)['document'], 'assignment' => $assignment,
+            'result' => null, 'document' => $written, 'assignment' => $assignment, 'text' => ResultText::of($written),
+            'pages' => null, 'earlier' => [],
             'own' => false, 'code' => $script->code,
         ]);
     }

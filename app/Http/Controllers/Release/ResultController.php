@@ -6,11 +6,15 @@ namespace App\Http\Controllers\Release;
 
 use App\Actions\Release\RecordOpening;
 use App\Actions\Release\RecordReadingTime;
+use App\Documents\ResultText;
 use App\Http\Controllers\Controller;
+use App\Models\Handin;
 use App\Models\Result;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Storage;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
  * A released result as its student sees it. Opening it is recorded; a coordinator's look is not an opening.
@@ -29,12 +33,25 @@ final class ResultController extends Controller
             'release.result',
             [
                 'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
+                'text' => ResultText::of($result->document),
+                'pages' => fn (int $number) => route('results.pages', [$result, $number]),
                 'own' => $own, 'code' => $result->script->code,
                 'earlier' => $result->version === 1 ? [] : Result::query()->where('script_id', $result->script_id)
                     ->where('version', '<', $result->version)->orderByDesc('version')
                     ->get(['id', 'public_id', 'released_at', 'version']),
             ],
         );
+    }
+
+    /** The pages of a PDF as its markers saw them. */
+    public function pages(Result $result, int $number): StreamedResponse
+    {
+        $this->authorize('view', $result);
+        $path = Handin::query()->where('public_id', $result->document['handin'] ?? '')->with('files')->first()
+            ?->files->firstWhere('position', $number)?->pages_path;
+        abort_if($path === null, 404);
+
+        return Storage::response($path, 'pages.pdf', ['Content-Type' => 'application/pdf']);
     }
 
     /** The page says every while that it is still being read. */
