@@ -13,6 +13,8 @@ return [
 
     // Where uploaded files and the logbook's head are kept: never below the web server's folder.
     'files' => env('HARBOR_FILES', storage_path('app/private')),
+    // Tagged PDFs are drawn by headless Chromium where it is installed.
+    'tagged_pdf' => (bool) env('HARBOR_TAGGED_PDF', true),
     'mail' => env('HARBOR_MAIL', storage_path('app/mail')),
 
     // Tries to sign in, a minute: for one account, and from one address on the net.

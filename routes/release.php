@@ -19,6 +19,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/scripts/{script}/preview', [ReleaseController::class, 'preview'])->name('release.preview');
     Route::post('/assignments/{assignment}/reveal', [ReleaseController::class, 'reveal'])->name('release.reveal');
     Route::post('/scripts/{script}/hold', [ReleaseController::class, 'hold'])->name('scripts.hold');
+    Route::get('/results/{result}.pdf', [ResultController::class, 'pdf'])->name('results.pdf');
     Route::get('/results/{result}', [ResultController::class, 'show'])->name('results.show');
     Route::get('/results/{result}/pages/{number}', [ResultController::class, 'pages'])->whereNumber('number')
         ->name('results.pages');

@@ -130,7 +130,8 @@ final class ResultDocument
                 if (trim($one->body) !== '' || $one->kind !== CommentKind::Remark) {
                     $placed[] = [$one->isOnPage()
                         ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]]
-                        : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0], $one, $mark->seat->value];
+                        : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0],
+                        $one, $mark->seat->value];
                 }
             }
         }

@@ -41,6 +41,8 @@ return [
     'show_pages' => 'Show the pages with what was drawn on them',
     'without_place' => 'Without a place in this text',
     'as_list' => 'All comments as a list',
+    'pdf_untagged' => 'This PDF holds no marks for screen readers, since Chromium is not installed on the server. The page it was made from reads well with one.',
+    'as_pdf' => 'all of it as a PDF',
     'replaced' => 'This is an earlier result, kept as it was. A corrected one took its place :at.',
     'what_changed' => 'This result took the place of an earlier one.',
     'as_of' => 'The earlier one, of :at',

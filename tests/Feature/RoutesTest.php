@@ -101,7 +101,8 @@ final class RoutesTest extends TestCase
         'releases.progress' => 'coordinator', 'releases.update' => 'coordinator', 'release.mail' => 'coordinator',
         'release.confirm' => 'coordinator', 'release.preview' => 'coordinator',
         'scripts.hold' => 'coordinator',
-        'results.show' => 'coordinator student', 'results.pages' => 'nobody', 'results.reading' => 'student',
+        'results.show' => 'coordinator student', 'results.pages' => 'nobody',
+        'results.pdf' => 'coordinator student', 'results.reading' => 'student',
         'grade-book' => 'coordinator outsider', 'grade-book.show' => 'coordinator', 'grade-book.csv' => 'coordinator',
         'logbook' => 'coordinator',
     ];

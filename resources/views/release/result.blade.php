@@ -5,7 +5,8 @@
         <div class="heading"><h1>
             {{ $assignment->title }}</h1><span class="of">{{ $result === null ? "as the student of {$code} would see it, not released"
             : ($own ? 'your result' : 'result of '.$result->script->student->name).', released '.App\Wording\LocalTime::shown(
-            $result->released_at) }}</span></div>
+            $result->released_at) }}</span>@if ($result !== null)<a class="ml-auto no-print" href="{{ route('results.pdf', $result) }}">{{
+            __('release.as_pdf') }}</a>@endif</div>
     </x-slot:head>
     @if ($result?->replaced_at !== null)
         <p class="notice mb-4">{{ __('release.replaced', ['at' => App\Wording\LocalTime::shown($result->replaced_at)]) }}

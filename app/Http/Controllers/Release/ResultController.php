@@ -6,6 +6,7 @@ namespace App\Http\Controllers\Release;
 
 use App\Actions\Release\RecordOpening;
 use App\Actions\Release\RecordReadingTime;
+use App\Documents\ResultPdf;
 use App\Documents\ResultText;
 use App\Http\Controllers\Controller;
 use App\Models\Handin;
@@ -14,6 +15,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
@@ -41,6 +43,16 @@ final class ResultController extends Controller
                     ->get(['id', 'public_id', 'released_at', 'version']),
             ],
         );
+    }
+
+    public function pdf(Result $result, ResultPdf $pdf): Response
+    {
+        $this->authorize('view', $result);
+        $name = Str::slug("{$result->script->assignment->title} result");
+
+        return response($pdf->of($result), 200, [
+            'Content-Type' => 'application/pdf', 'Content-Disposition' => "attachment; filename=\"{$name}.pdf\"",
+        ]);
     }
 
     /** The pages of a PDF as its markers saw them. */
