@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Release\CaseController;
 use App\Http\Controllers\Release\GradeBookController;
 use App\Http\Controllers\Release\LogbookController;
 use App\Http\Controllers\Release\ReleaseController;
@@ -18,6 +19,9 @@ Route::middleware('auth')->group(function (): void {
         ->name('release.confirm');
     Route::get('/scripts/{script}/preview', [ReleaseController::class, 'preview'])->name('release.preview');
     Route::post('/assignments/{assignment}/reveal', [ReleaseController::class, 'reveal'])->name('release.reveal');
+    Route::post('/scripts/{script}/cases', [CaseController::class, 'store'])->name('cases.store');
+    Route::put('/cases/{case}', [CaseController::class, 'update'])->name('cases.update');
+    Route::post('/assignments/{assignment}/release/absent', [CaseController::class, 'absent'])->name('release.absent');
     Route::post('/scripts/{script}/hold', [ReleaseController::class, 'hold'])->name('scripts.hold');
     Route::get('/results/{result}.pdf', [ResultController::class, 'pdf'])->name('results.pdf');
     Route::get('/results/{result}', [ResultController::class, 'show'])->name('results.show');

@@ -136,7 +136,7 @@ final readonly class CorrectionPreview
     private static function scripts(Assignment $assignment): Collection
     {
         $scripts = $assignment->scripts()->with([
-            'marks:id,script_id,seat,counts,marker_id', 'settlement',
+            'marks:id,script_id,seat,counts,marker_id', 'settlement', 'openCases',
             'currentHandin:id,script_id,words,hidden_words,quoted_words,bibliography_words,due_at,received_at',
             'lead.marks:id,script_id,seat,counts,marker_id', 'lead.settlement',
         ])->orderBy('code')->get();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Documents;
 
+use App\Enums\CaseKind;
 use App\Models\Mark;
 use App\Models\MarkAttachment;
 use App\Models\Script;
@@ -39,6 +40,9 @@ final class ResultDocument
      */
     public function of(Script $script, bool $withMark = true): array
     {
+        if ($script->openCase(CaseKind::Zero) !== null) {
+            return $this->ofNothing($script);
+        }
         $marked = $script->leadScript();
         $first = $marked->mark(Seat::First);
         $settlement = $marked->settlement;
@@ -52,7 +56,8 @@ final class ResultDocument
         $said = $marked->marks->filter(fn (Mark $mark) => $settlement->feedback->has($mark->seat))
             ->sortBy(fn (Mark $mark) => array_search($mark->seat, Seat::cases(), true))->values();
 
-        $isMarked = $withMark && ! $script->assignment->release->feedbackOnly;
+        $isMarked = $withMark && ! $script->assignment->release->feedbackOnly
+            && $script->openCase(CaseKind::FeedbackOnly) === null;
 
         return [
             'mark' => $isMarked ? (string) $final->mark : null,
@@ -96,6 +101,33 @@ final class ResultDocument
         ];
     }
 
+    /**
+     * Of someone who handed in nothing, once people decided that this counts as 0.
+     *
+     * @return array{document: array<string, mixed>, mark: string, band: string}
+     */
+    private function ofNothing(Script $script): array
+    {
+        $scale = $script->assignment->scale();
+        $decimals = $script->assignment->rubricVersion?->toCore()->decimals ?? 0;
+        $mark = (string) BigDecimal::zero()->toScale($decimals);
+        $band = $scale->bandFor(BigDecimal::zero());
+
+        return [
+            'mark' => $mark, 'band' => $band->name,
+            'document' => [
+                'mark' => $mark, 'out_of' => '100', 'band' => $band->name,
+                'band_span' => $scale->span($band, $decimals),
+                'working' => [
+                    ['what' => 'Nothing handed in', 'how' => 'decided by a coordinator', 'result' => $mark],
+                    ['what' => 'Band', 'how' => $scale->name, 'result' => $band->name],
+                ],
+                'first_working' => [], 'late' => false, 'points_shown' => false, 'two_marks' => false, 'group' => null,
+                'general_comment' => '', 'comments' => [], 'attachments' => [], 'criteria' => [],
+            ],
+        ];
+    }
+
     /** Of what can change between writing a result and letting it out: the mark, its working, whose words go out. */
     public function stamp(Script $script): string
     {
@@ -104,7 +136,7 @@ final class ResultDocument
 
         return hash('sha256', (string) json_encode([
             $settlement?->id, $settlement?->feedback->toArray(), $settlement?->choices->toArray(),
-            (string) $final?->mark, $final?->working->toArray(), $script->current_handin_id, $script->held_reason,
+            (string) $final?->mark, $final?->working->toArray(), $script->openCases->modelKeys(), $script->current_handin_id, $script->held_reason,
             $script->leadScript()->marks->map(fn (Mark $mark) => [$mark->id, (string) $mark->done_at])->all(),
         ]));
     }

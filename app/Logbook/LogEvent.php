@@ -117,6 +117,8 @@ enum LogEvent: string
     case ReleaseOut = 'release.out';
     case ReleaseRefused = 'release.refused';
     case ResultsConfirmed = 'release.results-confirmed';
+    case CaseDecided = 'release.case-decided';
+    case CaseEnded = 'release.case-ended';
     case NamesRevealed = 'release.names-revealed';
     case GradeBookTaken = 'release.grade-book-taken';
     // The logbook itself

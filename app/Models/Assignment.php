@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marks\Adjustment;
 use YoungHarbor\Core\Marks\BandScale;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
@@ -230,13 +231,13 @@ final class Assignment extends Model
      *
      * @param  list<Correction>  $corrections  that move it
      */
-    public function markRules(array $corrections = []): MarkRules
+    public function markRules(array $corrections = [], ?Adjustment $adjustment = null): MarkRules
     {
         return new MarkRules(
             $this->late_rule === null ? null : LateRule::fromArray($this->late_rule),
             $this->length_rule === null ? null : LengthRule::fromArray($this->length_rule),
             $this->cap === null ? null : BigDecimal::of($this->cap),
-            array_map(fn (Correction $one) => $one->toCore(), $corrections),
+            array_map(fn (Correction $one) => $one->toCore(), $corrections), $adjustment,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\CaseKind;
 use App\Models\Concerns\HasPublicId;
 use App\Wording\LocalTime;
 use DateTimeZone;
@@ -60,6 +61,7 @@ use YoungHarbor\Core\Screening\Verdict;
  * @property-read Collection<int, Mark> $together
  * @property-read Settlement|null $settlement
  * @property-read Result|null $result
+ * @property-read Collection<int, IndividualCase> $openCases
  * @property-read Collection<int, Proposal> $proposals
  */
 final class Script extends Model
@@ -175,6 +177,30 @@ final class Script extends Model
     }
 
     /**
+     * What was decided for its student alone and still holds.
+     *
+     * @return HasMany<IndividualCase, $this>
+     */
+    public function openCases(): HasMany
+    {
+        $open = $this->hasMany(IndividualCase::class);
+        $open->whereNull('ended_at');
+
+        return $open;
+    }
+
+    public function openCase(CaseKind $kind): ?IndividualCase
+    {
+        return $this->openCases->first(fn (IndividualCase $one) => $one->kind === $kind);
+    }
+
+    /** What takes the place of a mark for its student, if something does: exempt, deferred, nothing handed in … */
+    public function outcomeCase(): ?IndividualCase
+    {
+        return $this->openCases->first(fn (IndividualCase $one) => $one->kind->isOutcome());
+    }
+
+    /**
      * @return HasMany<Proposal, $this>
      */
     public function proposals(): HasMany
@@ -259,7 +285,7 @@ final class Script extends Model
             $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)),
             $this->assignment->markRules(array_values(array_filter(
                 $corrections ?? $this->assignment->approvedCorrections(), fn (Correction $one) => $one->moves($this),
-            ))),
+            )), $this->openCase(CaseKind::Adjusted)?->adjustment()),
             $this->lateness(), $in?->length() ?? new Length(0),
         );
     }

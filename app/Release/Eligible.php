@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Release;
 
+use App\Enums\CaseKind;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\Membership;
@@ -20,7 +21,7 @@ final class Eligible
 {
     /** All that a result is written from. */
     public const WITH = [
-        'marks.rubricVersion', 'settlement', 'result:id,public_id,script_id,mark', 'student', 'currentHandin',
+        'marks.rubricVersion', 'settlement', 'result:id,public_id,script_id,mark', 'student', 'currentHandin', 'openCases',
         'lead.marks.rubricVersion', 'lead.settlement',
     ];
 
@@ -46,9 +47,13 @@ final class Eligible
     {
         return array_values(self::inScope($assignment, $scope)
             ->where(fn ($query) => $query->where('standing', Standing::Agreed)
+                ->orWhere(fn (Builder $zero) => $zero->whereNot('standing', Standing::Released)
+                    ->whereHas('openCases', fn ($case) => $case->where('kind', CaseKind::Zero)))
                 ->when(
                     $withMarks && ! $assignment->release->feedbackOnly,
-                    fn ($more) => $more->orWhereHas('result', fn ($result) => $result->whereNull('mark')),
+                    fn ($more) => $more->orWhere(fn ($without) => $without
+                        ->whereHas('result', fn ($result) => $result->whereNull('mark'))
+                        ->whereDoesntHave('openCases', fn ($case) => $case->where('kind', CaseKind::FeedbackOnly))),
                 ))
             ->orderBy('id')->pluck('id')->map(fn (mixed $id) => (int) $id)->all());
     }
@@ -57,8 +62,11 @@ final class Eligible
     public static function is(Script $script, bool $withMarks): bool
     {
         return $script->standing === Standing::Agreed || (
+            $script->standing !== Standing::Released && $script->openCase(CaseKind::Zero) !== null
+        ) || (
             $withMarks && ! $script->assignment->release->feedbackOnly && $script->standing === Standing::Released
             && $script->result !== null && $script->result->mark === null
+            && $script->openCase(CaseKind::FeedbackOnly) === null
         );
     }
 

@@ -12,7 +12,7 @@ use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
  * What an assignment does to a settled mark before it is rounded: corrections in their order, lateness, then
- * over-length, then the cap of a resit. Everything stays exact; each step that did something is a line of the working.
+ * over-length, then the cap of a resit, then what is adjusted for one student. Everything stays exact; each step that did something is a line of the working.
  */
 final readonly class MarkRules
 {
@@ -24,6 +24,7 @@ final readonly class MarkRules
         public ?LengthRule $length = null,
         public ?BigDecimal $cap = null,
         public array $corrections = [],
+        public ?Adjustment $adjustment = null,
     ) {
     }
 
@@ -54,6 +55,12 @@ final readonly class MarkRules
         }
         if ($this->cap !== null) {
             $step(BigRational::min($mark, $this->cap), 'Capped', 'a resit gives '.Figure::plain($this->cap).' at most');
+        }
+        if ($this->adjustment !== null) {
+            $step(
+                $this->adjustment->apply($mark), 'Adjusted',
+                "{$this->adjustment->inWords()} for you alone, decided by a coordinator",
+            );
         }
 
         return [$mark, $working];

@@ -68,6 +68,20 @@ return new class extends Migration
                 ->storedAs('if(replaced_at is null, script_id, null)');
             $table->unique('holding_script_id');
         });
+        Schema::create('individual_cases', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->string('kind', 20);
+            $table->decimal('marks', 5, 1)->nullable()->comment('added, or taken off');
+            $table->text('reason')->comment('for coordinators alone: it may be about health');
+            $table->foreignId('decided_by')->constrained('users')->restrictOnDelete();
+            $table->dateTime('ended_at')->nullable();
+            $table->foreignId('ended_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->text('ended_reason')->default('');
+            $table->timestamps();
+            $table->index(['script_id', 'ended_at']);
+        });
         Schema::create('notices', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();

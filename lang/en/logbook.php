@@ -125,6 +125,8 @@ return [
             'stopped' => 'stopped results that were to go out',
             'out' => 'let results out',
             'refused' => 'could not let results out',
+            'case-decided' => 'decided something for one student alone',
+            'case-ended' => 'ended what was decided for one student',
             'results-confirmed' => 'confirmed provisional results',
             'result-opened' => 'opened their result',
             'names-revealed' => 'revealed names to markers',

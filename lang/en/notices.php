@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 return [
     'result' => 'Your result for :assignment is there',
+    'case' => ':assignment: :what',
+    'case_subject' => 'About your :assignment',
+    'case_body' => "Dear :name,\n\na coordinator has decided for you in :assignment (:module): :what.\n\nThe page of the assignment says so too; if you do not know why, ask there or answer your coordinator:\n\n:link",
     'confirmed' => 'Your result for :assignment is final now',
     'confirmed_subject' => 'Your result for :assignment is final',
     'confirmed_body' => "Dear :name,\n\nyour result for :assignment (:module) was provisional. The board of examiners has confirmed it as it stood:\n\n:link",

@@ -3,6 +3,12 @@
 declare(strict_types=1);
 
 return [
+    'absent' => [
+        '' => 'what is decided for each',
+        'zero' => '0 marks',
+        'incomplete' => '“incomplete”, and no mark',
+        'deferred' => 'deferred to a resit',
+    ],
     // What marks within the tolerance settle to.
     'rule' => [
         'mean' => 'the mean',

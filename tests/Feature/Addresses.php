@@ -17,6 +17,7 @@ use App\Models\ConversationEntry;
 use App\Models\Correction;
 use App\Models\DraftCheck;
 use App\Models\GradeScale;
+use App\Models\IndividualCase;
 use App\Models\MarkAttachment;
 use App\Models\Membership;
 use App\Models\Module;
@@ -188,6 +189,9 @@ trait Addresses
             'criterion' => 'c1', 'form' => 'csv',
             'pack' => $this->pack($assignment)->public_id, 'code' => $script->code,
             'result' => Result::query()->where('script_id', $script->id)->whereNull('replaced_at')->sole()->public_id,
+            'case' => IndividualCase::query()->firstOrCreate(['script_id' => $script->id], [
+                'kind' => 'adjusted', 'marks' => '1', 'reason' => 'x', 'decided_by' => $this->coordinator->id,
+            ])->public_id,
             'release' => Release::query()->where('assignment_id', $assignment->id)->firstOrFail()->public_id,
             'notice' => Notice::query()->where('user_id', $script->student_id)->firstOrFail()->public_id,
         ];

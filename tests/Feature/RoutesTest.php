@@ -100,6 +100,7 @@ final class RoutesTest extends TestCase
         'release.index' => 'coordinator', 'release.store' => 'coordinator', 'release.reveal' => 'coordinator',
         'releases.progress' => 'coordinator', 'releases.update' => 'coordinator', 'release.mail' => 'coordinator',
         'release.confirm' => 'coordinator', 'release.preview' => 'coordinator',
+        'cases.store' => 'coordinator', 'cases.update' => 'coordinator', 'release.absent' => 'coordinator',
         'scripts.hold' => 'coordinator',
         'results.show' => 'coordinator student', 'results.pages' => 'nobody',
         'results.pdf' => 'coordinator student', 'results.reading' => 'student',

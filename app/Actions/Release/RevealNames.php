@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Enums\CaseKind;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -30,7 +31,9 @@ final class RevealNames
             if ($stored->namesRevealed()) {
                 throw new Refused('Names have been revealed already.');
             }
-            $open = $stored->scripts()->whereNotNull('current_handin_id')->whereDoesntHave('result')->count();
+            $open = $stored->scripts()->whereNotNull('current_handin_id')->whereDoesntHave('result')
+                // Whoever is exempt, deferred or withdrawn gets none.
+                ->whereDoesntHave('openCases', fn ($case) => $case->whereIn('kind', CaseKind::outcomes()))->count();
             if ($open > 0 || $stored->scripts()->whereHas('result')->doesntExist()) {
                 throw new Refused(
                     'Names come last: '.(

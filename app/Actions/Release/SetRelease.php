@@ -100,7 +100,7 @@ final class SetRelease
     private function refuseLacking(Assignment $assignment, ReleasePlan $plan): void
     {
         /** @var Collection<int, Script> $scripts */
-        $scripts = Eligible::inScope($assignment, $plan->scope)->with('result:id,public_id,script_id,mark')
+        $scripts = Eligible::inScope($assignment, $plan->scope)->with(['result:id,public_id,script_id,mark', 'openCases'])
             ->orderBy('code')->get();
         $not = $scripts->reject(fn (Script $script) => Eligible::is(
             $script->setRelation('assignment', $assignment), $plan->withMarks,

@@ -17,6 +17,7 @@ use App\Http\Requests\Members\OriginalRequest;
 use App\Http\Requests\Members\WaiverRequest;
 use App\Models\Allowance;
 use App\Models\Extension;
+use App\Models\IndividualCase;
 use App\Models\Membership;
 use App\Models\Script;
 use App\Queries\Collect\DueTimes;
@@ -42,7 +43,7 @@ final class MemberController extends Controller
             ->with(
                 [
                     'assignment.module.closureDays', 'currentHandin:id,script_id,late,received_at,due_at',
-                    'currentHandin.files:id,handin_id,position', 'result:id,script_id',
+                    'currentHandin.files:id,handin_id,position', 'result:id,public_id,script_id',
                 ]
             )->get()->sortByDesc('due_at');
 
@@ -51,6 +52,8 @@ final class MemberController extends Controller
             'times' => $times->of($scripts),
             'allowances' => Allowance::query()->where('module_id', $member->module_id)
                 ->where('student_id', $member->user_id)->with('giver:id,name')->latest('id')->get(),
+            'cases' => IndividualCase::query()->whereIn('script_id', $scripts->pluck('id'))
+                ->with(['decider:id,name', 'ender:id,name'])->latest('id')->get()->groupBy('script_id'),
             'extensions' => Extension::query()->where('student_id', $member->user_id)
                 ->whereIn('assignment_id', $scripts->pluck('assignment_id'))->with('giver:id,name')->latest('id')->get()
                 ->groupBy('assignment_id'),

@@ -32,6 +32,7 @@ use YoungHarbor\Core\Marking\Rules\RuleName;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
+use YoungHarbor\Core\Release\AbsentGet;
 use YoungHarbor\Core\Release\Settings as Release;
 use YoungHarbor\Core\Release\Signature;
 use YoungHarbor\Core\Screening\ReportSeen;
@@ -107,6 +108,7 @@ final class AssignmentRequest extends FormRequest
             'settle_rule' => ['required', Rule::in(array_column(RuleName::ofTwo(), 'value'))],
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
+            'absent' => ['nullable', Rule::enum(AbsentGet::class)],
             'signatures' => ['nullable', 'array', 'max:2'], 'signatures.*' => [Rule::enum(Signature::class)],
             'writing_baseline' => [
                 'nullable', 'string',
@@ -208,6 +210,7 @@ final class AssignmentRequest extends FormRequest
             'release' => Release::fromArray([
                 'feedback_only' => $this->boolean('formative'),
                 'signatures' => array_values(array_filter((array) $this->input('signatures', []), is_string(...))),
+                'absent' => $this->filled('absent') ? (string) $this->input('absent') : null,
             ]),
             'screening' => $this->screening(),
             'writing_baseline_id' => $this->filled('writing_baseline')

@@ -26,7 +26,7 @@ final class GradeBook
     {
         $assignments = $module->assignments()->whereNotNull('published_at')->orderBy('due_at')->get();
         $scripts = Script::query()->whereIn('assignment_id', $assignments->pluck('id'))
-            ->with(['result', 'currentHandin:id,script_id,late'])->get()->groupBy('student_id');
+            ->with(['result', 'openCases', 'currentHandin:id,script_id,late'])->get()->groupBy('student_id');
         $rows = [];
         foreach (
             $module->memberships()->with('user')->where('role', Role::Student)->get()
@@ -87,6 +87,7 @@ final class GradeBook
         }
         $state = match (true) {
             $script === null => 'not on the list',
+            $script->outcomeCase() !== null => $script->outcomeCase()->inWords(),
             $script->left_at !== null && $script->currentHandin === null => 'left',
             $script->currentHandin === null => 'not handed in',
             $script->currentHandin->late => 'handed in late',

@@ -24,7 +24,7 @@ use YoungHarbor\Core\Release\ReadyCheck;
  */
 final class ReadyPage
 {
-    public function __construct(private readonly SignOff $signOff)
+    public function __construct(private readonly SignOff $signOff, private readonly Absent $absent)
     {
     }
 
@@ -54,6 +54,7 @@ final class ReadyPage
             'ready' => $unsigned === []
                 ? $scripts->filter(fn (Script $script) => Eligible::is($script, true))
                 : new Collection,
+            'absent' => $this->absent->of($assignment)->count(),
             'sections' => Eligible::sections($assignment),
             'unopened' => $out->filter(fn (Script $script) => $script->result?->first_opened_at === null)->count(),
             'provisional' => $out->filter(fn (Script $script) => $script->result?->isProvisional() === true)->count(),
@@ -69,7 +70,7 @@ final class ReadyPage
     private function scripts(Assignment $assignment): Collection
     {
         return $assignment->scripts()->with([
-            'marks', 'settlement',
+            'marks', 'settlement', 'openCases',
             'result:id,public_id,script_id,version,mark,provisional,confirmed_at,first_opened_at,seconds_open',
             'currentHandin:id,script_id,words,hidden_words,quoted_words,bibliography_words,due_at,received_at',
             'lead.marks', 'lead.settlement',

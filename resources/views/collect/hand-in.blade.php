@@ -92,6 +92,9 @@
             @endif
         </div>
         <aside>
+            @if ($script && ! $preview && ($outcome = $script->outcomeCase()) !== null)
+                <p class="notice mb-4">{{ __("cases.to_student.{$outcome->kind->value}") }}</p>
+            @endif
             @if ($script?->result)
                 <div class="panel mb-4"><h2>Your result is here</h2>
                 <p class="mt-2"><a class="button primary"

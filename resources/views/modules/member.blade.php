@@ -19,7 +19,7 @@
                         $in = $script->currentHandin;
                         $late = $script->assignment->markRules()->late;
                     @endphp
-                    <section class="sheet mb-4 px-5 py-4">
+                    <section class="sheet mb-4 px-5 py-4" id="a-{{ $script->assignment->public_id }}">
                         <div class="flex flex-wrap items-baseline gap-x-4">
                             <h3>{{ $script->assignment->title }}</h3><span>due
                             <b>{{ LocalTime::shown($script->due_at) }}</b></span>
@@ -40,8 +40,9 @@
                             {{ $script->waived_at ? 'Lateness waived: '.$script->waived_reason
                             : ($late->units($script->lateness()) > 0 ? $late->working($script->lateness())
                             : 'Late, and it costs nothing under the rule: '.$late->sentence()).'.' }}</p>@endif
+                        @include('modules.cases', ['cases' => $cases[$script->id] ?? collect()])
                         @if ($script->result)<p class="quiet small mt-2">
-                            The result is out, so no time here can change.</p>@endif
+                            The <a href="{{ route('results.show', $script->result) }}">result</a> is out, so nothing here can change; it can be corrected.</p>@endif
                         <div class="flex flex-wrap items-start gap-x-6 gap-y-2 mt-3">
                             @unless ($script->result)
                                 <details><summary>{{ $active ? 'Another extension' : 'Give an extension' }}</summary>
@@ -80,6 +81,7 @@
                                         </form></details>
                                 @endif
                             @endunless
+                            @unless ($script->result)@include('modules.case-form')@endunless
                             @if ($in)
                                 <details><summary>Open the original</summary>
                                     <form class="mt-2 w-80 max-w-full" method="post"

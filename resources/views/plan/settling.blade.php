@@ -77,6 +77,10 @@
                 $signatures, true))> {{ __("plan.signed_by.{$one->value}") }}</label>@endforeach
             <p class="hint">On a sample of scripts that you send them. Neither ticked: no signature is waited for.</p>
         </fieldset>
+        <x-choice name="absent" label="Someone who hands in nothing gets" :options="['' => __('plan.absent.')]
+            + collect(YoungHarbor\Core\Release\AbsentGet::cases())->mapWithKeys(fn ($one) => [$one->value => __(
+            "plan.absent.{$one->value}")])->all()" :value="$a?->release->absent?->value ?? ''"
+            hint="Never by itself: a coordinator takes that step under Release." />
         <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
         <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
     </div>

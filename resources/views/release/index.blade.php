@@ -102,6 +102,18 @@
         <aside>
             @include('release.release-form')
             @include('release.releases')
+            @if ($absent > 0)
+                @php($get = $assignment->release->absent)
+                <form class="panel mb-4" method="post" action="{{ route('release.absent', $assignment) }}">@csrf
+                    <h2 class="mb-1">{{ trans_choice('cases.absent', $absent, ['count' => $absent]) }}</h2>
+                    @if ($get === null)<p class="quiet">The assignment does not say what they get. Decide on each student’s page, from
+                        <a href="{{ route('collect.index', $assignment) }}">Collect</a>, or say it under
+                        <a href="{{ route('plan.edit', $assignment) }}">Plan</a>.</p>
+                    @else<p class="quiet mb-2">{{ ucfirst(__("plan.absent.{$get->value}")) }}, says the assignment. Whoever has good cause is
+                        decided on their own page first.</p>
+                        <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1"> I have looked who they are.</label>
+                        <div class="flex justify-end"><button class="button">{{ __("cases.give.{$get->value}") }}</button></div>@endif</form>
+            @endif
             @if ($provisional > 0)
                 <form class="panel mb-4" method="post" action="{{ route('release.confirm', $assignment) }}">@csrf
                     <h2 class="mb-1">{{ trans_choice('release.provisional', $provisional, ['count' => $provisional]) }}</h2>

@@ -51,7 +51,7 @@ final class HandInController extends Controller
                 : DraftCheck::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
                     ->latest('id')->get(['id', 'public_id', 'script_id', 'state', 'share', 'created_at']),
             'script' => $script?->load(
-                ['handins' => fn ($query) => $query->with('files', 'by:id,name')->orderByDesc('attempt'), 'result']
+                ['handins' => fn ($query) => $query->with('files', 'by:id,name')->orderByDesc('attempt'), 'result', 'openCases']
             ),
             'dueTime' => $script === null ? null : $times->of(collect([$script]))[$script->id] ?? null,
             'granted' => $script === null ? [] : $this->granted($assignment, $script),
