@@ -7,6 +7,7 @@ use App\Http\Controllers\Release\GradeBookController;
 use App\Http\Controllers\Release\LogbookController;
 use App\Http\Controllers\Release\ReleaseController;
 use App\Http\Controllers\Release\ResultController;
+use App\Http\Controllers\Release\ReviewController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -27,6 +28,12 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/results/{result}', [ResultController::class, 'show'])->name('results.show');
     Route::get('/results/{result}/pages/{number}', [ResultController::class, 'pages'])->whereNumber('number')
         ->name('results.pages');
+    Route::get('/results/{result}/correct', [ReviewController::class, 'edit'])->name('results.correct');
+    Route::post('/results/{result}/correct', [ReviewController::class, 'correct'])->name('results.correct.store');
+    Route::post('/results/{result}/reviews', [ReviewController::class, 'store'])->name('reviews.store');
+    Route::get('/reviews/{review}', [ReviewController::class, 'show'])->name('reviews.show');
+    Route::put('/reviews/{review}', [ReviewController::class, 'update'])->name('reviews.update');
+    Route::get('/reviews/{review}/file', [ReviewController::class, 'file'])->name('reviews.file');
     Route::post('/results/{result}/reading', [ResultController::class, 'reading'])->name('results.reading');
     Route::get('/grade-book', [GradeBookController::class, 'choose'])->name('grade-book');
     Route::get('/modules/{module}/grade-book', [GradeBookController::class, 'show'])->name('grade-book.show');

@@ -136,7 +136,8 @@ final class ResultDocument
 
         return hash('sha256', (string) json_encode([
             $settlement?->id, $settlement?->feedback->toArray(), $settlement?->choices->toArray(),
-            (string) $final?->mark, $final?->working->toArray(), $script->openCases->modelKeys(), $script->current_handin_id, $script->held_reason,
+            (string) $final?->mark, $final?->working->toArray(), $script->openCases->modelKeys(),
+            $script->current_handin_id, $script->held_reason,
             $script->leadScript()->marks->map(fn (Mark $mark) => [$mark->id, (string) $mark->done_at])->all(),
         ]));
     }

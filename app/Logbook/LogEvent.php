@@ -117,6 +117,9 @@ enum LogEvent: string
     case ReleaseOut = 'release.out';
     case ReleaseRefused = 'release.refused';
     case ResultsConfirmed = 'release.results-confirmed';
+    case ResultCorrected = 'release.result-corrected';
+    case ReviewAsked = 'release.review-asked';
+    case ReviewDecided = 'release.review-decided';
     case CaseDecided = 'release.case-decided';
     case CaseEnded = 'release.case-ended';
     case NamesRevealed = 'release.names-revealed';

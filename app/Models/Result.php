@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Models\Concerns\HasPublicId;
-use Brick\Math\BigDecimal;
+use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -19,6 +19,7 @@ use LogicException;
  * @property int $script_id
  * @property array<string, mixed> $document
  * @property string|null $mark null for feedback without a mark
+ * @property string|null $shown the mark at its decimals
  * @property string|null $band
  * @property int|null $release_id
  * @property int $version
@@ -66,6 +67,16 @@ final class Result extends Model
         return $this->belongsTo(Script::class);
     }
 
+    /** Until when its student may ask for a review; null where reviews are not offered, or there is no mark. */
+    public function reviewUntil(): ?Carbon
+    {
+        $days = $this->script->assignment->release->reviewDays;
+
+        return $days === 0 || $this->mark === null
+            ? null
+            : $this->released_at->copy()->setTimezone(LocalTime::zone())->addDays($days)->endOfDay()->utc();
+    }
+
     public function isProvisional(): bool
     {
         return $this->provisional && $this->confirmed_at === null;
@@ -74,6 +85,6 @@ final class Result extends Model
     /** The mark as it was released, at the decimals it was rounded to; null for feedback without a mark. */
     public function shownMark(): ?string
     {
-        return $this->mark === null ? null : (string) BigDecimal::of((string) ($this->document['mark'] ?? $this->mark));
+        return $this->mark === null ? null : $this->shown;
     }
 }

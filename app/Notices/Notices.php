@@ -43,9 +43,11 @@ final class Notices
         $notices === [] || SendNoticesJob::dispatch()->afterCommit();
     }
 
-    public function readBy(User $person, string $once): void
+    /** Whoever opened what notices lead to needs them no more. */
+    public function readAt(User $person, string $path): void
     {
-        Notice::query()->where('user_id', $person->id)->where('once', $once)->whereNull('read_at')
+        Notice::query()->where('user_id', $person->id)->whereNull('read_at')
+            ->where(fn ($query) => $query->where('link', $path)->orWhereLike('link', "{$path}#%"))
             ->update(['read_at' => now()]);
     }
 

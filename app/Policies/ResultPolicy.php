@@ -17,6 +17,20 @@ final class ResultPolicy
             : Response::deny('This result belongs to someone else. Yours are listed on Today.');
     }
 
+    /** Puts a corrected one in its place. */
+    public function correct(User $user, Result $result): Response
+    {
+        return match (true) {
+            ! $user->coordinates($result->script->assignment->module_id) => Response::deny(
+                'Only a coordinator corrects a result that is out.',
+            ),
+            $result->script->leadScript()->marks->contains('marker_id', $user->id) => Response::deny(
+                'You marked this script yourself: let another coordinator correct it.',
+            ),
+            default => Response::allow(),
+        };
+    }
+
     public function read(User $user, Result $result): bool
     {
         return $this->isOwn($user, $result);

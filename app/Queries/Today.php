@@ -6,6 +6,7 @@ namespace App\Queries;
 
 use App\Enums\CorrectionState;
 use App\Enums\PackState;
+use App\Enums\ReviewState;
 use App\Enums\Role;
 use App\Models\Assignment;
 use App\Models\AssignmentModerator;
@@ -14,6 +15,7 @@ use App\Models\Correction;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\PackNote;
+use App\Models\Review;
 use App\Models\SamplePack;
 use App\Models\Script;
 use App\Models\User;
@@ -40,7 +42,8 @@ final class Today
     public function of(User $person): array
     {
         $items = [
-            ...$this->toSign($person), ...$this->toDecideOn($person), ...$this->asCoordinator($person),
+            ...$this->toReview($person), ...$this->toSign($person), ...$this->toDecideOn($person),
+            ...$this->asCoordinator($person),
             ...$this->asExaminer($person),
             ...$this->asMarker($person), ...$this->asStudent($person),
         ];
@@ -70,6 +73,36 @@ final class Today
             trans_choice('moderate.today.pack', (int) $pack->scripts_count, ['count' => $pack->scripts_count]),
             route('packs.show', $pack), 'Read and sign', true, $pack->assignment->promised_on, 'promised',
         ))->all());
+    }
+
+    /**
+     * Reviews of marks: for coordinators to decide, for whoever was asked to look at one.
+     *
+     * @return list<TodayItem>
+     */
+    private function toReview(User $person): array
+    {
+        $mine = $this->modulesAs($person, Role::Coordinator);
+        $open = Review::query()->where('state', ReviewState::Received)
+            ->where(fn ($query) => $query->whereHas(
+                'script.assignment', fn ($one) => $one->whereIn('module_id', $mine),
+            )->orWhere(fn ($asked) => $asked->where('with_id', $person->id)->whereNull('advised_at')))
+            ->with('script.assignment.module')->orderBy('answer_by')->get();
+
+        return array_values($open->groupBy(fn (Review $one) => $one->script->assignment_id)
+            ->map(function (Collection $reviews) use ($person): TodayItem {
+                $first = $reviews->firstOrFail();
+                $coordinates = $person->coordinates($first->script->assignment->module_id);
+
+                return new TodayItem(
+                    $first->script->assignment,
+                    trans_choice($coordinates ? 'reviews.today' : 'reviews.today_with', $reviews->count(), [
+                        'count' => $reviews->count(),
+                    ]),
+                    route('reviews.show', $first), $coordinates ? 'Decide' : 'Look at it', true, $first->answer_by,
+                    'to be answered by',
+                );
+            })->all());
     }
 
     /**
@@ -320,7 +353,7 @@ final class Today
     {
         $items = [];
         $scripts = Script::query()->where('student_id', $person->id)
-            ->with(['assignment.module', 'result', 'currentHandin'])->get();
+            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at', 'currentHandin'])->get();
         $written = ConversationEntry::query()->whereIn('script_id', $scripts->modelKeys())->where('student_sees', true)
             ->whereNull('student_read_at')->pluck('script_id')->unique();
         foreach ($scripts as $script) {

@@ -12,7 +12,8 @@ use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
  * What an assignment does to a settled mark before it is rounded: corrections in their order, lateness, then
- * over-length, then the cap of a resit, then what is adjusted for one student. Everything stays exact; each step that did something is a line of the working.
+ * over-length, then the cap of a resit, then what is adjusted for one student. Everything stays exact; each step that
+ * did something is a line of the working.
  */
 final readonly class MarkRules
 {

@@ -13,13 +13,21 @@ use YoungHarbor\Core\Input\JsonForm;
  */
 final readonly class Settings implements JsonForm
 {
+    public const MOST_DAYS = 90;
+
+    private const ANSWER_DAYS = 15;
+
     /**
      * @param  bool  $feedbackOnly  students get feedback without a mark
      * @param  list<Signature>  $signatures  that results wait for
      * @param  AbsentGet|null  $absent  what someone gets who handed in nothing; null: people decide for each
+     * @param  int<0, 90>  $reviewDays  so long after release a review of the mark may be asked for; 0: not at all
+     * @param  int<1, 90>  $answerDays  so long after that it is to be answered
      */
-    private function __construct(public bool $feedbackOnly, public array $signatures, public ?AbsentGet $absent)
-    {
+    private function __construct(
+        public bool $feedbackOnly, public array $signatures, public ?AbsentGet $absent,
+        public int $reviewDays, public int $answerDays,
+    ) {
     }
 
     public static function usual(): static
@@ -28,14 +36,15 @@ final readonly class Settings implements JsonForm
     }
 
     /**
-     * @param  array<array-key, mixed>  $document  {"feedback_only": false, "signatures": ["moderator"], "absent": "zero"}; what is left out is as usual
+     * @param  array<array-key, mixed>  $document  {"feedback_only": false, "signatures": ["moderator"], "absent": "zero",
+     *                                             "review_days": 10, "answer_days": 15}; what is left out is as usual
      *
      * @throws InvalidInput
      */
     public static function fromArray(array $document): static
     {
         $in = new Document;
-        $in->onlyKeys($document, ['feedback_only', 'signatures', 'absent']);
+        $in->onlyKeys($document, ['feedback_only', 'signatures', 'absent', 'review_days', 'answer_days']);
         $document += ['feedback_only' => false];
         $signatures = [];
         foreach ($in->map($document, 'signatures', 'signatures') as $key) {
@@ -47,10 +56,12 @@ final readonly class Settings implements JsonForm
         $absent = $document['absent'] ?? null;
         $get = is_string($absent) ? AbsentGet::tryFrom($absent) : null;
         $absent === null || $get !== null || $in->fault('absent', 'must be "zero", "incomplete" or "deferred"');
+        $document += ['review_days' => 0, 'answer_days' => self::ANSWER_DAYS];
         $settings = new self(
             $in->flag($document, 'feedback_only', 'feedback_only', false),
             array_values(array_filter(Signature::cases(), fn (Signature $one) => isset($signatures[$one->value]))),
-            $get,
+            $get, max(0, min(self::MOST_DAYS, $in->whole($document, 'review_days', 'review_days', 0, self::MOST_DAYS))),
+            max(1, min(self::MOST_DAYS, $in->whole($document, 'answer_days', 'answer_days', 1, self::MOST_DAYS))),
         );
         $in->throwFaults();
 
@@ -58,14 +69,15 @@ final readonly class Settings implements JsonForm
     }
 
     /**
-     * @return array{feedback_only: bool, signatures: list<string>, absent: string|null}
+     * @return array{feedback_only: bool, signatures: list<string>, absent: string|null, review_days: int,
+     *     answer_days: int}
      */
     public function toArray(): array
     {
         return [
             'feedback_only' => $this->feedbackOnly,
             'signatures' => array_map(fn (Signature $one) => $one->value, $this->signatures),
-            'absent' => $this->absent?->value,
+            'absent' => $this->absent?->value, 'review_days' => $this->reviewDays, 'answer_days' => $this->answerDays,
         ];
     }
 }

@@ -50,6 +50,8 @@ return new class extends Migration
             $table->unsignedSmallInteger('version')->default(1);
             $table->json('document')->comment('exactly what was released');
             $table->decimal('mark', 7, 3)->nullable()->comment('null: feedback without a mark');
+            $table->string('shown', 12)->nullable()->storedAs("json_value(document, '$.mark')")
+                ->comment('the mark at its decimals, so that no document has to be read for it');
             $table->string('band', 60)->nullable();
             $table->boolean('provisional')->default(false)->comment('as it went out; until confirmed_at');
             $table->dateTime('confirmed_at')->nullable()->comment('when a board of examiners confirmed it');
@@ -67,6 +69,28 @@ return new class extends Migration
             $table->unsignedBigInteger('holding_script_id')->nullable()
                 ->storedAs('if(replaced_at is null, script_id, null)');
             $table->unique('holding_script_id');
+        });
+        Schema::create('reviews', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->foreignId('result_id')->unique()->constrained()->restrictOnDelete()->comment('one a result');
+            $table->string('ground', 20);
+            $table->text('text');
+            $table->string('file_path', 255)->nullable();
+            $table->string('file_name', 200)->default('');
+            $table->string('state', 20);
+            $table->dateTime('answer_by');
+            $table->foreignId('with_id')->nullable()->constrained('users')->restrictOnDelete();
+            $table->text('advice')->default('')->comment('of whoever it is with, for coordinators');
+            $table->dateTime('advised_at')->nullable();
+            $table->foreignId('decided_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->dateTime('decided_at')->nullable();
+            $table->text('answer')->default('')->comment('as the student reads it');
+            $table->foreignId('new_result_id')->nullable()->constrained('results')->restrictOnDelete();
+            $table->timestamps();
+            $table->index(['state', 'answer_by']);
+            $table->index(['with_id', 'state']);
         });
         Schema::create('individual_cases', function (Blueprint $table): void {
             $table->id();

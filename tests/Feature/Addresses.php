@@ -27,8 +27,10 @@ use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Release;
 use App\Models\Result;
+use App\Models\Review;
 use App\Models\RosterImport;
 use App\Models\SamplePack;
+use App\Models\Script;
 use App\Models\Upload;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
@@ -71,6 +73,16 @@ trait Addresses
         ]);
 
         return $pack;
+    }
+
+    protected function review(Script $script): Review
+    {
+        $result = Result::query()->where('script_id', $script->id)->whereNull('replaced_at')->sole();
+
+        return Review::query()->firstOrCreate(['result_id' => $result->id], [
+            'script_id' => $script->id, 'ground' => 'other', 'text' => 'x', 'state' => 'received',
+            'answer_by' => now()->addDays(3),
+        ]);
     }
 
     protected function address(Route $route, Assignment $assignment): string
@@ -189,6 +201,7 @@ trait Addresses
             'criterion' => 'c1', 'form' => 'csv',
             'pack' => $this->pack($assignment)->public_id, 'code' => $script->code,
             'result' => Result::query()->where('script_id', $script->id)->whereNull('replaced_at')->sole()->public_id,
+            'review' => $this->review($script)->public_id,
             'case' => IndividualCase::query()->firstOrCreate(['script_id' => $script->id], [
                 'kind' => 'adjusted', 'marks' => '1', 'reason' => 'x', 'decided_by' => $this->coordinator->id,
             ])->public_id,

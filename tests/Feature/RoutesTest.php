@@ -103,7 +103,9 @@ final class RoutesTest extends TestCase
         'cases.store' => 'coordinator', 'cases.update' => 'coordinator', 'release.absent' => 'coordinator',
         'scripts.hold' => 'coordinator',
         'results.show' => 'coordinator student', 'results.pages' => 'nobody',
-        'results.pdf' => 'coordinator student', 'results.reading' => 'student',
+        'results.pdf' => 'coordinator student', 'results.correct' => 'coordinator',
+        'results.correct.store' => 'coordinator', 'reviews.store' => 'student', 'reviews.show' => 'coordinator',
+        'reviews.update' => 'coordinator', 'reviews.file' => 'nobody', 'results.reading' => 'student',
         'grade-book' => 'coordinator outsider', 'grade-book.show' => 'coordinator', 'grade-book.csv' => 'coordinator',
         'logbook' => 'coordinator',
     ];

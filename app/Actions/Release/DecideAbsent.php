@@ -28,7 +28,9 @@ final class DecideAbsent
      */
     public function __invoke(Assignment $assignment, User $by): int
     {
-        $kind = $assignment->release->absent === null ? null : \App\Enums\CaseKind::from($assignment->release->absent->value);
+        $kind = $assignment->release->absent === null
+            ? null
+            : \App\Enums\CaseKind::from($assignment->release->absent->value);
         $kind ?? throw new Refused(
             'This assignment does not say what someone gets who handed in nothing. Say it under Plan, or decide on each student’s page.',
         );
@@ -36,7 +38,9 @@ final class DecideAbsent
         return DB::transaction(function () use ($assignment, $kind, $by): int {
             $scripts = $this->absent->of($assignment);
             $scripts->isEmpty() && throw new Refused('Nobody is left who handed in nothing and has no decision.');
-            $scripts->each(fn (Script $script) => ($this->open)($script, $kind, '', (string) __('cases.as_assignment'), $by));
+            $scripts->each(
+                fn (Script $script) => ($this->open)($script, $kind, '', (string) __('cases.as_assignment'), $by)
+            );
 
             return $scripts->count();
         });

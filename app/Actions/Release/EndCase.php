@@ -42,7 +42,8 @@ final class EndCase
             }
             ($this->standings)([$script->id]);
             $this->logbook->write(
-                Entry::of(LogEvent::CaseEnded)->on($script->student)->in($script->assignment)->with(what: $stored->kind)->by($by),
+                Entry::of(LogEvent::CaseEnded)->on($script->student)->in($script->assignment)->with(what: $stored->kind)
+                    ->by($by),
             );
         });
     }

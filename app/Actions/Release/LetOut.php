@@ -128,7 +128,8 @@ final class LetOut
         $ids = array_values(array_map(intval(...), $scripts->modelKeys()));
         $this->insert($release, $ids);
         $results = Result::query()->where('release_id', $release->id)
-            ->selectRaw("id, public_id, script_id, band, JSON_VALUE(document, '$.mark') AS shown")->get()
+
+            ->get(['id', 'public_id', 'script_id', 'band', 'shown'])
             ->keyBy('script_id');
         $assignment->results_out_at === null && $assignment->forceFill(['results_out_at' => now()])->save();
         // What was marked together and never finished is on nobody's desk any more.
@@ -139,7 +140,7 @@ final class LetOut
         foreach ($scripts->sortBy('code') as $script) {
             $result = $results->get($script->id) ?? throw new LogicException("{$script->code} was not inserted.");
             $lines[] = Entry::of(LogEvent::ResultReleased)->on($script)
-                ->with(mark: $result->getAttribute('shown'), band: $result->band)->by($release->maker);
+                ->with(mark: $result->shown, band: $result->band)->by($release->maker);
             $notices[] = $this->notice($release, $assignment, $script, $result);
         }
         $lines[] = Entry::of(LogEvent::ReleaseOut)->on($assignment)

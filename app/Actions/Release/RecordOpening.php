@@ -28,7 +28,7 @@ final class RecordOpening
                 // A line about a person carries no script code.
                 $this->logbook->write(Entry::of(LogEvent::ResultOpened)->on($stored->script->assignment));
             }
-            $this->notices->readBy($stored->script->student, "result:{$stored->public_id}");
+            $this->notices->readAt($stored->script->student, route('results.show', $stored, false));
             $stored->forceFill([
                 'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(),
                 'openings' => $stored->openings + 1,

@@ -109,6 +109,8 @@ final class AssignmentRequest extends FormRequest
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'absent' => ['nullable', Rule::enum(AbsentGet::class)],
+            'review_days' => ['nullable', 'integer', 'min:0', 'max:'.Release::MOST_DAYS],
+            'answer_days' => ['nullable', 'integer', 'min:1', 'max:'.Release::MOST_DAYS],
             'signatures' => ['nullable', 'array', 'max:2'], 'signatures.*' => [Rule::enum(Signature::class)],
             'writing_baseline' => [
                 'nullable', 'string',
@@ -210,6 +212,8 @@ final class AssignmentRequest extends FormRequest
             'release' => Release::fromArray([
                 'feedback_only' => $this->boolean('formative'),
                 'signatures' => array_values(array_filter((array) $this->input('signatures', []), is_string(...))),
+                'review_days' => $this->integer('review_days'),
+                'answer_days' => $this->filled('answer_days') ? $this->integer('answer_days') : 15,
                 'absent' => $this->filled('absent') ? (string) $this->input('absent') : null,
             ]),
             'screening' => $this->screening(),

@@ -26,7 +26,7 @@ final class GradeBook
     {
         $assignments = $module->assignments()->whereNotNull('published_at')->orderBy('due_at')->get();
         $scripts = Script::query()->whereIn('assignment_id', $assignments->pluck('id'))
-            ->with(['result', 'openCases', 'currentHandin:id,script_id,late'])->get()->groupBy('student_id');
+            ->with(['result:id,public_id,script_id,mark,shown,band,first_opened_at', 'openCases', 'currentHandin:id,script_id,late'])->get()->groupBy('student_id');
         $rows = [];
         foreach (
             $module->memberships()->with('user')->where('role', Role::Student)->get()

@@ -6,10 +6,12 @@ namespace App\Queries\Release;
 
 use App\Enums\MailState;
 use App\Enums\NoticeKind;
+use App\Enums\ReviewState;
 use App\Models\Assignment;
 use App\Models\ConversationEntry;
 use App\Models\Notice;
 use App\Models\Release;
+use App\Models\Review;
 use App\Models\Script;
 use App\Queries\Moderate\SignOff;
 use App\Release\Eligible;
@@ -54,6 +56,8 @@ final class ReadyPage
             'ready' => $unsigned === []
                 ? $scripts->filter(fn (Script $script) => Eligible::is($script, true))
                 : new Collection,
+            'reviews' => Review::query()->where('state', ReviewState::Received)
+                ->whereIn('script_id', $assignment->scripts()->select('id'))->orderBy('answer_by')->get(),
             'absent' => $this->absent->of($assignment)->count(),
             'sections' => Eligible::sections($assignment),
             'unopened' => $out->filter(fn (Script $script) => $script->result?->first_opened_at === null)->count(),

@@ -48,11 +48,16 @@
             <textarea class="input" id="f-general" name="general" rows="4" dir="auto">{{ old('general', $done->map(
                 fn ($mark) => trim($mark->general_comment))->filter()->implode("\n\n")) }}</textarea></details>
     </fieldset>
+    @isset($corrects)
+        @if ($review)<input type="hidden" name="review" value="{{ $review->public_id }}">@endif
+        <x-field name="what_changed" label="What changed, for the student" rows="3"
+            hint="Stands at the top of the new result{{ $review ? ', and answers the review' : '' }}." />
+    @endisset
     <x-field name="reason" label="Why" rows="4" hint="The examiner and the student’s working show this." />
     <div class="flex justify-end gap-3">
-        <button class="button" formaction="{{ route('moderate.preview', $script) }}" formnovalidate
+        @empty($corrects)<button class="button" formaction="{{ route('moderate.preview', $script) }}" formnovalidate
             hx-post="{{ route('moderate.preview', $script) }}" hx-target="#preview"
-            hx-include="closest form">As the student would see it</button>
+            hx-include="closest form">As the student would see it</button>@endempty
         <button class="button primary">{{ $button }}</button></div>
     <div id="preview" class="mt-3" aria-live="polite"></div>
 </form>

@@ -1,18 +1,23 @@
 @php
     use App\Enums\CaseKind;
     $key = $script->public_id;
-    $fits = array_filter(CaseKind::cases(), fn ($kind) => ! $kind->isForNothing() || ($in === null && ! $script->takesHandIns()));
+    $fits = array_filter(CaseKind::cases(),
+        fn ($kind) => ! $kind->isForNothing() || ($in === null && ! $script->takesHandIns()));
 @endphp
 <details><summary>Decide something else</summary>
     <form class="mt-2 w-96 max-w-full case-form" method="post" action="{{ route('cases.store', $script) }}">@csrf
         <fieldset class="mb-2"><legend class="label">What</legend>
-            @foreach ($fits as $kind)<label class="block py-1"><input type="radio" name="kind" value="{{ $kind->value }}" required>
+            @foreach ($fits as $kind)<label class="block py-1"><input type="radio" name="kind"
+                value="{{ $kind->value }}" required>
                 {{ $kind->label() }}</label>@endforeach</fieldset>
         <div class="for-adjusted"><label class="label" for="m-{{ $key }}">Marks</label>
             <input class="input w-28!" id="m-{{ $key }}" name="marks" inputmode="decimal">
-            <p class="hint mb-2">After lateness and everything else, before rounding; with a minus they come off.</p></div>
+            <p class="hint mb-2">After lateness and everything else, before rounding; with a minus they come off.</p>
+            </div>
         <label class="label" for="r-{{ $key }}">Why</label>
-        <textarea class="input" id="r-{{ $key }}" name="reason" rows="2" required minlength="5" maxlength="1000"></textarea>
-        <p class="hint">Coordinators read this here, and nobody else. The student is told what takes the place of a mark, not why.</p>
+        <textarea class="input" id="r-{{ $key }}" name="reason" rows="2" required minlength="5"
+            maxlength="1000"></textarea>
+        <p class="hint">Coordinators read this here, and nobody else. The student is told what takes the place of a mark, not why.
+        </p>
         <div class="flex justify-end mt-2"><button class="button">Decide it</button></div>
     </form></details>

@@ -77,6 +77,9 @@
                 $signatures, true))> {{ __("plan.signed_by.{$one->value}") }}</label>@endforeach
             <p class="hint">On a sample of scripts that you send them. Neither ticked: no signature is waited for.</p>
         </fieldset>
+        <x-field name="review_days" label="Students may ask for a review of the mark, days after release" inputmode="numeric"
+            :value="$a?->release->reviewDays ?? 0" hint="0: not here" />
+        <x-field name="answer_days" label="Days to answer it" inputmode="numeric" :value="$a?->release->answerDays ?? 15" />
         <x-choice name="absent" label="Someone who hands in nothing gets" :options="['' => __('plan.absent.')]
             + collect(YoungHarbor\Core\Release\AbsentGet::cases())->mapWithKeys(fn ($one) => [$one->value => __(
             "plan.absent.{$one->value}")])->all()" :value="$a?->release->absent?->value ?? ''"

@@ -6,10 +6,12 @@
         <div>
             <h2 class="mb-2">Ready check</h2>
             @foreach (['asked', 'approved'] as $state)
-                @if (($n = $corrections[$state] ?? 0) > 0)<p class="notice">{{ trans_choice("corrections.release.{$state}", $n, [
+                @if (($n = $corrections[$state] ?? 0) > 0)<p class="notice">
+                    {{ trans_choice("corrections.release.{$state}", $n, [
                     'count' => $n]) }} <a href="{{ route('corrections.index', $assignment) }}">Corrections</a></p>@endif
             @endforeach
-            @foreach ($correctedSince as $reader => $n)<p class="notice">{{ trans_choice('corrections.release.since_signed', $n, [
+            @foreach ($correctedSince as $reader => $n)<p class="notice">
+                {{ trans_choice('corrections.release.since_signed', $n, [
                 'count' => $n, 'reader' => __("moderate.reader.{$reader}")]) }}
                 <a href="{{ route('packs.index', $assignment) }}">Packs</a></p>@endforeach
             <div class="panel py-1! mb-6">
@@ -74,7 +76,9 @@
                                 <td class="num whitespace-nowrap">
                                     @if (isset($finals[$script->code]) && ! $script->result)<a
                                         href="{{ route('release.preview', $script) }}">as its student sees it</a>
-                                    @elseif ($script->result)<a href="{{ route('results.show', $script->result) }}">open</a>@endif
+                                    @elseif ($script->result
+                                        && $assignment->namesRevealed())<a href="{{ route('results.show',
+                                        $script->result) }}">open</a>@endif
                                     @if (! $script->result && $script->current_handin_id)
                                         @if ($script->held_reason)
                                             <form method="post" action="{{ route('scripts.hold', $script) }}">
@@ -106,23 +110,41 @@
                 @php($get = $assignment->release->absent)
                 <form class="panel mb-4" method="post" action="{{ route('release.absent', $assignment) }}">@csrf
                     <h2 class="mb-1">{{ trans_choice('cases.absent', $absent, ['count' => $absent]) }}</h2>
-                    @if ($get === null)<p class="quiet">The assignment does not say what they get. Decide on each student’s page, from
+                    @if ($get === null)<p class="quiet">
+                        The assignment does not say what they get. Decide on each student’s page, from
                         <a href="{{ route('collect.index', $assignment) }}">Collect</a>, or say it under
                         <a href="{{ route('plan.edit', $assignment) }}">Plan</a>.</p>
-                    @else<p class="quiet mb-2">{{ ucfirst(__("plan.absent.{$get->value}")) }}, says the assignment. Whoever has good cause is
+                    @else<p class="quiet mb-2">
+                        {{ ucfirst(__("plan.absent.{$get->value}")) }}, says the assignment. Whoever has good cause is
                         decided on their own page first.</p>
-                        <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1"> I have looked who they are.</label>
-                        <div class="flex justify-end"><button class="button">{{ __("cases.give.{$get->value}") }}</button></div>@endif</form>
+                        <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1">
+                        I have looked who they are.</label>
+                        <div class="flex justify-end">
+                            <button class="button">{{ __("cases.give.{$get->value}") }}</button></div>@endif</form>
+            @endif
+            @if ($reviews->isNotEmpty())
+                <div class="panel mb-4">
+                    <h2 class="mb-1">{{ trans_choice('reviews.open', $reviews->count(),
+                    ['count' => $reviews->count()]) }}</h2>
+                    <ul>@foreach ($reviews as $one)
+                    <li class="py-1"><a href="{{ route('reviews.show', $one) }}">{{ $one->ground->label() }}</a>
+                        <span @class(['small', 'signal' => $one->answer_by->isPast(),
+                            'quiet' => ! $one->answer_by->isPast()])>to be answered by
+                            {{ App\Wording\LocalTime::day($one->answer_by) }}{{ $one->advised_at ? ', advice is in'
+                                : ($one->with_id ? ', with someone' : '') }}</span></li>
+                    @endforeach</ul></div>
             @endif
             @if ($provisional > 0)
                 <form class="panel mb-4" method="post" action="{{ route('release.confirm', $assignment) }}">@csrf
-                    <h2 class="mb-1">{{ trans_choice('release.provisional', $provisional, ['count' => $provisional]) }}</h2>
+                    <h2 class="mb-1">{{ trans_choice('release.provisional', $provisional,
+                        ['count' => $provisional]) }}</h2>
                     <p class="quiet mb-3">Students read that a board of examiners still has to confirm them. Confirming changes no mark; a
                         mark the board wants otherwise is corrected first.</p>
                     <label class="flex gap-2 mb-3"><input type="checkbox" name="sure" value="1">
                         The board has confirmed these marks.</label>
                     @error('sure')<p class="error">{{ $message }}</p>@enderror
-                    <div class="flex justify-end"><button class="button">Confirm {{ $provisional }}</button></div></form>
+                    <div class="flex justify-end">
+                        <button class="button">Confirm {{ $provisional }}</button></div></form>
             @endif
             @if ($check->released !== [])
                 <div class="panel mb-4"><h2 class="mb-1">{{ count($check->released) }} released</h2>

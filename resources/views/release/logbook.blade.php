@@ -20,7 +20,8 @@
                         <td data-label="Who">{{ $reading->who($line) }}</td>
                         <td>{{ $reading->what($line) }}</td>
                         <td data-label="Of">{{ $reading->on($line) }}</td>
-                        <td class="quiet small">{{ $line->event->tellsMark() && in_array($line->assignment, $blind, true)
+                        <td class="quiet small">
+                            {{ $line->event->tellsMark() && in_array($line->assignment, $blind, true)
                             ? __('logbook.hidden_while_marking') : implode('; ', $reading->with($line)) }}</td>
                     </tr>
                 @endforeach

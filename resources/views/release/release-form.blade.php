@@ -6,7 +6,8 @@
     $later = old('when') === 'later';
     $marksLater = ! $assignment->release->feedbackOnly;
 @endphp
-<form id="release" class="panel mb-4 release-form" method="post" action="{{ route('release.store', $assignment) }}">@csrf
+<form id="release" class="panel mb-4 release-form" method="post"
+    action="{{ route('release.store', $assignment) }}">@csrf
     <h2 class="mb-2">{{ $n === 1 ? '1 result is ready' : "{$n} results are ready" }}</h2>
     @if ($check->absent !== [])<p class="quiet small mb-2">{{ trans_choice('release.absent', count($check->absent),
         ['count' => count($check->absent)]) }}</p>@endif
@@ -18,7 +19,8 @@
             <label class="block py-1"><input type="radio" name="which" value="section" @checked($which === 'section')>
                 Those of a section</label>
             <div class="for-section pl-6">@foreach ($sections as $one)<label class="inline-block mr-4 py-1"><input
-                type="checkbox" name="sections[]" value="{{ $one }}" @checked(in_array($one, (array) old('sections', []), true))>
+                type="checkbox" name="sections[]" value="{{ $one }}"
+                    @checked(in_array($one, (array) old('sections', []), true))>
                 {{ $one }}</label>@endforeach</div>
             @error('sections')<p class="error">{{ $message }}</p>@enderror
         @endif
@@ -32,7 +34,8 @@
         <div class="for-later pl-6"><label class="sr-only" for="f-at">Day and time</label><input class="input" id="f-at"
             type="datetime-local" name="at" value="{{ is_string(old('at')) ? old('at') : '' }}"
             @error('at') aria-invalid="true" @enderror>
-            <p class="hint">{{ LocalTime::zone() }}. What is ready then goes out. You can move or stop it until the minute.</p></div>
+            <p class="hint">{{ LocalTime::zone() }}. What is ready then goes out. You can move or stop it until the minute.
+            </p></div>
         @error('at')<p class="error">{{ $message }}</p>@enderror
     </fieldset>
     <label class="block py-1"><input type="checkbox" name="provisional" value="1" @checked(old('provisional'))>
@@ -40,10 +43,13 @@
     @if ($marksLater)<label class="block py-1 mb-2"><input type="checkbox" name="marks" value="without"
         @checked(old('marks') === 'without')>
         Feedback only; the marks later</label>@endif
-    <details class="fold" @if ($errors->has('body') || $errors->has('subject')) open @endif><summary><b>What the mail says</b></summary>
+    <details class="fold" @if ($errors->has('body') || $errors->has('subject')) open @endif>
+        <summary><b>What the mail says</b></summary>
         <div><x-field name="subject" label="Subject" :value="ReleaseMail::usualSubject()" />
         <x-field name="body" label="Text" rows="9" :value="ReleaseMail::usualBody()"
-            :hint="'Filled in for each: '.implode(', ', array_map(fn ($one) => '{'.$one.'}', ReleaseMail::PLACEHOLDERS)).'. The mark never stands in a mail.'" /></div></details>
+            :hint="'Filled in for each: '.implode(', ',
+                array_map(fn ($one) => '{'.$one.'}',
+                ReleaseMail::PLACEHOLDERS)).'. The mark never stands in a mail.'" /></div></details>
     @if ($n === 0)<p class="quiet small mb-2">Nothing can go out now; a time can be set for when it is.</p>@endif
     <details class="drop text-right" name="act">
         <summary @class(['button', 'primary' => $n > 0])>Release …</summary>

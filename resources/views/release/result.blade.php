@@ -3,13 +3,18 @@
 <x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
     <x-slot:head>
         <div class="heading"><h1>
-            {{ $assignment->title }}</h1><span class="of">{{ $result === null ? "as the student of {$code} would see it, not released"
+            {{ $assignment->title }}</h1><span class="of">{{ $result === null
+                ? "as the student of {$code} would see it, not released"
             : ($own ? 'your result' : 'result of '.$result->script->student->name).', released '.App\Wording\LocalTime::shown(
-            $result->released_at) }}</span>@if ($result !== null)<a class="ml-auto no-print" href="{{ route('results.pdf', $result) }}">{{
+            $result->released_at) }}</span>@if ($result !== null)
+            @unless ($own)@if ($result->replaced_at === null)@can('correct', $result)<a class="ml-auto no-print"
+                href="{{ route('results.correct', $result) }}">correct it</a>@endcan @endif @endunless
+            <a class="{{ $own ? 'ml-auto' : '' }} no-print" href="{{ route('results.pdf', $result) }}">{{
             __('release.as_pdf') }}</a>@endif</div>
     </x-slot:head>
     @if ($result?->replaced_at !== null)
-        <p class="notice mb-4">{{ __('release.replaced', ['at' => App\Wording\LocalTime::shown($result->replaced_at)]) }}
+        <p class="notice mb-4">{{ __('release.replaced',
+            ['at' => App\Wording\LocalTime::shown($result->replaced_at)]) }}
             <a href="{{ route('results.show', $result->script->result) }}">The result that holds</a></p>
     @elseif ($result !== null && $result->what_changed !== '')
         <p class="notice mb-4"><b>{{ __('release.what_changed') }}</b> {{ $result->what_changed }}
@@ -19,7 +24,8 @@
     @if ($result?->isProvisional())
         <p class="notice mb-4"><b>{{ __('release.is_provisional') }}</b> {{ __('release.is_provisional_why') }}</p>
     @elseif ($result?->confirmed_at !== null)
-        <p class="quiet small mb-3">{{ __('release.is_confirmed', ['at' => App\Wording\LocalTime::shown($result->confirmed_at)]) }}</p>
+        <p class="quiet small mb-3">
+            {{ __('release.is_confirmed', ['at' => App\Wording\LocalTime::shown($result->confirmed_at)]) }}</p>
     @endif
     <div class="split" @if ($own) data-reading="{{ route('results.reading', $result) }}"
         data-every="{{ App\Actions\Release\RecordReadingTime::EVERY }}" @endif>
@@ -31,7 +37,8 @@
                 @else
                     <h2>Feedback without a mark</h2>
                 @endisset
-                @if (($d['group'] ?? null) && $result !== null)<p class="quiet small">handed in together: {{ $d['group'] }}</p>@endif
+                @if (($d['group'] ?? null) && $result !== null)<p class="quiet small">
+                    handed in together: {{ $d['group'] }}</p>@endif
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
                 @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />
@@ -62,12 +69,15 @@
                     {{ __('release.second_view.'.($d['second_view'] ?? 'blind')) }}
                     {{ __('release.whose_levels.'.($d['levels_of'] ?? 'first')) }}</p>@endif
             </div>
+            @if ($result !== null)@include('release.review-panel')@endif
         </aside>
         <div class="lg:order-1 min-w-0">
             @php($first = array_filter($d['comments'] ?? [], fn ($one) => $one['starred'] ?? false))
             @if ($first !== [])
                 <section class="panel mb-5"><h2 class="mb-2">{{ __('release.start_here') }}</h2>
-                    @foreach ($first as $one)<div class="mb-3">@include('release.comment', ['place' => false, 'back' => true, 'quoted' => true])</div>@endforeach
+                    @foreach ($first as $one)<div class="mb-3">
+                        @include('release.comment',
+                        ['place' => false, 'back' => true, 'quoted' => true])</div>@endforeach
                 </section>
             @endif
             @foreach ($d['criteria'] as $criterion)
@@ -101,7 +111,8 @@
                             class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span
                             class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
                     @endif
-                    @if ($criterion['comment'] !== '')<div data-comment="{{ $criterion['id'] ?? '' }}" class="said mt-2 pl-3 border-l-4 border-rule"
+                    @if ($criterion['comment'] !== '')<div data-comment="{{ $criterion['id'] ?? '' }}"
+                        class="said mt-2 pl-3 border-l-4 border-rule"
                         dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
                 </section>
             @endforeach

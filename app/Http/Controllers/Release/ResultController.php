@@ -11,6 +11,7 @@ use App\Documents\ResultText;
 use App\Http\Controllers\Controller;
 use App\Models\Handin;
 use App\Models\Result;
+use App\Models\Review;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -36,6 +37,7 @@ final class ResultController extends Controller
             [
                 'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
                 'text' => ResultText::of($result->document),
+                'review' => Review::query()->where('result_id', $result->id)->orWhere('new_result_id', $result->id)->first(),
                 'pages' => fn (int $number) => route('results.pages', [$result, $number]),
                 'own' => $own, 'code' => $result->script->code,
                 'earlier' => $result->version === 1 ? [] : Result::query()->where('script_id', $result->script_id)

@@ -46,12 +46,17 @@ abstract class OfferRequest extends GuardedRequest
         ];
     }
 
+    protected function script(): Script
+    {
+        return $this->bound('script', Script::class);
+    }
+
     /**
      * @throws Refused
      */
     public function offer(): MarkOffer
     {
-        $script = $this->bound('script', Script::class);
+        $script = $this->script();
         $from = (array) $this->input('from', []);
         $feedback = Feedback::fromArray([
             'from' => $from === [] ? [Seat::First->value] : $from,
