@@ -32,7 +32,7 @@ final class EarlierCohorts
             $earlier = Assignment::query()->with('module')->find($earlier->copied_from_id)
         ) {
             $seen[] = $earlier->id;
-            $marks = DB::table('results')->join('scripts', 'scripts.id', '=', 'results.script_id')
+            $marks = DB::table('results')->join('scripts', 'scripts.id', '=', 'results.holding_script_id')
                 ->where('scripts.assignment_id', $earlier->id)->whereNotNull('results.mark')->pluck('results.mark')
                 ->map(fn (mixed $mark) => (float) $mark)->all();
             if (count($marks) < self::LEAST) {

@@ -77,6 +77,19 @@ final class Result extends Model
             : $this->released_at->copy()->setTimezone(LocalTime::zone())->addDays($days)->endOfDay()->utc();
     }
 
+    /** Whether there is something of it to reply to: the whole, one of its criteria, one of its comments. */
+    public function has(string $about): bool
+    {
+        [$kind, $id] = [...explode(':', $about, 2), ''];
+
+        return match ($kind) {
+            ReplyThread::WHOLE => $id === '',
+            'criterion' => in_array($id, array_column($this->document['criteria'] ?? [], 'id'), true),
+            'comment' => in_array($id, array_column($this->document['comments'] ?? [], 'id'), true),
+            default => false,
+        };
+    }
+
     public function isProvisional(): bool
     {
         return $this->provisional && $this->confirmed_at === null;

@@ -70,6 +70,47 @@ return new class extends Migration
                 ->storedAs('if(replaced_at is null, script_id, null)');
             $table->unique('holding_script_id');
         });
+        Schema::create('reply_threads', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->string('about', 60)->comment('whole, criterion:… or comment:…');
+            $table->dateTime('closed_at')->nullable();
+            $table->foreignId('closed_by')->nullable()->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+            $table->unique(['script_id', 'about']);
+        });
+        Schema::create('replies', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('reply_thread_id')->constrained()->restrictOnDelete();
+            $table->foreignId('author_id')->constrained('users')->restrictOnDelete();
+            $table->boolean('from_student');
+            $table->text('body');
+            $table->string('file_path', 255)->nullable();
+            $table->string('file_name', 200)->default('');
+            $table->string('file_mime', 100)->default('');
+            $table->timestamps();
+        });
+        Schema::create('reply_readings', function (Blueprint $table): void {
+            $table->foreignId('reply_thread_id')->constrained()->restrictOnDelete();
+            $table->foreignId('user_id')->constrained()->restrictOnDelete();
+            $table->unsignedBigInteger('read_to')->comment('the last reply that was there when it was opened');
+            $table->primary(['reply_thread_id', 'user_id']);
+        });
+        Schema::create('comment_views', function (Blueprint $table): void {
+            $table->foreignId('result_id')->constrained()->restrictOnDelete();
+            $table->uuid('comment')->comment('that came into view');
+            $table->dateTime('seen_at');
+            $table->primary(['result_id', 'comment']);
+        });
+        Schema::create('feedback_ratings', function (Blueprint $table): void {
+            $table->foreignId('script_id')->constrained()->restrictOnDelete();
+            $table->string('about', 60)->comment('whole, or comment:…');
+            $table->boolean('useful');
+            $table->timestamps();
+            $table->primary(['script_id', 'about']);
+        });
         Schema::create('reviews', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();

@@ -26,6 +26,8 @@ use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\Release;
+use App\Models\Reply;
+use App\Models\ReplyThread;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\RosterImport;
@@ -73,6 +75,16 @@ trait Addresses
         ]);
 
         return $pack;
+    }
+
+    protected function thread(Script $script): ReplyThread
+    {
+        $thread = ReplyThread::query()->firstOrCreate(['script_id' => $script->id, 'about' => 'whole']);
+        Reply::query()->firstOrCreate(['reply_thread_id' => $thread->id], [
+            'author_id' => $script->student_id, 'from_student' => true, 'body' => 'Thank you.',
+        ]);
+
+        return $thread;
     }
 
     protected function review(Script $script): Review
@@ -201,6 +213,8 @@ trait Addresses
             'criterion' => 'c1', 'form' => 'csv',
             'pack' => $this->pack($assignment)->public_id, 'code' => $script->code,
             'result' => Result::query()->where('script_id', $script->id)->whereNull('replaced_at')->sole()->public_id,
+            'thread' => $this->thread($script)->public_id,
+            'reply' => $this->thread($script)->replies()->firstOrFail()->public_id,
             'review' => $this->review($script)->public_id,
             'case' => IndividualCase::query()->firstOrCreate(['script_id' => $script->id], [
                 'kind' => 'adjusted', 'marks' => '1', 'reason' => 'x', 'decided_by' => $this->coordinator->id,

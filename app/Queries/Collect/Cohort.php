@@ -276,7 +276,7 @@ final readonly class Cohort
     private function work(): Builder
     {
         return DB::table('scripts as s')
-            ->when($this->anyOut, fn (Builder $query) => $query->leftJoin('results as r', 'r.script_id', '=', 's.id'))
+            ->when($this->anyOut, fn (Builder $query) => $query->leftJoin('results as r', 'r.holding_script_id', '=', 's.id'))
             ->where('s.assignment_id', $this->assignment->id);
     }
 

@@ -186,7 +186,7 @@ final class SamplePlanning
         return DB::table('marks')->where('marks.assignment_id', $assignment->id)
             ->where('marks.counting_seat', Seat::First->value)
             ->join('scripts', 'scripts.id', '=', 'marks.script_id')->join('users', 'users.id', '=', 'marks.marker_id')
-            ->leftJoin('results', 'results.script_id', '=', 'scripts.id')->whereNull('scripts.left_at')
+            ->leftJoin('results', 'results.holding_script_id', '=', 'scripts.id')->whereNull('scripts.left_at')
             ->orderBy('scripts.code')
             ->get([
                 'scripts.id', 'scripts.code', 'scripts.sampled', 'marks.total', 'marks.done_at',

@@ -19,6 +19,8 @@
             <h2>Your scripts <span class="quiet font-normal">{{ (int) $counts->done }} of {{ (int) $counts->every }}
             done</span></h2>
             <span class="ml-auto flex gap-5 items-baseline">
+                @if ($replies !== null)<a href="{{ route('replies.index', $assignment) }}">{{ trans_choice('replies.link', $replies,
+                    ['count' => $replies]) }}</a>@endif
                 @if ($together)<a href="{{ route('together.index', $assignment) }}">marked together</a>@endif
                 <a href="{{ route('bank.index') }}">comment bank</a>
                 <a href="{{ route('mark.zip', $assignment) }}">all as a ZIP, without names</a>

@@ -8,4 +8,5 @@
     @if (($quoted ?? false) && $one['quote'])<p class="quiet font-text small"
         dir="auto">“{{ Str::limit(Str::squish($one['quote']), 240) }}”</p>@endif
     <div class="said" dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($one['body']) !!}</div>
+    @if ($own && ($place ?? true))@include('release.own-thread', ['about' => "comment:{$one['id']}"])@endif
 </div>

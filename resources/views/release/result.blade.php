@@ -114,9 +114,12 @@
                     @if ($criterion['comment'] !== '')<div data-comment="{{ $criterion['id'] ?? '' }}"
                         class="said mt-2 pl-3 border-l-4 border-rule"
                         dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
+                    @if ($own)@include('release.own-thread', ['about' => "criterion:{$criterion['id']}"])@endif
                 </section>
             @endforeach
             @include('release.result-text')
+            @if ($own)<section class="panel no-print" id="whole">@include('release.own-thread', ['about' => 'whole'])</section>@endif
+            @include('release.read-record')
         </div>
     </div>
 </x-page>

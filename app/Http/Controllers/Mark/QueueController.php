@@ -11,6 +11,7 @@ use App\Http\Requests\Mark\RemindRequest;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Queries\Mark\MarkerProgress;
+use App\Queries\Release\Replies;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -23,7 +24,7 @@ final class QueueController extends Controller
 {
     private const PAGE = 100;
 
-    public function index(Request $request, Assignment $assignment, DeskQueue $queue, MarkerProgress $progress): View
+    public function index(Request $request, Assignment $assignment, DeskQueue $queue, MarkerProgress $progress, Replies $replies): View
     {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
@@ -35,7 +36,7 @@ final class QueueController extends Controller
             )
             ->toBase()->sole();
         $marks = $queue->queue($assignment->id, $person->id, $filter)
-            ->with(['script.result', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])
+            ->with(['script.result:id,script_id,mark,shown,band', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])
             ->withCount(['comments' => fn ($query) => $query->whereNull('gone_at')])
             ->orderByRaw(DeskQueue::order($filter['order'] ?? 'need'))->paginate(self::PAGE)->appends($filter);
         $coordinates = $person->coordinates($assignment->module_id);
@@ -44,6 +45,7 @@ final class QueueController extends Controller
             'assignment' => $assignment, 'marks' => $marks, 'counts' => $counts, 'filter' => $filter,
             'sections' => array_keys($queue->sections($assignment->id, $person->id)), 'coordinates' => $coordinates,
             'flagged' => $queue->queue($assignment->id, $person->id, ['show' => 'flagged'])->count(),
+            'replies' => $assignment->results_out_at === null ? null : $replies->unreadBy($assignment, $person),
             'next' => $queue->resume($assignment, $person),
             'progress' => $coordinates ? $progress->of($assignment) : collect(),
             'together' => Mark::query()->where('assignment_id', $assignment->id)->where('seat', Seat::Together)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers\Release;
 
+use App\Actions\Release\ReadThreads;
 use App\Actions\Release\RecordOpening;
 use App\Actions\Release\RecordReadingTime;
 use App\Documents\ResultPdf;
@@ -12,9 +13,12 @@ use App\Http\Controllers\Controller;
 use App\Models\Handin;
 use App\Models\Result;
 use App\Models\Review;
+use App\Queries\Release\Replies;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -24,19 +28,29 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class ResultController extends Controller
 {
-    public function show(Request $request, Result $result, RecordOpening $record): View
-    {
+    public function show(
+        Request $request, Result $result, RecordOpening $record, Replies $replies, ReadThreads $read,
+    ): View {
         $this->authorize('view', $result);
         $own = $request->user()?->can('read', $result) === true;
+        $threads = new Collection;
         if ($own) {
             $record($result);
+            $result->refresh();
+            $threads = $replies->ofScript($result->script, $this->person($request));
+            $read($threads, $this->person($request));
         }
 
         return view(
             'release.result',
             [
                 'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
-                'text' => ResultText::of($result->document),
+                'text' => ResultText::of($result->document), 'threads' => $threads,
+                'ratings' => $own
+                    ? DB::table('feedback_ratings')->where('script_id', $result->script_id)->pluck('useful', 'about')
+                        ->map(fn (mixed $useful) => (bool) $useful)
+                    : collect(),
+                'seen' => DB::table('comment_views')->where('result_id', $result->id)->count(),
                 'review' => Review::query()->where('result_id', $result->id)->orWhere('new_result_id', $result->id)->first(),
                 'pages' => fn (int $number) => route('results.pages', [$result, $number]),
                 'own' => $own, 'code' => $result->script->code,
@@ -72,7 +86,7 @@ final class ResultController extends Controller
     public function reading(Request $request, Result $result, RecordReadingTime $record): Response
     {
         $this->authorize('read', $result);
-        $record($result);
+        $record($result, array_values(array_filter((array) $request->input('seen', []), is_string(...))));
 
         return response()->noContent();
     }
