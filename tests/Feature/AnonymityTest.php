@@ -9,11 +9,18 @@ use App\Actions\Collect\TakeHandIn;
 use App\Actions\Moderate\AskForThird;
 use App\Actions\Moderate\MakePack;
 use App\Actions\Moderate\SendPack;
+use App\Actions\Release\AskForReview;
+use App\Actions\Release\ReleaseResults;
+use App\Actions\Release\SayInReply;
+use App\Actions\Release\TreatReview;
 use App\Enums\PackReader;
+use App\Enums\ReviewGround;
 use App\Enums\Role;
 use App\Extraction\FileKind;
+use App\Models\Assignment;
 use App\Models\Conflict;
 use App\Models\Mark;
+use App\Models\Result;
 use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Testing\TestResponse;
@@ -25,6 +32,7 @@ use Tests\TestCase;
 use YoungHarbor\Core\Marking\SampleRule;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SecondView;
+use YoungHarbor\Core\Release\Settings;
 use ZipArchive;
 
 /**
@@ -92,6 +100,7 @@ final class AnonymityTest extends TestCase
                 $assignment, $kind, $reader, SampleRule::usual(), true, $this->coordinator,
             ), '', $this->coordinator);
         }
+        $this->answered($assignment);
         // Each tutor is first marker of some and second marker of others.
         $downloads = $pages = 0;
         foreach ([...$this->tutors, $examiner] as $person) {
@@ -100,6 +109,8 @@ final class AnonymityTest extends TestCase
             $this->actingAs($person);
             $this->crawl(route('today', absolute: false));
             $marks = Mark::query()->where('marker_id', $person->id)->exists();
+            $read['replies'] = ($read['replies'] ?? 0) + count(preg_grep('~/replies/[^/]+$~', array_keys($this->sent)) ?: []);
+            $read['reviews'] = ($read['reviews'] ?? 0) + count(preg_grep('~/reviews/[^/]+$~', array_keys($this->sent)) ?: []);
             self::assertGreaterThan($marks ? 12 : 6, count($this->sent), 'the crawl got somewhere');
             $downloads += $this->downloads;
             $person->is($examiner) && self::assertCount(
@@ -116,8 +127,28 @@ final class AnonymityTest extends TestCase
                 }
             }
         }
+        self::assertGreaterThan(1, $read['replies'] ?? 0, 'replies were read');
+        self::assertGreaterThan(0, $read['reviews'] ?? 0, 'and a review');
         self::assertGreaterThan(16, $downloads, 'files of every kind were taken');
         self::assertGreaterThan(1, $pages, 'and pages, by both who mark the PDF');
+    }
+
+    /** A result that is out, with a reply and a review that name their student in words and in a file's name. */
+    private function answered(Assignment $assignment): void
+    {
+        $assignment->update(['release' => Settings::fromArray(['review_days' => 10])]);
+        app(ReleaseResults::class)($assignment->refresh(), [$this->script($assignment)->code], $this->coordinator);
+        $student = $this->students[0];
+        $said = "Signed: {$student->name}, {$student->number}, {$student->email}. The toll was paid.";
+        $file = Files::upload('A receipt.', "{$student->name}.txt");
+        $result = Result::query()->sole();
+        foreach (['whole', 'criterion:c1'] as $about) {
+            app(SayInReply::class)($result->script, $about, $said, $file, $student);
+        }
+        $review = app(AskForReview::class)($result, ReviewGround::Overlooked, $said, $file, $student);
+        foreach ($this->tutors as $tutor) {
+            app(TreatReview::class)($review, $tutor, null);
+        }
     }
 
     public function test_what_the_desk_sends_back_and_refusals_give_nobody_away_either(): void
