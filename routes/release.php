@@ -36,6 +36,8 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/reviews/{review}', [ReviewController::class, 'update'])->name('reviews.update');
     Route::get('/reviews/{review}/file', [ReviewController::class, 'file'])->name('reviews.file');
     Route::post('/results/{result}/replies', [ReplyController::class, 'store'])->name('replies.store');
+    Route::post('/results/{result}/reflection', [ReplyController::class, 'reflect'])->name('results.reflect');
+    Route::post('/results/{result}/mark', [ReplyController::class, 'showMark'])->name('results.mark');
     Route::post('/results/{result}/useful', [ReplyController::class, 'rate'])->name('results.rate');
     Route::get('/assignments/{assignment}/replies', [ReplyController::class, 'index'])->name('replies.index');
     Route::get('/replies/{thread}', [ReplyController::class, 'show'])->name('replies.show');

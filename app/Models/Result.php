@@ -31,6 +31,7 @@ use LogicException;
  * @property Carbon $released_at
  * @property Carbon|null $first_opened_at
  * @property Carbon|null $last_opened_at
+ * @property Carbon|null $mark_asked_at when its student asked for the mark, the feedback read
  * @property int $openings
  * @property int $seconds_open
  * @property-read Script $script
@@ -45,7 +46,7 @@ final class Result extends Model
     {
         return [
             'document' => 'array', 'released_at' => 'datetime', 'provisional' => 'boolean', 'confirmed_at' => 'datetime',
-            'replaced_at' => 'datetime',
+            'replaced_at' => 'datetime', 'mark_asked_at' => 'datetime',
             'first_opened_at' => 'datetime', 'last_opened_at' => 'datetime',
         ];
     }
@@ -88,6 +89,22 @@ final class Result extends Model
             'comment' => in_array($id, array_column($this->document['comments'] ?? [], 'id'), true),
             default => false,
         };
+    }
+
+    /** Until when a reflection can be written; a mark that waits for something shows then anyway. */
+    public function reflectionUntil(): Carbon
+    {
+        return $this->released_at->copy()->setTimezone(LocalTime::zone())
+            ->addDays($this->script->assignment->release->reflection->days)->endOfDay()->utc();
+    }
+
+    /** Whether its student does not see the mark yet, since feedback comes first. */
+    public function holdsMarkBack(): bool
+    {
+        return $this->mark !== null && $this->script->assignment->release->reflection->holdsMarkBack(
+            $this->mark_asked_at !== null, Reflection::query()->where('script_id', $this->script_id)->exists(),
+            $this->reflectionUntil()->isPast(),
+        );
     }
 
     public function isProvisional(): bool

@@ -23,10 +23,11 @@ final readonly class Settings implements JsonForm
      * @param  AbsentGet|null  $absent  what someone gets who handed in nothing; null: people decide for each
      * @param  int<0, 90>  $reviewDays  so long after release a review of the mark may be asked for; 0: not at all
      * @param  int<1, 90>  $answerDays  so long after that it is to be answered
+     * @param  Reflection  $reflection  what students are asked to write about their feedback
      */
     private function __construct(
         public bool $feedbackOnly, public array $signatures, public ?AbsentGet $absent,
-        public int $reviewDays, public int $answerDays,
+        public int $reviewDays, public int $answerDays, public Reflection $reflection,
     ) {
     }
 
@@ -44,7 +45,7 @@ final readonly class Settings implements JsonForm
     public static function fromArray(array $document): static
     {
         $in = new Document;
-        $in->onlyKeys($document, ['feedback_only', 'signatures', 'absent', 'review_days', 'answer_days']);
+        $in->onlyKeys($document, ['feedback_only', 'signatures', 'absent', 'review_days', 'answer_days', 'reflection']);
         $document += ['feedback_only' => false];
         $signatures = [];
         foreach ($in->map($document, 'signatures', 'signatures') as $key) {
@@ -62,6 +63,7 @@ final readonly class Settings implements JsonForm
             array_values(array_filter(Signature::cases(), fn (Signature $one) => isset($signatures[$one->value]))),
             $get, max(0, min(self::MOST_DAYS, $in->whole($document, 'review_days', 'review_days', 0, self::MOST_DAYS))),
             max(1, min(self::MOST_DAYS, $in->whole($document, 'answer_days', 'answer_days', 1, self::MOST_DAYS))),
+            Reflection::fromArray($in->map($document, 'reflection', 'reflection')),
         );
         $in->throwFaults();
 
@@ -70,7 +72,7 @@ final readonly class Settings implements JsonForm
 
     /**
      * @return array{feedback_only: bool, signatures: list<string>, absent: string|null, review_days: int,
-     *     answer_days: int}
+     *     answer_days: int, reflection: array<string, mixed>}
      */
     public function toArray(): array
     {
@@ -78,6 +80,7 @@ final readonly class Settings implements JsonForm
             'feedback_only' => $this->feedbackOnly,
             'signatures' => array_map(fn (Signature $one) => $one->value, $this->signatures),
             'absent' => $this->absent?->value, 'review_days' => $this->reviewDays, 'answer_days' => $this->answerDays,
+            'reflection' => $this->reflection->toArray(),
         ];
     }
 }

@@ -63,6 +63,7 @@ return new class extends Migration
             $table->dateTime('last_opened_at')->nullable();
             $table->unsignedInteger('openings')->default(0);
             $table->unsignedInteger('seconds_open')->default(0);
+            $table->dateTime('mark_asked_at')->nullable()->comment('when its student asked for the mark, the feedback read');
             $table->timestamps();
             $table->unique(['script_id', 'version']);
             // One that holds a script.
@@ -110,6 +111,13 @@ return new class extends Migration
             $table->boolean('useful');
             $table->timestamps();
             $table->primary(['script_id', 'about']);
+        });
+        Schema::create('reflections', function (Blueprint $table): void {
+            $table->foreignId('script_id')->primary()->constrained()->restrictOnDelete();
+            $table->uuid('public_id')->unique();
+            $table->text('text');
+            $table->unsignedInteger('words');
+            $table->timestamps();
         });
         Schema::create('reviews', function (Blueprint $table): void {
             $table->id();

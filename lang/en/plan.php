@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'after_release' => 'feedback first, a reflection, reviews of marks, who hands in nothing',
     'absent' => [
         '' => 'what is decided for each',
         'zero' => '0 marks',

@@ -33,6 +33,8 @@ use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Release\AbsentGet;
+use YoungHarbor\Core\Release\MarkAfter;
+use YoungHarbor\Core\Release\Reflection;
 use YoungHarbor\Core\Release\Settings as Release;
 use YoungHarbor\Core\Release\Signature;
 use YoungHarbor\Core\Screening\ReportSeen;
@@ -109,6 +111,11 @@ final class AssignmentRequest extends FormRequest
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'absent' => ['nullable', Rule::enum(AbsentGet::class)],
+            'reflection_prompt' => ['nullable', 'required_if:mark_after,reflected', 'string', 'max:2000'],
+            'reflection_words' => ['nullable', 'integer', 'min:0', 'max:'.Reflection::MOST_WORDS],
+            'reflection_days' => ['nullable', 'integer', 'min:1', 'max:'.Release::MOST_DAYS],
+            'reflection_read' => ['nullable', 'in:markers,coordinators'],
+            'mark_after' => ['nullable', Rule::enum(MarkAfter::class)],
             'review_days' => ['nullable', 'integer', 'min:0', 'max:'.Release::MOST_DAYS],
             'answer_days' => ['nullable', 'integer', 'min:1', 'max:'.Release::MOST_DAYS],
             'signatures' => ['nullable', 'array', 'max:2'], 'signatures.*' => [Rule::enum(Signature::class)],
@@ -212,6 +219,13 @@ final class AssignmentRequest extends FormRequest
             'release' => Release::fromArray([
                 'feedback_only' => $this->boolean('formative'),
                 'signatures' => array_values(array_filter((array) $this->input('signatures', []), is_string(...))),
+                'reflection' => [
+                    'prompt' => $this->string('reflection_prompt')->trim()->toString(),
+                    'words' => $this->integer('reflection_words'),
+                    'days' => $this->filled('reflection_days') ? $this->integer('reflection_days') : 7,
+                    'markers_read' => $this->input('reflection_read') !== 'coordinators',
+                    'mark_after' => $this->filled('mark_after') ? (string) $this->input('mark_after') : null,
+                ],
                 'review_days' => $this->integer('review_days'),
                 'answer_days' => $this->filled('answer_days') ? $this->integer('answer_days') : 15,
                 'absent' => $this->filled('absent') ? (string) $this->input('absent') : null,

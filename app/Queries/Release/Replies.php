@@ -7,6 +7,7 @@ namespace App\Queries\Release;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\MarkComment;
+use App\Models\Reflection;
 use App\Models\ReplyThread;
 use App\Models\Script;
 use App\Models\User;
@@ -30,7 +31,8 @@ final class Replies
      */
     public function ofScript(Script $script, User $reader): Collection
     {
-        return ReplyThread::query()->where('script_id', $script->id)->with(['replies.author', 'script.assignment'])->get()
+        return ReplyThread::query()->where('script_id', $script->id)->with(['replies.author', 'script.assignment'])
+            ->get()
             ->each(fn (ReplyThread $thread) => $thread->replies->each(
                 fn ($reply) => $reply->setRelation('thread', $thread),
             ))->keyBy('about');
@@ -44,8 +46,31 @@ final class Replies
     public function of(Assignment $assignment, User $person): Collection
     {
         return $this->threads($assignment, $person)->with(['script.lead', 'replies'])
-            ->selectSub($this->unread($person), 'unread')->orderByDesc('unread')->orderByDesc('reply_threads.updated_at')
+            ->selectSub($this->unread($person), 'unread')->orderByDesc('unread')
+            ->orderByDesc('reply_threads.updated_at')
             ->orderByDesc('reply_threads.id')->limit(500)->get();
+    }
+
+    /**
+     * What students wrote about their feedback: for coordinators all, for markers of scripts they marked first, where the
+     * assignment lets them read it.
+     *
+     * @return Collection<int, Reflection>
+     */
+    public function reflections(Assignment $assignment, User $person): Collection
+    {
+        $coordinates = $person->coordinates($assignment->module_id);
+        if (! $coordinates && ! $assignment->release->reflection->markersRead) {
+            return new Collection;
+        }
+        $scripts = Script::query()->where('assignment_id', $assignment->id);
+        $coordinates || $scripts->whereIn(DB::raw('COALESCE(lead_id, id)'), Mark::query()
+            ->where('assignment_id', $assignment->id)->where('marker_id', $person->id)->where('seat', Seat::First)
+            ->select('script_id'));
+
+        return Reflection::query()->whereIn('script_id', $scripts->select('id'))
+            ->with(['script.lead', 'script.student'])
+            ->orderBy('public_id')->limit(500)->get();
     }
 
     /** How many replies of students they have not read. */
@@ -101,7 +126,8 @@ final class Replies
 
     private function unread(User $person): \Illuminate\Database\Query\Builder
     {
-        return DB::table('replies')->whereColumn('replies.reply_thread_id', 'reply_threads.id')->where('from_student', true)
+        return DB::table('replies')->whereColumn('replies.reply_thread_id', 'reply_threads.id')
+            ->where('from_student', true)
             ->where('replies.id', '>', DB::table('reply_readings')->whereColumn('reply_thread_id', 'reply_threads.id')
                 ->where('user_id', $person->id)->selectRaw('COALESCE(MAX(read_to), 0)'))
             ->selectRaw('COUNT(*)');

@@ -11,7 +11,8 @@
     <summary><b>Second marks, and how marks settle</b>
         <span class="quiet small">{{ $inWords['settle'] }}</span></summary>
     <div @unless ($marked) hx-get="{{ route('plan.forecast', $module) }}" hx-trigger="change"
-        hx-include="{{ implode(', ', array_map(fn ($name) => "[name={$name}]", ['formative', 'second_marking', 'second_view',
+        hx-include="{{ implode(', ',
+            array_map(fn ($name) => "[name={$name}]", ['formative', 'second_marking', 'second_view',
         'bands', ...$sampling])) }}" hx-target="#forecast" @endunless>
         <div class="grid sm:grid-cols-2 gap-x-4">
             <x-choice name="formative" :locked="$marked" label="Students get"
@@ -77,14 +78,38 @@
                 $signatures, true))> {{ __("plan.signed_by.{$one->value}") }}</label>@endforeach
             <p class="hint">On a sample of scripts that you send them. Neither ticked: no signature is waited for.</p>
         </fieldset>
-        <x-field name="review_days" label="Students may ask for a review of the mark, days after release" inputmode="numeric"
+        <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
+        <p class="hint self-center">
+            <a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
+    </div>
+</details>
+<details class="fold" id="learning"
+    {{ $fold('reflection_prompt', 'reflection_words', 'reflection_days', 'reflection_read',
+    'mark_after', 'review_days', 'answer_days', 'absent') }}>
+        <summary><b>After release</b> <span class="quiet">{{ __('plan.after_release') }}</span></summary>
+    @php($r = $a?->release->reflection)
+    <div class="grid sm:grid-cols-2 gap-x-6">
+        <x-choice name="mark_after" label="The mark shows"
+            :options="['' => 'with the feedback', 'opened' => 'after the feedback was opened',
+            'reflected' => 'after the reflection was written']" :value="$r?->markAfter?->value ?? ''"
+            hint="It shows by itself once the days below are over." />
+        <x-field name="reflection_days" label="Days for that, and for the reflection" inputmode="numeric"
+            :value="$r->days ?? 7" />
+        <div class="sm:col-span-2">
+            <x-field name="reflection_prompt" label="Reflection: what students are asked to write about their feedback"
+            rows="2" :value="$r->prompt ?? ''" hint="Empty: none is asked for." /></div>
+        <x-field name="reflection_words" label="Words at least" inputmode="numeric" :value="$r->words ?? 0" />
+        <x-choice name="reflection_read" label="Who reads it"
+            :options="['markers' => 'their markers, without names, and coordinators',
+            'coordinators' => 'coordinators alone']" :value="($r->markersRead ?? true) ? 'markers' : 'coordinators'" />
+        <x-field name="review_days" label="Students may ask for a review of the mark, days after release"
+            inputmode="numeric"
             :value="$a?->release->reviewDays ?? 0" hint="0: not here" />
-        <x-field name="answer_days" label="Days to answer it" inputmode="numeric" :value="$a?->release->answerDays ?? 15" />
+        <x-field name="answer_days" label="Days to answer it" inputmode="numeric"
+            :value="$a?->release->answerDays ?? 15" />
         <x-choice name="absent" label="Someone who hands in nothing gets" :options="['' => __('plan.absent.')]
             + collect(YoungHarbor\Core\Release\AbsentGet::cases())->mapWithKeys(fn ($one) => [$one->value => __(
             "plan.absent.{$one->value}")])->all()" :value="$a?->release->absent?->value ?? ''"
             hint="Never by itself: a coordinator takes that step under Release." />
-        <x-choice name="bands" :locked="$marked" label="Grade bands" :options="$bandOptions" :value="$bandKey" />
-        <p class="hint self-center"><a href="{{ route('bands.index', $module) }}">The bands, and how a mark finds its band</a></p>
     </div>
 </details>

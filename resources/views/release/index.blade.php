@@ -150,7 +150,8 @@
                 <div class="panel mb-4"><h2 class="mb-1">{{ count($check->released) }} released</h2>
                 <p class="quiet">{{ $unopened === 0 ? 'Every one has been opened.'
                     : ($unopened === 1 ? '1 has not been opened yet.' : $unopened.' have not been opened yet.') }}
-                    @if ($unopened > 0)<a href="{{ route('messages.create', [$assignment, 'show' => 'unread']) }}">{{ __('release.write_unread') }}</a>. @endif
+                    @if ($unopened > 0)<a href="{{ route('messages.create',
+                        [$assignment, 'show' => 'unread']) }}">{{ __('release.write_unread') }}</a>. @endif
                     Who has read theirs is in the
                     <a href="{{ route('grade-book.show', $assignment->module) }}">grade book</a>.</p></div>
                 <div class="panel">

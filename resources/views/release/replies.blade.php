@@ -9,13 +9,28 @@
             <thead><tr><th>Script</th><th>About</th><th>Last said</th><th></th></tr></thead>
             <tbody>@foreach ($threads as $one)
                 @php $last = $one->replies->last()?->setRelation('thread', $one); @endphp
-                <tr><td><a class="code" href="{{ route('replies.show', $one) }}">{{ $one->script->leadScript()->code }}</a></td>
-                    <td class="small">{{ __('replies.about.'.Str::before($one->about, ':')) }}@if ($one->comment() && isset($quotes[$one->comment()]))<br>
+                <tr><td><a class="code" href="{{ route('replies.show',
+                    $one) }}">{{ $one->script->leadScript()->code }}</a></td>
+                    <td class="small">{{ __('replies.about.'.Str::before($one->about, ':')) }}@if ($one->comment()
+                        && isset($quotes[$one->comment()]))<br>
                         <span class="quiet">“{{ Str::limit($quotes[$one->comment()], 80) }}”</span>@endif</td>
                     <td class="small" dir="auto">{{ Str::limit($last?->bodyWithoutNames() ?? '', 120) }}</td>
-                    <td class="small whitespace-nowrap">@if ($one->unread > 0)<b class="signal">{{ trans_choice('replies.new', (int) $one->unread,
-                        ['count' => $one->unread]) }}</b>@elseif ($one->closed_at)<span class="quiet">closed</span>@endif</td></tr>
+                    <td class="small whitespace-nowrap">
+                        @if ($one->unread > 0)<b class="signal">{{ trans_choice('replies.new', (int) $one->unread,
+                        ['count' => $one->unread]) }}</b>@elseif ($one->closed_at)<span
+                            class="quiet">closed</span>@endif</td></tr>
             @endforeach</tbody></table></div>
     @endif
-    <p class="quiet small max-w-[46rem]">{{ $useful === null ? __('replies.useful_few') : __('replies.useful_of', $useful) }}</p>
+    @if ($reflections->isNotEmpty())
+        <h2 class="mt-5 mb-1">{{ __('release.reflections') }}</h2>
+        <p class="quiet small mb-2 max-w-[46rem]">{{ $assignment->release->reflection->prompt }}</p>
+        @foreach ($reflections as $one)<div class="panel mb-3">
+            <p class="small"><span class="code">{{ $one->script->leadScript()->code }}</span>
+            <span class="quiet">{{ trans_choice('release.words', $one->words, ['count' => $one->words]) }}</span></p>
+            <p class="whitespace-pre-line"
+                dir="auto">{{ $assignment->namesRevealed() ? $one->text : $one->textWithoutNames() }}</p>
+                </div>@endforeach
+    @endif
+    <p class="quiet small max-w-[46rem]">
+        {{ $useful === null ? __('replies.useful_few') : __('replies.useful_of', $useful) }}</p>
 </x-page>

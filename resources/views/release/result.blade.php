@@ -1,5 +1,6 @@
 @php($d = $document)
-@php($shown = $d['points_shown'] ?? true)
+@php($waits = $own && $result !== null && $result->holdsMarkBack())
+@php($shown = ($d['points_shown'] ?? true) && ! $waits)
 <x-page :title="'Result: '.$assignment->title" :at="$own ? 'today' : 'grade-book'">
     <x-slot:head>
         <div class="heading"><h1>
@@ -31,21 +32,30 @@
         data-every="{{ App\Actions\Release\RecordReadingTime::EVERY }}" @endif>
         <aside class="lg:order-2">
             <div class="panel">
-                @isset($d['mark'])
+                @if ($waits)
+                    @php($after = $assignment->release->reflection->markAfter)
+                    <p>{{ __("release.mark_waits.{$after->value}",
+                        ['until' => App\Wording\LocalTime::shown($result->reflectionUntil())]) }}</p>
+                    @if ($after === YoungHarbor\Core\Release\MarkAfter::Opened)<form class="mt-3" method="post"
+                        action="{{ route('results.mark', $result) }}">
+                            @csrf<button class="button">{{ __('release.show_mark') }}</button></form>
+                    @else<p class="mt-2"><a href="#reflection">{{ __('release.reflection') }}</a></p>@endif
+                @elseif (isset($d['mark']))
                     <div class="big">{{ $d['mark'] }}</div>
                     <p class="mt-2"><b>{{ $d['band'] }}</b> <span class="quiet">{{ $d['band_span'] }}</span></p>
                 @else
                     <h2>Feedback without a mark</h2>
-                @endisset
+                @endif
                 @if (($d['group'] ?? null) && $result !== null)<p class="quiet small">
                     handed in together: {{ $d['group'] }}</p>@endif
                 @if ($d['late'])<p class="quiet small">handed in late</p>@endif
-                @isset($d['mark'])<details class="mt-2"><summary class="link">How this number came about</summary>
+                @if (isset($d['mark']) && ! $waits)<details class="mt-2">
+                    <summary class="link">How this number came about</summary>
                     <div class="mt-2"><x-working :lines="$d['working']" />
                     @if ($d['first_working'] !== [])<p class="quiet small mt-3">
                         {{ __('release.levels_of.'.($d['levels_of'] ?? 'first')) }}</p><x-working
                         :lines="$d['first_working']" />@endif</div>
-                </details>@endisset
+                </details>@endif
                 @if ($d['general_comment'] !== '')
                     <hr class="border-rule my-4">
                     <h2 class="mb-1">In general</h2>
@@ -118,7 +128,9 @@
                 </section>
             @endforeach
             @include('release.result-text')
-            @if ($own)<section class="panel no-print" id="whole">@include('release.own-thread', ['about' => 'whole'])</section>@endif
+            @if ($own)<section class="panel no-print"
+                id="whole">@include('release.own-thread', ['about' => 'whole'])</section>@endif
+            @if ($own)@include('release.reflection')@endif
             @include('release.read-record')
         </div>
     </div>

@@ -24,8 +24,9 @@ final class QueueController extends Controller
 {
     private const PAGE = 100;
 
-    public function index(Request $request, Assignment $assignment, DeskQueue $queue, MarkerProgress $progress, Replies $replies): View
-    {
+    public function index(
+        Request $request, Assignment $assignment, DeskQueue $queue, MarkerProgress $progress, Replies $replies,
+    ): View {
         $this->authorize('viewMarking', $assignment);
         $person = $this->person($request);
         $filter = DeskQueue::filter($request->query());
@@ -36,7 +37,12 @@ final class QueueController extends Controller
             )
             ->toBase()->sole();
         $marks = $queue->queue($assignment->id, $person->id, $filter)
-            ->with(['script.result:id,script_id,mark,shown,band', 'script.student:id,name', 'handin:id,words', 'rubricVersion'])
+            ->with(
+                [
+                    'script.result:id,script_id,mark,shown,band', 'script.student:id,name', 'handin:id,words',
+                    'rubricVersion',
+                ]
+            )
             ->withCount(['comments' => fn ($query) => $query->whereNull('gone_at')])
             ->orderByRaw(DeskQueue::order($filter['order'] ?? 'need'))->paginate(self::PAGE)->appends($filter);
         $coordinates = $person->coordinates($assignment->module_id);

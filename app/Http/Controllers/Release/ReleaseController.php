@@ -110,6 +110,7 @@ final class ReleaseController extends Controller
         return view('release.result', [
             'result' => null, 'document' => $written, 'assignment' => $assignment, 'text' => ResultText::of($written),
             'pages' => null, 'earlier' => [], 'threads' => collect(), 'ratings' => collect(), 'seen' => 0, 'review' => null,
+            'reflection' => null,
             'own' => false, 'code' => $script->code,
         ]);
     }

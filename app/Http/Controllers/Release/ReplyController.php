@@ -8,8 +8,11 @@ use App\Actions\Release\CloseThread;
 use App\Actions\Release\RateFeedback;
 use App\Actions\Release\ReadThreads;
 use App\Actions\Release\SayInReply;
+use App\Actions\Release\ShowMark;
+use App\Actions\Release\WriteReflection;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Release\RateRequest;
+use App\Http\Requests\Release\ReflectionRequest;
 use App\Http\Requests\Release\ReplyRequest;
 use App\Models\Assignment;
 use App\Models\MarkComment;
@@ -51,6 +54,22 @@ final class ReplyController extends Controller
             ->with('said', __('replies.rated'));
     }
 
+    /** A student writes about the feedback; that, or asking for it, lets a mark show that waited. */
+    public function reflect(ReflectionRequest $request, Result $result, WriteReflection $write): RedirectResponse
+    {
+        $write($result, $request->string('reflection')->trim()->toString());
+
+        return redirect()->to(route('results.show', $result).'#reflection')->with('said', __('release.reflection_kept'));
+    }
+
+    public function showMark(Result $result, ShowMark $show): RedirectResponse
+    {
+        $this->authorize('read', $result);
+        $show($result);
+
+        return redirect()->route('results.show', $result);
+    }
+
     /** What students replied to someone's comments; for coordinators all of an assignment. */
     public function index(Request $request, Assignment $assignment, Replies $replies): View
     {
@@ -59,7 +78,8 @@ final class ReplyController extends Controller
         $threads = $replies->of($assignment, $person);
 
         return view('release.replies', [
-            'assignment' => $assignment, 'threads' => $threads, 'useful' => $replies->usefulOf($assignment, $person),
+            'assignment' => $assignment, 'threads' => $threads, 'reflections' => $replies->reflections($assignment, $person),
+            'useful' => $replies->usefulOf($assignment, $person),
             'quotes' => MarkComment::query()->whereIn('public_id', $threads->map(
                 fn (ReplyThread $thread) => $thread->comment(),
             )->filter())->pluck('body', 'public_id'),

@@ -11,6 +11,7 @@ use App\Documents\ResultPdf;
 use App\Documents\ResultText;
 use App\Http\Controllers\Controller;
 use App\Models\Handin;
+use App\Models\Reflection;
 use App\Models\Result;
 use App\Models\Review;
 use App\Queries\Release\Replies;
@@ -46,6 +47,7 @@ final class ResultController extends Controller
             [
                 'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
                 'text' => ResultText::of($result->document), 'threads' => $threads,
+                'reflection' => $own ? Reflection::query()->find($result->script_id) : null,
                 'ratings' => $own
                     ? DB::table('feedback_ratings')->where('script_id', $result->script_id)->pluck('useful', 'about')
                         ->map(fn (mixed $useful) => (bool) $useful)
@@ -61,9 +63,13 @@ final class ResultController extends Controller
         );
     }
 
-    public function pdf(Result $result, ResultPdf $pdf): Response
+    public function pdf(Request $request, Result $result, ResultPdf $pdf): Response
     {
         $this->authorize('view', $result);
+        abort_if(
+            $request->user()?->can('read', $result) === true && $result->holdsMarkBack(), 403,
+            'Feedback comes first here: the PDF holds the mark, so it is there once the mark shows on the page.',
+        );
         $name = Str::slug("{$result->script->assignment->title} result");
 
         return response($pdf->of($result), 200, [

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Release;
+
+use App\Exceptions\Refused;
+use App\Models\Reflection;
+use App\Models\Result;
+use App\Models\Script;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Text\Words;
+
+/**
+ * A student writes about their feedback, or writes it anew until the date.
+ */
+final class WriteReflection
+{
+    /**
+     * @throws Refused for too few words, after the date, or where none is asked for
+     */
+    public function __invoke(Result $result, string $text): Reflection
+    {
+        $asked = $result->script->assignment->release->reflection;
+        $asked->isAskedFor() || throw new Refused('No reflection is asked for here.', 'reflection');
+        $result->reflectionUntil()->isFuture() || throw new Refused(
+            'The time for it is over. What you wrote before stays as it is.', 'reflection',
+        );
+        $words = Words::of($text)->count();
+        $words >= $asked->words || throw new Refused(
+            trans_choice('release.reflection_few', $words, ['count' => $words, 'least' => $asked->words]), 'reflection',
+        );
+
+        return DB::transaction(function () use ($result, $text, $words): Reflection {
+            Script::query()->lockForUpdate()->findOrFail($result->script_id);
+
+            return Reflection::query()->updateOrCreate(
+                ['script_id' => $result->script_id], ['text' => $text, 'words' => $words],
+            );
+        });
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use App\Handins\WorkReader;
+use App\Models\Concerns\HasPublicId;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Names\Mask;
+
+/**
+ * What a student wrote about their feedback.
+ *
+ * @property int $script_id
+ * @property string $public_id
+ * @property string $text
+ * @property int $words
+ * @property Carbon $created_at
+ * @property Carbon $updated_at
+ * @property-read Script $script
+ */
+final class Reflection extends Model
+{
+    use HasPublicId;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'script_id';
+
+    protected $guarded = [];
+
+    /**
+     * @return BelongsTo<Script, $this>
+     */
+    public function script(): BelongsTo
+    {
+        return $this->belongsTo(Script::class);
+    }
+
+    public function textWithoutNames(): string
+    {
+        return array_reduce(
+            WorkReader::masks($this->script->group()->map(fn (Script $one) => $one->student)),
+            fn (string $text, Mask $mask) => $mask->hide($text), $this->text,
+        );
+    }
+}
