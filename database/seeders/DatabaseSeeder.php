@@ -27,10 +27,16 @@ use App\Actions\Plan\AddStarterSet;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
+use App\Actions\Release\AskForReview;
+use App\Actions\Release\CorrectResult;
+use App\Actions\Release\RateFeedback;
 use App\Actions\Release\RecordOpening;
+use App\Actions\Release\RecordReadingTime;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
+use App\Actions\Release\SayInReply;
 use App\Actions\Release\SetRelease;
+use App\Actions\Release\WriteReflection;
 use App\Actions\Screen\AddFilesToBaseline;
 use App\Actions\Screen\AddToArchive;
 use App\Actions\Screen\AskDetector;
@@ -51,6 +57,7 @@ use App\Documents\ScriptText;
 use App\Enums\ConversationFinding;
 use App\Enums\HandInBy;
 use App\Enums\MailState;
+use App\Enums\ReviewGround;
 use App\Enums\Role;
 use App\Jobs\ReadDraftJob;
 use App\Models\Assignment;
@@ -60,6 +67,7 @@ use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Notice;
+use App\Models\Result;
 use App\Models\RubricVersion;
 use App\Models\Script;
 use App\Models\TypedText;
@@ -242,6 +250,11 @@ final class DatabaseSeeder extends Seeder
             'brief' => "Optional. Choose one document from the reader and say in about 200 words what it can and cannot tell us.\n\nYou will get a mark and comments, so that you know how the essay will be read.",
             'due_at' => $this->day(-41, 12), 'closes_at' => $this->day(-40, 12),
             'promised_on' => $this->day(-35)->toDateString(),
+            'release' => Release::fromArray([
+                'review_days' => 10, 'answer_days' => 36, 'reflection' => [
+                    'prompt' => 'Which comment will you use in the essay, and how?', 'words' => 20, 'days' => 14,
+                ],
+            ]),
         ], -46);
         foreach (require database_path('demo/notes.php') as $who => $note) {
             $this->at(-42, 15, $this->students[$who]);
@@ -262,6 +275,55 @@ final class DatabaseSeeder extends Seeder
             $this->at(-36, 18 + $script->id % 4, $script->student);
             app(RecordOpening::class)($script->result()->sole());
         }
+        $this->answered($assignment);
+    }
+
+    /** After the release: a reply and its answer, a reflection, a review that is to be answered, a corrected result. */
+    private function answered(Assignment $assignment): void
+    {
+        $of = fn (string $who): Result => Result::query()->whereNull('replaced_at')->whereIn(
+            'script_id', $assignment->scripts()->where('student_id', $this->students[$who]->id)->select('id'),
+        )->with('script')->sole();
+        $zoe = $of('zoe.ng');
+        $comment = $zoe->document['comments'][0]['id'];
+        $this->at(-36, 20, $this->students['zoe.ng'], 45);
+        app(RecordReadingTime::class)($zoe, array_column($zoe->document['comments'], 'id'));
+        $reply = app(SayInReply::class)(
+            $zoe->script, "comment:{$comment}",
+            'I thought the vellum was the point: whoever hangs it up wants it seen. Should I say first what it leaves out?',
+            null, $this->students['zoe.ng'],
+        );
+        $marker = User::query()->findOrFail($reply->thread->markers()[0]);
+        $this->at(-35, 10, $marker);
+        app(SayInReply::class)(
+            $zoe->script, $reply->thread->about,
+            'Say what it is for, as you do, and then what it keeps quiet about: the fines. That is your argument.',
+            null, $marker,
+        );
+        app(RateFeedback::class)($zoe, "comment:{$comment}", true);
+        $this->at(-35, 12, $this->students['hana.kovarova']);
+        app(WriteReflection::class)(
+            $of('hana.kovarova'),
+            'I will use the comment on the second reason the wardens give. In the essay I will set two documents against each other, and say why each was written before I say what it tells.',
+        );
+        $this->at(-35, 15, $this->students['dafydd.aprhys']);
+        app(AskForReview::class)(
+            $of('dafydd.aprhys'), ReviewGround::Overlooked,
+            'The level for placing it says “date and place only”. My second paragraph says who wrote the note, with which ink and when it was added. I think that this was overlooked.',
+            null, $this->students['dafydd.aprhys'],
+        );
+        $leila = $of('leila.haddad');
+        $this->at(-34, 11, $this->coordinator);
+        $mark = (string) (round((float) $leila->mark) + 4);
+        app(CorrectResult::class)(
+            $leila,
+            MarkOffer::total(
+                $mark, Feedback::usual(),
+                'The comparison with an inland spa, which both levels ask for, stands in the last sentence.',
+            ),
+            "Your last sentence proposes the comparison that the level asks for, and it had been overlooked. The mark rises to {$mark}.",
+            $this->coordinator,
+        );
     }
 
     /** First marks are in, and the sample that is marked a second time is still to be drawn. */

@@ -52,8 +52,8 @@ final class Replies
     }
 
     /**
-     * What students wrote about their feedback: for coordinators all, for markers of scripts they marked first, where the
-     * assignment lets them read it.
+     * What students wrote about their feedback: for coordinators all, for markers of scripts they marked first, where
+     * the assignment lets them read it.
      *
      * @return Collection<int, Reflection>
      */

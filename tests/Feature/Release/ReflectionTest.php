@@ -80,7 +80,7 @@ final class ReflectionTest extends TestCase
         $this->get(route('results.show', $other))->assertSee('50.0');
     }
 
-    public function test_after_the_date_nothing_is_written_any_more_and_where_only_coordinators_read_markers_do_not(): void
+    public function test_nothing_is_written_after_the_date_and_markers_read_it_where_they_may(): void
     {
         $assignment = $this->out(['prompt' => 'What next?', 'words' => 0, 'days' => 3, 'markers_read' => false]);
         $own = $this->own($assignment);
