@@ -30,6 +30,7 @@ use App\Actions\Plan\SaveAssignment;
 use App\Actions\Release\AskForReview;
 use App\Actions\Release\CorrectResult;
 use App\Actions\Release\RateFeedback;
+use App\Actions\Release\ReadThreads;
 use App\Actions\Release\RecordOpening;
 use App\Actions\Release\RecordReadingTime;
 use App\Actions\Release\ReleaseResults;
@@ -74,6 +75,7 @@ use App\Models\TypedText;
 use App\Models\User;
 use App\Models\WritingBaseline;
 use App\Models\WritingReport;
+use App\Notices\Notices;
 use App\Queries\Collect\Cohort;
 use App\Release\ReleasePlan;
 use Illuminate\Database\Eloquent\Collection;
@@ -295,6 +297,8 @@ final class DatabaseSeeder extends Seeder
         );
         $marker = User::query()->findOrFail($reply->thread->markers()[0]);
         $this->at(-35, 10, $marker);
+        app(ReadThreads::class)([$reply->thread], $marker);
+        app(Notices::class)->readAt($marker, route('replies.show', $reply->thread, false));
         app(SayInReply::class)(
             $zoe->script, $reply->thread->about,
             'Say what it is for, as you do, and then what it keeps quiet about: the fines. That is your argument.',

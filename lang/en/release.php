@@ -38,7 +38,7 @@ return [
     'record_seen' => ':seen of :all comments came into view.',
     'record_minutes' => '{1} About 1 minute in front of it.|[2,*] About :count minutes in front of it.',
     'record_who' => 'Your coordinator can see this; your markers see it in numbers only.',
-    'write_unread' => 'write to them',
+    'write_unread' => 'Write to them',
     'reflections' => 'What students wrote about their feedback',
     'words' => '{1} 1 word|[2,*] :count words',
     'reflection' => 'Your reflection',

@@ -21,7 +21,6 @@ use App\Models\RubricVersion;
 use App\Models\User;
 use App\Queries\Collect\Cohort;
 use Illuminate\Contracts\Http\Kernel;
-use Illuminate\Cookie\CookieValuePrefix;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -33,6 +32,7 @@ require __DIR__.'/../../vendor/autoload.php';
 $app = require __DIR__.'/../../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 $app->instance('request', Request::create('/'));
+require __DIR__.'/session-of.php';
 
 if ($argv[1] === 'make') {
     [$n, $seconds] = [(int) $argv[2], (int) $argv[3]];
@@ -61,21 +61,7 @@ if ($argv[1] === 'make') {
         'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'none']),
     ], null);
     app(OpenAssignment::class)($assignment);
-    $sessions = [];
-    foreach ($students as $user) {
-        // A store of its own for each, as each browser has.
-        app('session')->forgetDrivers();
-        $session = app('session')->driver();
-        $session->setId(Str::random(40));
-        $session->flush();
-        $session->put('login_web_'.sha1(Illuminate\Auth\SessionGuard::class), $user->id);
-        $session->put('_token', $token = Str::random(40));
-        $session->save();
-        $cookie = app('encrypter')->encrypt(
-            CookieValuePrefix::create('young_harbor', app('encrypter')->getKey()).$session->getId(), false,
-        );
-        $sessions[] = ['cookie' => 'young_harbor='.rawurlencode($cookie), 'token' => $token];
-    }
+    $sessions = array_map(sessionOf(...), $students);
     echo json_encode(
         [
             'assignment' => $assignment->public_id, 'due' => $assignment->refresh()->due_at?->getTimestampMs(),

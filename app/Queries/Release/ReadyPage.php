@@ -75,7 +75,7 @@ final class ReadyPage
     {
         return $assignment->scripts()->with([
             'marks', 'settlement', 'openCases',
-            'result:id,public_id,script_id,version,mark,provisional,confirmed_at,first_opened_at,seconds_open',
+            'result:id,public_id,script_id,version,mark,shown,band,provisional,confirmed_at,first_opened_at,seconds_open',
             'currentHandin:id,script_id,words,hidden_words,quoted_words,bibliography_words,due_at,received_at',
             'lead.marks', 'lead.settlement',
         ])->orderBy('code')->get()->each(fn (Script $script) => $script->setRelation('assignment', $assignment));

@@ -57,11 +57,11 @@
                                     form="release" name="scripts[]" value="{{ $script->code }}"
                                     aria-label="Choose {{ $script->code }}">@endif</td>
                                 <td class="code">{{ $script->code }}</td>
-                                <td class="num font-bold">
-                                    {{ $assignment->release->feedbackOnly ? ''
-                                    : ($finals[$script->code]->mark ?? '') }}</td>
-                                <td>{{ $assignment->release->feedbackOnly ? 'feedback, no mark'
-                                    : ($finals[$script->code]?->band->name ?? '') }}@if (in_array($script->code, $below,
+                                <td class="num font-bold">{{ $script->result ? $script->result->shownMark()
+                                    : ($assignment->release->feedbackOnly ? '' : ($finals[$script->code]->mark ?? '')) }}</td>
+                                <td>{{ $script->result ? ($script->result->band ?? 'feedback, no mark')
+                                    : ($assignment->release->feedbackOnly ? 'feedback, no mark'
+                                    : ($finals[$script->code]?->band->name ?? ($script->outcomeCase()?->inWords() ?? ''))) }}@if (in_array($script->code, $below,
                                     true))<br><span class="quiet small">agreed {{ $script->leadScript()->settlement->shownMark() }}, below the pass line after what came off</span>
                                     @endif</td>
                                 <td><x-standing :standing="$standing" />@if ($script->held_reason

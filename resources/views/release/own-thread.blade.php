@@ -18,9 +18,9 @@
     @endforeach
     <div class="flex flex-wrap items-start gap-x-4 small">
         @if ($thread?->closed_at)<span class="quiet">{{ __('replies.closed_here') }}</span>
-        @else<details @if ($mine && $errors->any()) open @endif>
+        @else<details class="min-w-0 open:basis-full" @if ($mine && $errors->any()) open @endif>
             <summary class="link">{{ __($about === 'whole' ? 'replies.reply_whole' : 'replies.reply') }}</summary>
-            <form class="mt-1 w-[26rem] max-w-full" method="post" action="{{ route('replies.store', $result) }}"
+            <form class="mt-1 max-w-[26rem]" method="post" action="{{ route('replies.store', $result) }}"
                 enctype="multipart/form-data">@csrf<input type="hidden" name="about" value="{{ $about }}">
                 <label class="sr-only" for="b-{{ $key }}">Your reply</label>
                 <textarea class="input" id="b-{{ $key }}" name="body" rows="4" maxlength="10000" required

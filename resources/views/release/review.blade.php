@@ -61,7 +61,7 @@
                     <h2 class="mb-2">The mark stands</h2>
                     <x-field name="answer" label="Your answer" rows="5" hint="The student reads it." />
                     <div class="flex justify-end">
-                        <button class="button primary" name="do" value="stands">Let it stand</button></div></form>
+                        <button class="button" name="do" value="stands">Let it stand</button></div></form>
                 <div class="panel"><h2 class="mb-2">The mark was wrong</h2>
                     <p class="quiet mb-3">A corrected result takes the place of the one that is out, and answers the review.
                     </p>

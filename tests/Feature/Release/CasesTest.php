@@ -15,7 +15,6 @@ use App\Models\Result;
 use App\Models\Script;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Testing\TestResponse;
-use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Response;
 use Tests\TestCase;
 use YoungHarbor\Core\Release\Settings;
@@ -77,17 +76,12 @@ final class CasesTest extends TestCase
         $this->decide($this->script($assignment), 'adjusted', ['marks' => '1'])->assertSessionHasErrors('kind');
     }
 
-    /** @return array<string, array{string}> */
-    public static function wrong(): array
-    {
-        return ['nothing' => ['0'], 'no number' => ['two'], 'too many' => ['101'], 'two decimals' => ['1.25'], 'none' => ['']];
-    }
-
-    #[DataProvider('wrong')]
-    public function test_a_wrong_adjustment_is_refused_in_words(string $marks): void
+    public function test_a_wrong_adjustment_is_refused_in_words(): void
     {
         $assignment = $this->agreed();
-        $this->decide($this->script($assignment), 'adjusted', ['marks' => $marks])->assertSessionHasErrors('marks');
+        foreach (['0', 'two', '101', '1.25', ''] as $marks) {
+            $this->decide($this->script($assignment), 'adjusted', ['marks' => $marks])->assertSessionHasErrors('marks');
+        }
         self::assertSame(0, IndividualCase::query()->count());
     }
 

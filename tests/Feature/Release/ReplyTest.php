@@ -190,6 +190,6 @@ final class ReplyTest extends TestCase
         $this->get(route('results.show', $own))->assertSee('You have opened this 2 times')
             ->assertSee('1 of 1 comments came into view')->assertSee('Your coordinator can see this');
         $this->actingAs($this->coordinator)->get(route('results.show', $own))->assertSee('Opened 2 times');
-        $this->get(route('release.index', $this->salt))->assertSee('write to them');
+        $this->get(route('release.index', $this->salt))->assertSee('Write to them');
     }
 }
