@@ -28,6 +28,7 @@ return [
         'zero' => 'Nothing was handed in. It counts as 0.',
         'incomplete' => 'Nothing was handed in. This assignment is incomplete for you.',
     ],
+    'hold' => 'set apart for its student',
     'as_assignment' => 'As the assignment says of someone who hands in nothing.',
     'absent' => '{1} 1 student handed in nothing, and nothing is decided|[2,*] :count students handed in nothing, and nothing is decided',
     'give' => [

@@ -23,7 +23,7 @@
                 </li>
                 <li><b>Moderate.</b> Marks within the tolerance settle by your rule, never by themselves across the pass line. The others are settled by their two markers.
                 </li>
-                <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Release sends results and e-mails to students; it cannot be taken back. Names are revealed to markers after it, as the last step.
+                <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Results go out at once or at a time you set, all or a section, provisional or final, all in the same moment; students are told by e-mail. A result that is out never changes: a corrected one takes its place. What is decided for one student alone (exempt, deferred, a few marks) is decided on that student’s page. Names are revealed to markers as the last step.
                 </li>
             </ol>
         </section>
@@ -42,6 +42,8 @@
                 <li>A PDF has its pages under “pages”. Grey boxes cover names. What you download is written anew and holds no name either.
                 </li>
                 <li><kbd>?</kbd> lists all keys of a page.</li>
+                <li>Up to three comments can be marked “start here”: the student reads them first. When results are out, replies of students are listed on Today and under “replies” beside your scripts.
+                </li>
             </ul>
             <p>If a script seems to name its author all the same, do not go on: tell your coordinator, who can give it to someone else.
             </p>
@@ -67,6 +69,8 @@
                 <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.
                 </li>
                 <li>When results are out you get an e-mail. The result shows the level you reached on each criterion beside the others, how to reach the next one, and the comments at their words. “Working” shows how the mark came about.
+                </li>
+                <li>Your own text stands on the result with the comments at their places. You can reply to each, say whether it was useful, write the reflection you are asked for, and ask for a review of the mark while that is offered. Your markers read what you write without your name until names are revealed; when you opened the result is recorded, and you see that record.
                 </li>
             </ul>
         </section>

@@ -37,7 +37,7 @@ final class EndCase
                 'The result is out. Correct it instead: a new one takes its place, and the student is told.',
             );
             $stored->update(['ended_at' => now(), 'ended_by' => $by->id, 'ended_reason' => $reason]);
-            if ($stored->kind->isOutcome() && $script->held_reason === $stored->inWords()) {
+            if ($stored->kind->isOutcome() && $script->held_reason === __('cases.hold')) {
                 $script->update(['held_reason' => null]);
             }
             ($this->standings)([$script->id]);

@@ -56,7 +56,8 @@ final class OpenCase
                 'reason' => $reason, 'decided_by' => $by->id,
             ]);
             if ($kind->isOutcome() && $stored->current_handin_id !== null && $stored->held_reason === null) {
-                $stored->update(['held_reason' => $case->inWords()]);
+                // Scripts stand by code where this is read: what was decided for a name is not said there.
+                $stored->update(['held_reason' => __('cases.hold')]);
             }
             ($this->standings)([$stored->id]);
             // The reason stays on the student's page: it may be about health.

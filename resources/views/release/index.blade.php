@@ -61,7 +61,8 @@
                                     : ($assignment->release->feedbackOnly ? '' : ($finals[$script->code]->mark ?? '')) }}</td>
                                 <td>{{ $script->result ? ($script->result->band ?? 'feedback, no mark')
                                     : ($assignment->release->feedbackOnly ? 'feedback, no mark'
-                                    : ($finals[$script->code]?->band->name ?? ($script->outcomeCase()?->inWords() ?? ''))) }}@if (in_array($script->code, $below,
+                                    : ($finals[$script->code]?->band->name
+                                    ?? ($assignment->namesRevealed() ? $script->outcomeCase()?->inWords() : ''))) }}@if (in_array($script->code, $below,
                                     true))<br><span class="quiet small">agreed {{ $script->leadScript()->settlement->shownMark() }}, below the pass line after what came off</span>
                                     @endif</td>
                                 <td><x-standing :standing="$standing" />@if ($script->held_reason
