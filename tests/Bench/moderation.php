@@ -7,21 +7,14 @@ declare(strict_types=1);
  * from 5,000 scripts; the preview of a sample of 2,000 with its second markers and what it can see.
  */
 
-use App\Actions\Mark\StoreStandings;
 use App\Alike\AlikeFigures;
 use App\Alike\BlindMarks;
-use App\Models\Assignment;
-use App\Models\Handin;
-use App\Models\Mark;
 use App\Models\Script;
-use App\Models\User;
-use App\Models\Work;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
-use Tests\World;
 use YoungHarbor\Core\Agreement\Drift;
 use YoungHarbor\Core\Agreement\MarkerEffects;
 use YoungHarbor\Core\Agreement\Report;
@@ -33,67 +26,7 @@ use YoungHarbor\Core\Marking\SampleRule;
 
 require __DIR__.'/begin.php';
 
-$world = new class
-{
-    use World;
-
-    /**
-     * @return array{User, Assignment} the coordinator, an assignment with its first marks, or both
-     */
-    public function marked(int $scripts, int $markers, bool $twice): array
-    {
-        $this->tutors = $this->students = [];
-        DB::transaction(fn () => $this->module($markers, $scripts));
-        $assignment = DB::transaction(
-            fn () => $this->assignment(['scheme' => $this->scheme(['second' => $twice ? 'every' : 'sample'])]),
-        );
-        $choices = json_encode(
-            ['c1' => ['level' => 'l2', 'comment' => str_repeat('Read closely. ', 8)], 'c2' => ['level' => 'l3']]
-        );
-        $at = now()->toDateTimeString();
-        Script::query()->where('assignment_id', $assignment->id)->orderBy('id')
-            ->chunk(500, function ($some) use ($assignment, $choices, $at, $twice): void {
-                $first = 1 + (int) DB::table('works')->max('id');
-                DB::table('works')->insert($some->values()->map(fn (Script $script, int $n) => [
-                    'id' => $first + $n, 'script_id' => $script->id, 'kind' => Work::HANDIN,
-                ])->all());
-                DB::table('handins')->insert($some->values()->map(fn (Script $script, int $n) => [
-                    'id' => $first + $n, 'public_id' => (new Handin)->newUniqueId(), 'script_id' => $script->id,
-                    'attempt' => 1, 'handed_in_by' => $script->student_id, 'bytes' => 9,
-                    'sha256' => str_repeat('0', 64),
-                    'words' => 9, 'text' => '', 'html' => '', 'notes' => '[]', 'identity' => '[]',
-                    'seal' => str_repeat('0', 64), 'read_at' => $at, 'prepared_at' => $at, 'due_at' => $script->due_at,
-                    'late' => false, 'received_at' => $at,
-                ])->all());
-                $marks = [];
-                foreach ($some->values() as $n => $script) {
-                    foreach ($twice ? ['first', 'second'] : ['first'] as $k => $seat) {
-                        $marks[] = [
-                            'public_id' => (new Mark)->newUniqueId(), 'script_id' => $script->id,
-                            'assignment_id' => $assignment->id, 'seat' => $seat, 'counts' => true,
-                            'marker_id' => $this->tutors[
-                                (
-                                    $n + $k * (1 + intdiv($n, count($this->tutors)) % (count($this->tutors) - 1))
-                                ) % count($this->tutors)
-                            ]->id,
-                            'rubric_version_id' => $assignment->rubric_version_id, 'work_id' => $first + $n,
-                            'choices' => $choices, 'general_comment' => '', 'queue_place' => $n,
-                            'total' => 42 + ($script->id * 7 + $k * 5) % 40, 'begun_at' => $at, 'done_at' => $at,
-                        ];
-                    }
-                }
-                DB::table('marks')->insert($marks);
-            });
-        DB::update(
-            'UPDATE scripts s JOIN handins h ON h.script_id = s.id SET s.current_handin_id = h.id, s.received_at = h.received_at WHERE s.assignment_id = ?',
-            [$assignment->id],
-        );
-        app(StoreStandings::class)($assignment->scripts()->pluck('id'));
-        $assignment->update(['shared_out_at' => $at]);
-
-        return [$this->coordinator, $assignment];
-    }
-};
+$world = require __DIR__.'/marked-cohort.php';
 
 Illuminate\Support\Facades\Mail::fake();
 [$fewBy, $few] = $world->marked(50, 4, true);
