@@ -129,7 +129,7 @@ final class MarkHistoriesTest extends TestCase
         }
     }
 
-    public function test_an_adjustment_that_is_none_or_too_fine_is_refused_and_leaves_a_line_where_it_did_something(): void
+    public function test_an_adjustment_is_refused_in_words_and_leaves_a_line_where_it_did_something(): void
     {
         foreach (['0', 'x', '', '100.5', '1.25', '−101'] as $wrong) {
             try {
