@@ -317,7 +317,7 @@ final class DatabaseSeeder extends Seeder
             null, $this->students['dafydd.aprhys'],
         );
         $leila = $of('leila.haddad');
-        $this->at(-34, 11, $this->coordinator);
+        $this->at(-35, 17, $this->coordinator);
         $mark = (string) (round((float) $leila->mark) + 4);
         app(CorrectResult::class)(
             $leila,

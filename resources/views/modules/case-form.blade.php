@@ -14,7 +14,7 @@
             <input class="input w-28!" id="m-{{ $key }}" name="marks" inputmode="decimal">
             <p class="hint mb-2">After lateness and everything else, before rounding; with a minus they come off.</p>
             </div>
-        <label class="label" for="r-{{ $key }}">Why</label>
+        <label class="label" for="r-{{ $key }}">Reason</label>
         <textarea class="input" id="r-{{ $key }}" name="reason" rows="2" required minlength="5"
             maxlength="1000"></textarea>
         <p class="hint">Coordinators read this here, and nobody else. The student is told what takes the place of a mark, not why.
