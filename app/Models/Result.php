@@ -101,7 +101,9 @@ final class Result extends Model
     /** Whether its student does not see the mark yet, since feedback comes first. */
     public function holdsMarkBack(): bool
     {
-        return $this->mark !== null && $this->script->assignment->release->reflection->holdsMarkBack(
+        $reflection = $this->script->assignment->release->reflection;
+
+        return $this->mark !== null && $reflection->markAfter !== null && $reflection->holdsMarkBack(
             $this->mark_asked_at !== null, Reflection::query()->where('script_id', $this->script_id)->exists(),
             $this->reflectionUntil()->isPast(),
         );

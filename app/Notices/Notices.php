@@ -7,7 +7,6 @@ namespace App\Notices;
 use App\Enums\MailState;
 use App\Jobs\SendNoticesJob;
 use App\Models\Notice;
-use App\Models\User;
 use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -44,9 +43,9 @@ final class Notices
     }
 
     /** Whoever opened what notices lead to needs them no more. */
-    public function readAt(User $person, string $path): void
+    public function readAt(int $userId, string $path): void
     {
-        Notice::query()->where('user_id', $person->id)->whereNull('read_at')
+        Notice::query()->where('user_id', $userId)->whereNull('read_at')
             ->where(fn ($query) => $query->where('link', $path)->orWhereLike('link', "{$path}#%"))
             ->update(['read_at' => now()]);
     }

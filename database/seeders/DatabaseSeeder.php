@@ -298,7 +298,7 @@ final class DatabaseSeeder extends Seeder
         $marker = User::query()->findOrFail($reply->thread->markers()[0]);
         $this->at(-35, 10, $marker);
         app(ReadThreads::class)([$reply->thread], $marker);
-        app(Notices::class)->readAt($marker, route('replies.show', $reply->thread, false));
+        app(Notices::class)->readAt($marker->id, route('replies.show', $reply->thread, false));
         app(SayInReply::class)(
             $zoe->script, $reply->thread->about,
             'Say what it is for, as you do, and then what it keeps quiet about: the fines. That is your argument.',

@@ -20,19 +20,22 @@ final class RecordOpening
     {
     }
 
-    public function __invoke(Result $result): void
+    /** @return Result as it is now */
+    public function __invoke(Result $result): Result
     {
-        DB::transaction(function () use ($result): void {
-            $stored = Result::query()->lockForUpdate()->findOrFail($result->id);
+        return DB::transaction(function () use ($result): Result {
+            $stored = Result::query()->lockForUpdate()->findOrFail($result->id)->setRelation('script', $result->script);
             if ($stored->first_opened_at === null) {
                 // A line about a person carries no script code.
                 $this->logbook->write(Entry::of(LogEvent::ResultOpened)->on($stored->script->assignment));
             }
-            $this->notices->readAt($stored->script->student, route('results.show', $stored, false));
+            $this->notices->readAt($stored->script->student_id, route('results.show', $stored, false));
             $stored->forceFill([
                 'first_opened_at' => $stored->first_opened_at ?? now(), 'last_opened_at' => now(),
                 'openings' => $stored->openings + 1,
             ])->save();
+
+            return $stored;
         });
     }
 }

@@ -29,11 +29,10 @@ final class Replies
      *
      * @return Collection<string, ReplyThread>
      */
-    public function ofScript(Script $script, User $reader): Collection
+    public function ofScript(Script $script): Collection
     {
-        return ReplyThread::query()->where('script_id', $script->id)->with(['replies.author', 'script.assignment'])
-            ->get()
-            ->each(fn (ReplyThread $thread) => $thread->replies->each(
+        return ReplyThread::query()->where('script_id', $script->id)->with('replies.author')->get()
+            ->each(fn (ReplyThread $thread) => $thread->setRelation('script', $script)->replies->each(
                 fn ($reply) => $reply->setRelation('thread', $thread),
             ))->keyBy('about');
     }

@@ -93,7 +93,7 @@ final class ReplyController extends Controller
         $thread->replies->each(fn (Reply $reply) => $reply->setRelation('thread', $thread));
         $person = $this->person($request);
         $read([$thread], $person);
-        $notices->readAt($person, route('replies.show', $thread, false));
+        $notices->readAt($person->id, route('replies.show', $thread, false));
 
         return view('release.thread', [
             'thread' => $thread, 'script' => $thread->script->leadScript(), 'assignment' => $thread->script->assignment,

@@ -36,9 +36,8 @@ final class ResultController extends Controller
         $own = $request->user()?->can('read', $result) === true;
         $threads = new Collection;
         if ($own) {
-            $record($result);
-            $result->refresh();
-            $threads = $replies->ofScript($result->script, $this->person($request));
+            $result = $record($result);
+            $threads = $replies->ofScript($result->script);
             $read($threads, $this->person($request));
         }
 
@@ -47,7 +46,9 @@ final class ResultController extends Controller
             [
                 'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
                 'text' => ResultText::of($result->document), 'threads' => $threads,
-                'reflection' => $own ? Reflection::query()->find($result->script_id) : null,
+                'reflection' => $own && $result->script->assignment->release->reflection->isAskedFor()
+                    ? Reflection::query()->find($result->script_id)
+                    : null,
                 'ratings' => $own
                     ? DB::table('feedback_ratings')->where('script_id', $result->script_id)->pluck('useful', 'about')
                         ->map(fn (mixed $useful) => (bool) $useful)
