@@ -61,7 +61,7 @@ test('results of 216 go out in one moment at the time that was set, and everyone
 });
 
 test('on a phone a student reads, replies by touch, says what was useful; the marker answers and a review is decided', async ({ browser }) => {
-    const phone = await signedIn(browser, 'dafydd.aprhys', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+    const phone = await signedIn(browser, 'dafydd.aprhys', { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true, permissions: ['microphone'] });
     await phone.goto('/');
     await phone.locator('a[href*="/results/"]').first().tap();
     await expect(phone.getByRole('heading', { name: 'Your text' })).toBeVisible();
@@ -89,7 +89,7 @@ test('on a phone a student reads, replies by touch, says what was useful; the ma
         await expect(marker.getByText('Do you mean the ink, or the hand?')).toBeVisible();
         await marker.getByLabel('Your answer').focus();
         await marker.keyboard.type('The hand: it is larger than the strokes.');
-        await marker.keyboard.press('Tab');
+        await marker.getByRole('button', { name: 'Answer', exact: true }).focus();
         await marker.keyboard.press('Enter');
         await expect(marker.getByText('The hand: it is larger')).toBeVisible();
         break;
@@ -97,6 +97,16 @@ test('on a phone a student reads, replies by touch, says what was useful; the ma
     await phone.goto('/');
     await phone.getByRole('link', { name: /^An answer to your reply/ }).tap();
     await expect(phone.locator(`#${thread}`)).toContainText('The hand: it is larger than the strokes.');
+
+    // Names are revealed here, so a voice is heard by the other side at once.
+    const whole = phone.locator('#whole');
+    await whole.getByText('Say something about the feedback as a whole').tap();
+    await whole.getByRole('button', { name: 'Record a reply' }).tap();
+    await expect(whole.getByText(/^0:01 of/)).toBeVisible();
+    await whole.getByRole('button', { name: 'Stop' }).tap();
+    await expect(whole.getByText('Listen to it, then send.')).toBeVisible();
+    await whole.getByRole('button', { name: 'Send' }).tap();
+    await expect(phone.locator('#whole .reply audio')).toBeVisible();
 
     const coordinator = await signedIn(browser, 'maren.oduya');
     await coordinator.goto('/');

@@ -27,6 +27,10 @@ final class SayInReply
 {
     public const MOST = 200;
 
+    private const SOUND = [
+        'audio/webm', 'video/webm', 'audio/ogg', 'application/ogg', 'audio/mp4', 'video/mp4', 'audio/x-m4a',
+    ];
+
     private const RUNS = [
         'application/x-dosexec', 'application/x-executable', 'application/x-sharedlib', 'text/x-shellscript',
         'text/html', 'image/svg+xml', 'application/x-httpd-php', 'text/x-php',
@@ -39,13 +43,20 @@ final class SayInReply
     /**
      * @throws Refused when the thread is closed, or the file is of a kind that is not taken
      */
-    public function __invoke(Script $script, string $about, string $body, ?UploadedFile $file, User $by): Reply
-    {
+    public function __invoke(
+        Script $script, string $about, string $body, ?UploadedFile $file, User $by, bool $isSpoken = false,
+    ): Reply {
         $mime = $file === null ? '' : (string) (new finfo(FILEINFO_MIME_TYPE))->file($file->getRealPath());
         in_array($mime, self::RUNS, true) && throw new Refused(
             'Files that can run, and web pages, are not attached. Put it into a ZIP, or send a PDF. Your words are kept in the field.',
             'file',
         );
+        $isSpoken && ! in_array($mime, self::SOUND, true) && throw new Refused(
+            "This is no recording that browsers play (it is {$mime}). Record it anew, or attach it as a file. Your words are kept in the field.",
+            'file',
+        );
+        // A browser's recording of sound alone is named after its container.
+        $mime = $isSpoken ? str_replace(['video/', 'application/'], 'audio/', $mime) : $mime;
         $path = $file === null ? null : 'replies/'.Str::uuid()->toString();
         $path === null || Storage::put($path, (string) file_get_contents((string) $file->getRealPath()));
         try {

@@ -23,9 +23,10 @@ final class TodayController extends Controller
 
         return view('today', [
             'items' => $today->of($person), 'person' => $person,
-            // A result stands among what waits for its student until it is opened.
+            // A result stands among what waits for its student until it is opened, a review for its coordinator.
             'news' => Notice::query()->where('user_id', $person->id)->whereNull('read_at')
-                ->where('kind', '<>', NoticeKind::Result)->with('assignment.module')->latest('id')->limit(self::NEWS)->get(),
+                ->whereNotIn('kind', [NoticeKind::Result, NoticeKind::ReviewAsked])->with('assignment.module')
+                ->latest('id')->limit(self::NEWS)->get(),
         ]);
     }
 }

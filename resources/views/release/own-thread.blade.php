@@ -21,9 +21,11 @@
         @else<details class="min-w-0 open:basis-full" @if ($mine && $errors->any()) open @endif>
             <summary class="link">{{ __($about === 'whole' ? 'replies.reply_whole' : 'replies.reply') }}</summary>
             <form class="mt-1 max-w-[26rem]" method="post" action="{{ route('replies.store', $result) }}"
-                enctype="multipart/form-data">@csrf<input type="hidden" name="about" value="{{ $about }}">
+                enctype="multipart/form-data" data-say="{{ config('harbor.voice.seconds') }}">@csrf<input type="hidden"
+                    name="kind"
+                value=""><input type="hidden" name="about" value="{{ $about }}">
                 <label class="sr-only" for="b-{{ $key }}">Your reply</label>
-                <textarea class="input" id="b-{{ $key }}" name="body" rows="4" maxlength="10000" required
+                <textarea class="input" id="b-{{ $key }}" name="body" rows="4" maxlength="10000"
                     dir="auto">{{ $mine ? old('body') : '' }}</textarea>
                 @if ($mine)@error('body')<p class="error">{{ $message }}</p>@enderror
                 @error('file')<p class="error">{{ $message }}</p>@enderror @endif

@@ -21,11 +21,15 @@
         @endforeach
         @if ($thread->closed_at)<p class="quiet mb-3">{{ __('replies.closed_here') }}</p>
         @else<form class="panel mb-3" method="post" action="{{ route('replies.answer', $thread) }}"
-            enctype="multipart/form-data">@csrf
+            enctype="multipart/form-data" data-say="{{ config('harbor.voice.seconds') }}">@csrf
             <x-field name="body" label="Your answer" rows="5" maxlength="10000"
                 :hint="$assignment->namesRevealed() ? 'The student reads it with your name.'
                     : 'The student reads it without your name.'" />
-            <div class="flex justify-end"><button class="button primary">Answer</button></div></form>@endif
+            <input type="hidden" name="kind" value=""><label class="label" for="f-file">{{ __('replies.file') }}</label>
+            <input class="input" id="f-file" type="file"
+                name="file">@error('file')<p class="error">{{ $message }}</p>@enderror
+            @unless ($assignment->namesRevealed())<p class="hint">{{ __('replies.file_waits') }}</p>@endunless
+            <div class="flex justify-end mt-2"><button class="button primary">Answer</button></div></form>@endif
         <form method="post" action="{{ route('replies.update', $thread) }}">@csrf @method('put')
             <button class="link" name="close"
                 value="{{ $thread->closed_at ? '0' : '1' }}">{{ $thread->closed_at ? 'Open it again'

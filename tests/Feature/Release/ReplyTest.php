@@ -131,6 +131,9 @@ final class ReplyTest extends TestCase
         $this->reply('whole', ['body' => ''])->assertSessionHasErrors('body');
         $program = UploadedFile::fake()->createWithContent('note.pdf', "#!/bin/sh\necho x\n");
         $this->reply('whole', ['file' => $program])->assertSessionHasErrors('file');
+        $this->reply('whole', ['kind' => 'voice', 'file' => UploadedFile::fake()->createWithContent('a.webm', 'no sound')])
+            ->assertSessionHasErrors('file');
+        $this->reply('whole', ['kind' => 'voice', 'body' => ''])->assertSessionHasErrors('file');
         self::assertSame(0, Reply::query()->count());
         $this->reply('whole', ['body' => '<script>alert(1)</script> & so on'])->assertSessionHas('said');
         $html = (string) $this->get(route('results.show', $this->own()))->getContent();

@@ -38,6 +38,7 @@ final class ReplyController extends Controller
         abort_unless($result->has($about), 422, 'There is nothing of that kind on this result.');
         $reply = $say(
             $result->script, $about, $request->string('body')->trim()->toString(), $request->attached(), $request->person(),
+            $request->isSpoken(),
         );
 
         return redirect()->to(route('results.show', $result).'#thread-'.$reply->thread->public_id)
@@ -105,7 +106,7 @@ final class ReplyController extends Controller
     {
         $say(
             $thread->script, $thread->about, $request->string('body')->trim()->toString(), $request->attached(),
-            $request->person(),
+            $request->person(), $request->isSpoken(),
         );
 
         return redirect()->route('replies.show', $thread)->with('said', __('replies.answered'));

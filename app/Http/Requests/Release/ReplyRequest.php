@@ -30,8 +30,10 @@ final class ReplyRequest extends GuardedRequest
     {
         return [
             'about' => [$this->route('result') instanceof Result ? 'required' : 'nullable', 'string', 'max:60'],
-            'body' => ['required', 'string', 'max:10000'],
-            'file' => ['nullable', 'file', 'max:'.(int) config('harbor.upload.max_megabytes') * 1024],
+            // A spoken reply needs no words.
+            'body' => ['nullable', 'required_unless:kind,voice', 'string', 'max:10000'],
+            'kind' => ['nullable', 'in:voice'],
+            'file' => ['nullable', 'required_if:kind,voice', 'file', 'max:'.(int) config('harbor.upload.max_megabytes') * 1024],
         ];
     }
 
@@ -44,11 +46,16 @@ final class ReplyRequest extends GuardedRequest
 
         return [
             'about.*' => 'Say what the reply is about.',
-            'body.required' => 'Write your reply. Nothing was sent.',
+            'body.required_unless' => 'Write your reply. Nothing was sent.',
             'body.max' => 'A reply has 10,000 characters at most. Nothing was sent; what you wrote is kept in the field.',
             'file.max' => "The file is larger than {$most} MB. Nothing was sent.",
             'file.*' => 'The file did not arrive whole. Nothing was sent: choose it once more.',
         ];
+    }
+
+    public function isSpoken(): bool
+    {
+        return $this->input('kind') === 'voice';
     }
 
     public function attached(): ?UploadedFile
