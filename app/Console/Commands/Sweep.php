@@ -10,6 +10,8 @@ use App\Models\DraftCheck;
 use App\Models\HandinCopy;
 use App\Models\HandinFile;
 use App\Models\MarkAttachment;
+use App\Models\Reply;
+use App\Models\Review;
 use App\Models\RosterImport;
 use App\Models\Upload;
 use Illuminate\Console\Command;
@@ -52,6 +54,8 @@ final class Sweep extends Command
             'handins' => fn (array $paths) => HandinFile::query()->whereIn('path', $paths)->pluck('path'),
             'pages' => fn (array $paths) => HandinFile::query()->whereIn('pages_path', $paths)->pluck('pages_path'),
             'copies' => fn (array $paths) => HandinCopy::query()->whereIn('path', $paths)->pluck('path'),
+            'reviews' => fn (array $paths) => Review::query()->whereIn('file_path', $paths)->pluck('file_path'),
+            'replies' => fn (array $paths) => Reply::query()->whereIn('file_path', $paths)->pluck('file_path'),
             'attachments' => fn (array $paths) => MarkAttachment::query()->whereIn('path', $paths)->pluck('path'),
             'templates' => fn (array $paths) => AssignmentTemplate::query()->whereIn('path', $paths)->pluck('path'),
             'uploads' => fn (array $paths) => Upload::query()->whereIn('public_id', array_map(basename(...), $paths))

@@ -17,7 +17,7 @@
         <p class="notice mb-4">{{ __('release.replaced',
             ['at' => App\Wording\LocalTime::shown($result->replaced_at)]) }}
             <a href="{{ route('results.show', $result->script->result) }}">The result that holds</a></p>
-    @elseif ($result !== null && $result->what_changed !== '')
+    @elseif ($result !== null && $result->what_changed !== '' && ! $waits)
         <p class="notice mb-4"><b>{{ __('release.what_changed') }}</b> {{ $result->what_changed }}
             @foreach ($earlier as $one)<a href="{{ route('results.show', $one) }}">{{ __('release.as_of', [
                 'at' => App\Wording\LocalTime::shown($one->released_at)]) }}</a>@endforeach</p>
