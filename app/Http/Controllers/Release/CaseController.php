@@ -9,8 +9,8 @@ use App\Actions\Release\EndCase;
 use App\Actions\Release\OpenCase;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Release\CaseRequest;
-use App\Http\Requests\Release\ConfirmResultsRequest;
 use App\Http\Requests\Release\EndCaseRequest;
+use App\Http\Requests\Release\SureRequest;
 use App\Models\Assignment;
 use App\Models\IndividualCase;
 use App\Models\Membership;
@@ -40,7 +40,7 @@ final class CaseController extends Controller
     }
 
     public function absent(
-        ConfirmResultsRequest $request, Assignment $assignment, DecideAbsent $decide,
+        SureRequest $request, Assignment $assignment, DecideAbsent $decide,
     ): RedirectResponse {
         $count = $decide($assignment, $request->person());
 

@@ -15,10 +15,10 @@ use App\Documents\ResultText;
 use App\Enums\ReleaseState;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Release\ChangeReleaseRequest;
-use App\Http\Requests\Release\ConfirmResultsRequest;
 use App\Http\Requests\Release\HoldScriptRequest;
 use App\Http\Requests\Release\ReleaseResultsRequest;
 use App\Http\Requests\Release\RevealNamesRequest;
+use App\Http\Requests\Release\SureRequest;
 use App\Models\Assignment;
 use App\Models\PreparedResult;
 use App\Models\Release;
@@ -89,7 +89,7 @@ final class ReleaseController extends Controller
     }
 
     public function confirm(
-        ConfirmResultsRequest $request, Assignment $assignment, ConfirmResults $confirm,
+        SureRequest $request, Assignment $assignment, ConfirmResults $confirm,
     ): RedirectResponse {
         $count = $confirm($assignment, $this->person($request));
 

@@ -4,27 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Requests\Release;
 
-use App\Http\Requests\GuardedRequest;
-use App\Models\Assignment;
-
 /**
  * The last word before markers see names.
  */
-final class RevealNamesRequest extends GuardedRequest
+final class RevealNamesRequest extends SureRequest
 {
-    protected function guard(): array
-    {
-        return ['coordinate', $this->bound('assignment', Assignment::class)];
-    }
-
-    /**
-     * @return array<string, mixed>
-     */
-    public function rules(): array
-    {
-        return ['sure' => ['required', 'accepted']];
-    }
-
     /**
      * @return array<string, string>
      */

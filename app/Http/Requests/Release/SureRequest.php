@@ -8,9 +8,9 @@ use App\Http\Requests\GuardedRequest;
 use App\Models\Assignment;
 
 /**
- * The last word before markers see names.
+ * A step for a whole assignment, with a box to tick so that it is not taken by a slip.
  */
-final class ConfirmResultsRequest extends GuardedRequest
+class SureRequest extends GuardedRequest
 {
     protected function guard(): array
     {
@@ -30,6 +30,6 @@ final class ConfirmResultsRequest extends GuardedRequest
      */
     public function messages(): array
     {
-        return ['sure.*' => 'Tick the box to say that you know this cannot be undone.'];
+        return ['sure.*' => 'Tick the box first: it is there so that this is not done by a slip. Nothing was changed.'];
     }
 }
