@@ -887,7 +887,7 @@ final class DatabaseSeeder extends Seeder
     /** Results are to go out in the afternoon they are promised for, whatever is ready then. */
     private function plannedRelease(Assignment $assignment): void
     {
-        $this->at(-1, 17, $this->coordinator);
+        $this->at(-1, 14, $this->coordinator, 30);
         app(SetRelease::class)(
             $assignment, new ReleasePlan(Scope::all(), $this->day(8, 16), true), $this->coordinator,
         );
