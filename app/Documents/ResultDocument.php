@@ -13,6 +13,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Marking\SettledBy;
 use YoungHarbor\Core\Rubric\ChecklistCriterion;
 use YoungHarbor\Core\Rubric\ChecklistItem;
 use YoungHarbor\Core\Rubric\Criterion;
@@ -79,6 +80,10 @@ final class ResultDocument
                 'points_shown' => $rubric->pointsShown && $isMarked,
                 'two_marks' => $marked->marks->count() > 1,
                 'levels_of' => $levels->value ?? 'agreed',
+                'whose' => match (true) {
+                    $levels === Seat::First && $settlement->settled_by === SettledBy::Coordinator => 'decided',
+                    default => $levels->value ?? 'agreed',
+                },
                 'second_view' => $marked->mark(Seat::Second)?->view->value,
                 'said_by' => $said->map(fn (Mark $mark) => $mark->seat->value)->all(),
                 'group' => $script->group_name === null ? null : $script->names(),

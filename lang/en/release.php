@@ -16,6 +16,7 @@ return [
     ],
     'whose_levels' => [
         'first' => 'The levels here are the first marker’s; the mark is the one settled from both.',
+        'decided' => 'The levels here are the first marker’s; the mark was decided by a coordinator, for the reason in its working.',
         'third' => 'They did not agree; the levels here are those of a third marker, who decided.',
         'agreed' => 'The levels here are those they agreed on, and the mark is their total.',
     ],

@@ -43,7 +43,7 @@
     {{ ucfirst($one['kind']) }}{{ $one['criterion'] ? ", {$one['criterion']}" : '' }}, in writing</h3>
     <p>{!! nl2br(e($one['written'])) !!}</p>@endif @endforeach
 @if ($d['two_marks'])<p class="quiet small">{{ __('release.second_view.'.($d['second_view'] ?? 'blind')) }}
-    {{ __('release.whose_levels.'.($d['levels_of'] ?? 'first')) }}</p>@endif
+    {{ __('release.whose_levels.'.($d['whose'] ?? $d['levels_of'] ?? 'first')) }}</p>@endif
 <h2>Criterion by criterion</h2>
 @foreach ($d['criteria'] as $criterion)
     <h3>{{ $criterion['title'] }}{{ $criterion['weight'] ? ", {$criterion['weight']} % of the mark"

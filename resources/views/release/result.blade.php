@@ -77,7 +77,7 @@
                 @endforeach
                 @if ($d['two_marks'])<p class="quiet small mt-4">
                     {{ __('release.second_view.'.($d['second_view'] ?? 'blind')) }}
-                    {{ __('release.whose_levels.'.($d['levels_of'] ?? 'first')) }}</p>@endif
+                    {{ __('release.whose_levels.'.($d['whose'] ?? $d['levels_of'] ?? 'first')) }}</p>@endif
             </div>
             @if ($result !== null)@include('release.review-panel')@endif
         </aside>

@@ -176,7 +176,8 @@ final class ReviewTest extends TestCase
         $this->actingAs($this->students[0])->get(route('results.show', $old))->assertOk()
             ->assertSee('A corrected one took its place');
         $this->get(route('today'))->assertSee('A corrected result for Salt is there');
-        $this->get(route('results.show', $new))->assertSee('rises from 50 to 62')->assertSee('62.0')
+        $this->get(route('results.show', $new))->assertSee('rises from 50 to 62')
+            ->assertSee('the mark was decided by a coordinator')->assertSee('62.0')
             ->assertSee('The mark was corrected');
         $this->get(route('today'))->assertDontSee('A corrected result');
         $this->actingAs($this->students[1])->get(route('results.show', $old))->assertForbidden();
