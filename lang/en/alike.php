@@ -5,7 +5,7 @@ declare(strict_types=1);
 return [
     'title' => 'Are we marking alike?',
     'another' => 'Another marker',
-    'waits' => 'You have marks to make here. Until they are made this page tells of your own marks only, so that none of yours rests on what others gave.',
+    'waits' => 'You have marks to make here, or may get some from a sample that is still to be drawn. Until they are made this page tells of your own marks only, so that none of yours rests on what others gave.',
     'waits_row' => 'after your own marks',
     'interval' => ':low to :high',
     'basis' => '{0} No script here has two marks made without seeing the other; :firsts have a first mark.|{1} 1 script has two marks made without seeing the other, of :firsts with a first mark.|[2,*] :pairs scripts have two marks made without seeing the other, of :firsts with a first mark.',

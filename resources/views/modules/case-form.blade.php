@@ -4,8 +4,8 @@
     $fits = array_filter(CaseKind::cases(),
         fn ($kind) => ! $kind->isForNothing() || ($in === null && ! $script->takesHandIns()));
 @endphp
-<details><summary>Decide something else</summary>
-    <form class="mt-2 w-96 max-w-full case-form" method="post" action="{{ route('cases.store', $script) }}">@csrf
+<details class="min-w-0 open:basis-full"><summary>Decide something else</summary>
+    <form class="mt-2 max-w-96 case-form" method="post" action="{{ route('cases.store', $script) }}">@csrf
         <fieldset class="mb-2"><legend class="label">What</legend>
             @foreach ($fits as $kind)<label class="block py-1"><input type="radio" name="kind"
                 value="{{ $kind->value }}" required>
