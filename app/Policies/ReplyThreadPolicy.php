@@ -16,8 +16,11 @@ final class ReplyThreadPolicy
     {
         $script = $thread->script->leadScript();
 
-        return $user->coordinates($script->assignment->module_id)
-            || $script->marks->contains(fn ($mark) => $mark->marker_id === $user->id && $mark->seat !== Seat::Together);
+        // Whoever left the team reads nothing of it any more.
+        return $user->roleIn($script->assignment->module_id) !== null && (
+            $user->coordinates($script->assignment->module_id)
+            || $script->marks->contains(fn ($mark) => $mark->marker_id === $user->id && $mark->seat !== Seat::Together)
+        );
     }
 
     /** What was attached names people, as files and voices do: the other side has it once names are revealed. */

@@ -120,6 +120,9 @@ final class ReplyTest extends TestCase
         // A comment is its marker's alone to be told of; the other marker sees none of it in their list.
         $other = $this->markOf($this->script($this->salt), Seat::Second)->marker;
         $this->actingAs($other)->get(route('replies.index', $this->salt))->assertOk()->assertDontSee('The parish paid');
+        $marker = $this->marker();
+        $this->module->members()->where('user_id', $marker->id)->update(['left_at' => now()]);
+        $this->actingAs($marker->fresh() ?? $marker)->get(route('replies.show', $thread))->assertForbidden();
         $this->actingAs($this->coordinator)->get(route('replies.index', $this->salt))->assertSee('The parish paid')
             ->assertDontSee($this->students[0]->name);
     }
