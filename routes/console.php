@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\Collect\ReadWhatWasLost;
 use App\Actions\Moderate\DealWithOverdue;
+use App\Actions\Peers\RunRounds;
 use App\Actions\Release\SendDueReleases;
 use App\Jobs\SendNoticesJob;
 use Illuminate\Support\Facades\Schedule;
@@ -13,6 +14,8 @@ Schedule::call(fn () => app(ReadWhatWasLost::class)())->name('reading what was l
     ->everyFiveMinutes();
 Schedule::call(fn () => app(DealWithOverdue::class)())->name('scripts that were to be settled by now')->hourly();
 Schedule::call(fn () => app(SendDueReleases::class)())->name('releases whose time has come')->everyMinute();
+Schedule::call(fn () => app(RunRounds::class)())->name('rounds of peer review')->everyMinute()
+    ->withoutOverlapping();
 Schedule::job(new SendNoticesJob)->everyMinute();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ClosureDaysController;
 use App\Http\Controllers\DemoController;
+use App\Http\Controllers\FindController;
 use App\Http\Controllers\ForgottenController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\MemberController;
@@ -41,6 +42,7 @@ if (config('harbor.demo')) {
 Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
+    Route::get('/find', FindController::class)->name('find');
     Route::get('/account', [AccountController::class, 'edit'])->name('account');
     Route::get('/notices', [NoticeController::class, 'index'])->name('notices.index');
     Route::post('/notices', [NoticeController::class, 'update'])->name('notices.update');
@@ -54,6 +56,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/modules', [ModuleController::class, 'index'])->name('modules.index');
     Route::post('/modules', [ModuleController::class, 'store'])->name('modules.store');
     Route::get('/modules/{module}', [ModuleController::class, 'show'])->name('modules.show');
+    Route::get('/modules/{module}/copy', [ModuleController::class, 'copy'])->name('modules.copy');
+    Route::post('/modules/{module}/copy', [ModuleController::class, 'storeCopy'])->name('modules.copy.store');
     Route::get('/modules/{module}/people', [PeopleController::class, 'index'])->name('people.index');
     Route::post('/modules/{module}/people', [PeopleController::class, 'store'])->name('people.store');
     Route::post('/modules/{module}/rosters', [RosterController::class, 'store'])->name('rosters.store');
@@ -64,6 +68,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/rosters/{import}/apply', [RosterController::class, 'apply'])->name('rosters.apply');
     Route::get('/members/{member}', [MemberController::class, 'show'])->name('members.show');
     Route::put('/members/{member}', [MemberController::class, 'update'])->name('members.update');
+    Route::post('/members/{member}/notes', [MemberController::class, 'note'])->name('members.note');
+    Route::post('/member-notes/{note}/back', [MemberController::class, 'takeNoteBack'])->name('member-notes.back');
     Route::post('/members/{member}/allowance', [MemberController::class, 'allowance'])->name('members.allowance');
     Route::post('/scripts/{script}/extension', [MemberController::class, 'extension'])->name('scripts.extension');
     Route::post('/scripts/{script}/original', [MemberController::class, 'original'])->name('scripts.original');

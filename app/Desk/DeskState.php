@@ -25,7 +25,7 @@ final class DeskState
      */
     public function of(Mark $mark): array
     {
-        $criteria = $mark->rubricVersion->toCore()->criteria;
+        $criteria = $mark->rubric()->criteria;
         $on = fn (Criterion $criterion): CriterionMark => $mark->choices->on($criterion->id());
 
         return [
@@ -96,7 +96,7 @@ final class DeskState
     /** The head of the rubric with the total, as the page shows it. */
     public function total(Mark $mark): string
     {
-        $rubric = $mark->rubricVersion->toCore();
+        $rubric = $mark->rubric();
         $score = $mark->score();
 
         return view(

@@ -133,6 +133,21 @@ final class ResultDocument
         ];
     }
 
+    /**
+     * Mark, band, working and levels alone: without text, comments and what is attached, which would lead from a name
+     * to a script code.
+     *
+     * @param  array<string, mixed>  $document  of a result
+     * @return array<string, mixed>
+     */
+    public static function withoutWords(array $document): array
+    {
+        return [
+            ...$document, 'handin' => null, 'general_comment' => '', 'comments' => [], 'attachments' => [],
+            'criteria' => array_map(fn (array $one) => [...$one, 'comment' => ''], $document['criteria']),
+        ];
+    }
+
     /** Of what can change between writing a result and letting it out: the mark, its working, whose words go out. */
     public function stamp(Script $script): string
     {

@@ -17,7 +17,7 @@ final readonly class ResultText
     /**
      * @param  list<array{html: string, comments: list<array<string, mixed>>}>  $blocks
      * @param  list<array<string, mixed>>  $elsewhere  comments on pages, and those whose words are no longer there
-     * @param  list<array{number: int}>  $files  of which pages can be shown
+     * @param  list<array{number: int}>  $files  of which pages can be shown, where a comment lies on one
      */
     private function __construct(public array $blocks, public array $elsewhere, public array $files)
     {
@@ -28,7 +28,7 @@ final readonly class ResultText
      */
     public static function of(array $document): ?self
     {
-        $handin = Handin::query()->where('public_id', $document['handin'] ?? '')->with('files')->first();
+        $handin = Handin::query()->where('public_id', $document['handin'] ?? '')->first();
         if ($handin === null) {
             return null;
         }
@@ -57,8 +57,10 @@ final readonly class ResultText
                 'comments' => array_map(fn (int $number) => $byNumber[$number], $block['numbers']),
             ], PlacedHtml::blocks($handin->html, $places)),
             $elsewhere,
-            array_values($handin->files->whereNotNull('pages_path')
-                ->map(fn (HandinFile $file) => ['number' => $file->position])->all()),
+            array_filter($elsewhere, fn (array $one) => $one['page'] !== null) === []
+                ? []
+                : array_values($handin->files->whereNotNull('pages_path')
+                    ->map(fn (HandinFile $file) => ['number' => $file->position])->all()),
         );
     }
 }

@@ -17,6 +17,10 @@ enum NoticeKind: string
     case ReviewAsked = 'review-asked';
     case ReviewAnswered = 'review-answered';
     case CaseDecided = 'case-decided';
+    case MemberNote = 'member-note';
+    case PeerReviewGiven = 'peer-review-given';
+    case PeerReviewsIn = 'peer-reviews-in';
+    case RoundNeedsYou = 'round-needs-you';
 
     /** Whether its mail always comes by itself and at once, whatever its reader chose. */
     public function comesAtOnce(): bool
@@ -24,7 +28,8 @@ enum NoticeKind: string
         return match ($this) {
             self::Result, self::ResultReplaced, self::ResultsConfirmed, self::ReleaseRefused, self::ReviewAnswered,
             self::CaseDecided => true,
-            self::Reply, self::ReviewAsked => false,
+            self::Reply, self::ReviewAsked, self::MemberNote, self::PeerReviewGiven, self::PeerReviewsIn,
+            self::RoundNeedsYou => false,
         };
     }
 }

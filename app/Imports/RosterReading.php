@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Imports;
 
+use App\Documents\OneRosterZip;
 use App\Enums\Role;
 use App\Models\Membership;
 use App\Models\Module;
@@ -161,29 +162,14 @@ final class RosterReading
     /** A ZIP of the files of OneRoster. */
     public function oneRoster(Module $module): string
     {
-        // A school year begins in September.
-        $year = (int) now()->format('Y') + ((int) now()->format('n') >= 9 ? 1 : 0);
-        $path = (string) tempnam(sys_get_temp_dir(), 'roster');
-        $zip = new ZipArchive;
-        $zip->open($path, ZipArchive::OVERWRITE);
-        foreach (
-            OneRoster::write(
-                $this->people($module),
-                [
-                    'institution' => (string) config('harbor.institution'), 'code' => $module->code,
-                    'title' => $module->title, 'id' => $module->public_id,
-                ],
-                $year,
-            ) as $file => $text
-        ) {
-            $zip->addFromString($file, $text);
-        }
-        $zip->close();
-        try {
-            return (string) file_get_contents($path);
-        } finally {
-            unlink($path);
-        }
+        return OneRosterZip::pack(OneRoster::write(
+            $this->people($module),
+            [
+                'institution' => (string) config('harbor.institution'), 'code' => $module->code,
+                'title' => $module->title, 'id' => $module->public_id,
+            ],
+            OneRosterZip::schoolYear(),
+        ));
     }
 
     /**

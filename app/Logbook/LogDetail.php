@@ -53,6 +53,7 @@ enum LogDetail: string
     case Moved = 'moved';
     case MovedByHand = 'moved_by_hand';
     case OpenAgain = 'open_again';
+    case Parts = 'parts';
     case Plan = 'plan';
     case Refused = 'refused';
     case Reports = 'reports';

@@ -124,8 +124,27 @@ enum LogEvent: string
     case CaseEnded = 'release.case-ended';
     case NamesRevealed = 'release.names-revealed';
     case GradeBookTaken = 'release.grade-book-taken';
+    case ModulePlanSaved = 'release.module-plan-saved';
+    case BoardConfirmed = 'release.board-confirmed';
+    case BoardSheetTaken = 'release.board-sheet-taken';
+    case CandidateNumbersDrawn = 'release.candidate-numbers-drawn';
+    case MemberNoteWritten = 'release.member-note-written';
+    case MemberNoteTakenBack = 'release.member-note-taken-back';
+    // Peers
+    case RoundMade = 'peers.round-made';
+    case RoundChanged = 'peers.round-changed';
+    case RoundOpened = 'peers.round-opened';
+    case ReviewsGiven = 'peers.reviews-given';
+    case PeerReviewDone = 'peers.review-done';
+    case PeerReviewOpened = 'peers.review-opened';
+    case PeerReviewReturned = 'peers.review-returned';
+    case PeerReviewFlagged = 'peers.review-flagged';
+    case PeerReviewHidden = 'peers.review-hidden';
+    case PeerReviewLeft = 'peers.review-left';
+    case RoundClosed = 'peers.round-closed';
     // The logbook itself
     case SealedAnew = 'logbook.sealed-anew';
+    case Taken = 'logbook.taken';
 
     /** Whether what is said with it can tell a mark, which whoever marks the same script blind must not learn. */
     public function tellsMark(): bool

@@ -9,6 +9,7 @@ use App\Enums\CorrectionState;
 use App\Enums\HandInBy;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
+use App\Peers\ClosedRounds;
 use App\Wording\LocalTime;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
@@ -19,6 +20,7 @@ use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\Adjustment;
 use YoungHarbor\Core\Marks\BandScale;
+use YoungHarbor\Core\Marks\JoinedMark;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
@@ -227,17 +229,45 @@ final class Assignment extends Model
     }
 
     /**
+     * @return HasMany<Round, $this>
+     */
+    public function rounds(): HasMany
+    {
+        $rounds = $this->hasMany(Round::class);
+        $rounds->orderBy('number');
+
+        return $rounds;
+    }
+
+    /** @var array<int, list<JoinedMark>>|null by script id, of those of which something joins */
+    private ?array $joined = null;
+
+    /**
+     * What came out of rounds of peer review for a script, where it is part of the mark.
+     *
+     * @return list<JoinedMark>
+     */
+    public function joinedTo(Script $script): array
+    {
+        $this->joined ??= ClosedRounds::joinedMarks($this);
+
+        return $this->joined[$script->id] ?? [];
+    }
+
+    /**
      * What happens to a settled mark before it is rounded.
      *
      * @param  list<Correction>  $corrections  that move it
+     * @param  list<JoinedMark>  $joined  of its round of peer review
      */
-    public function markRules(array $corrections = [], ?Adjustment $adjustment = null): MarkRules
-    {
+    public function markRules(
+        array $corrections = [], ?Adjustment $adjustment = null, array $joined = [],
+    ): MarkRules {
         return new MarkRules(
             $this->late_rule === null ? null : LateRule::fromArray($this->late_rule),
             $this->length_rule === null ? null : LengthRule::fromArray($this->length_rule),
             $this->cap === null ? null : BigDecimal::of($this->cap),
-            array_map(fn (Correction $one) => $one->toCore(), $corrections), $adjustment,
+            array_map(fn (Correction $one) => $one->toCore(), $corrections), $adjustment, $joined,
         );
     }
 

@@ -12,12 +12,14 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SeatMark;
 use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Rubric\CriterionMarks;
+use YoungHarbor\Core\Rubric\Rubric;
 use YoungHarbor\Core\Rubric\Score;
 use YoungHarbor\Core\Rubric\Scorer;
 
@@ -37,6 +39,7 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property int $marker_id
  * @property int $rubric_version_id
  * @property int $work_id what was marked
+ * @property list<string>|null $criteria ids of those of the rubric that are used; null: all
  * @property CriterionMarks $choices what was set and written, criterion by criterion
  * @property string $general_comment
  * @property string $private_note for staff alone
@@ -56,6 +59,7 @@ use YoungHarbor\Core\Rubric\Scorer;
  * @property-read Handin $handin
  * @property-read Collection<int, MarkComment> $comments
  * @property-read Collection<int, MarkAttachment> $attachments
+ * @property-read PeerReview|null $peerReview
  */
 final class Mark extends Model
 {
@@ -68,7 +72,7 @@ final class Mark extends Model
         return [
             'seat' => Seat::class, 'view' => SecondView::class, 'agrees' => 'boolean', 'counts' => 'boolean',
             'handed_over_at' => 'datetime', 'put_away_at' => 'datetime',
-            'queue_place' => 'integer', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array',
+            'queue_place' => 'integer', 'criteria' => 'array', 'choices' => AsCoreValue::class.':'.CriterionMarks::class, 'place' => 'array',
             'touched_at' => 'datetime', 'begun_at' => 'datetime', 'done_at' => 'datetime',
             'first_done_at' => 'datetime',
         ];
@@ -167,6 +171,41 @@ final class Mark extends Model
         ]);
     }
 
+    /**
+     * What a student makes in a round, as a row to insert: of a peer's work, or of their own. It is on no desk of
+     * staff's, and counts only in what all peers' marks come to.
+     *
+     * @return array<string, mixed>
+     */
+    public static function ofStudent(
+        Round $round, RoundWork $work, int $studentId, Seat $seat, int $versionId,
+    ): array {
+        return [
+            'public_id' => (new self)->newUniqueId(), 'script_id' => $work->script_id,
+            'assignment_id' => $round->assignment_id, 'seat' => $seat->value, 'view' => SecondView::Blind->value,
+            'counts' => false, 'seat_number' => $round->number, 'marker_id' => $studentId, 'put_away_at' => now(),
+            'queue_place' => random_int(0, PHP_INT_MAX), 'rubric_version_id' => $versionId,
+            'work_id' => $work->work_id, 'choices' => '{}', 'general_comment' => '',
+            'criteria' => $round->settings->criteria === []
+                ? null : json_encode($round->settings->criteria, JSON_THROW_ON_ERROR),
+            'created_at' => now(), 'updated_at' => now(),
+        ];
+    }
+
+    /** Whether a student made it in a round. */
+    public function isStudents(): bool
+    {
+        return $this->seat->isStudents();
+    }
+
+    /**
+     * @return HasOne<PeerReview, $this>
+     */
+    public function peerReview(): HasOne
+    {
+        return $this->hasOne(PeerReview::class);
+    }
+
     /** As its panel has it. */
     public function toCore(): SeatMark
     {
@@ -196,9 +235,15 @@ final class Mark extends Model
             : 1;
     }
 
+    /** The rubric it is made with: all of it, or those of its criteria that a round of reviewing asks for. */
+    public function rubric(): Rubric
+    {
+        return $this->rubricVersion->toCore()->only($this->criteria);
+    }
+
     public function score(): Score
     {
-        return Scorer::score($this->rubricVersion->toCore(), $this->choices);
+        return Scorer::score($this->rubric(), $this->choices);
     }
 
     public function isDone(): bool

@@ -10,6 +10,7 @@ use Database\Factories\MembershipFactory;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 
 /**
@@ -25,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $left_at null while the person is here
  * @property-read Module $module
  * @property-read User $user
+ * @property-read ModuleMark|null $moduleMark as it was last worked out
  */
 final class Membership extends Model
 {
@@ -41,18 +43,26 @@ final class Membership extends Model
     }
 
     /**
-     * @return BelongsTo<Module, $this>
-     */
-    public function module(): BelongsTo
-    {
-        return $this->belongsTo(Module::class);
-    }
-
-    /**
      * @return BelongsTo<User, $this>
      */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
+    }
+
+    /**
+     * @return HasOne<ModuleMark, $this>
+     */
+    public function moduleMark(): HasOne
+    {
+        return $this->hasOne(ModuleMark::class);
+    }
+
+    /**
+     * @return BelongsTo<Module, $this>
+     */
+    public function module(): BelongsTo
+    {
+        return $this->belongsTo(Module::class);
     }
 }

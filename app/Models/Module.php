@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Casts\AsCoreValue;
 use App\Models\Concerns\HasPublicId;
 use Database\Factories\ModuleFactory;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use YoungHarbor\Core\Release\ModulePlan;
 
 /**
  * A module: its people, rubrics and assignments.
@@ -18,6 +20,10 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $public_id
  * @property string $code
  * @property string $title
+ * @property int|null $copied_from_id the module of another year
+ * @property ModulePlan $mark_plan how its mark is made; without parts where none is
+ * @property string|null $marks_digest of what the module marks were worked out from
+ * @property string|null $marks_seen of what changes with any result
  * @property-read Collection<int, Membership> $memberships
  * @property-read Collection<int, ClosureDay> $closureDays
  * @property-read Collection<int, Assignment> $assignments
@@ -31,6 +37,11 @@ final class Module extends Model
     use HasPublicId;
 
     protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['mark_plan' => AsCoreValue::class.':'.ModulePlan::class];
+    }
 
     /**
      * @return HasMany<Membership, $this>

@@ -16,8 +16,8 @@ use YoungHarbor\Core\Names\Mask;
  *
  * @property int $script_id
  * @property string $public_id
- * @property string $text
- * @property int $words
+ * @property list<array{prompt: string, text: string}> $answers
+ * @property int $words  of all
  * @property Carbon $created_at
  * @property Carbon $updated_at
  * @property-read Script $script
@@ -32,6 +32,11 @@ final class Reflection extends Model
 
     protected $guarded = [];
 
+    protected function casts(): array
+    {
+        return ['answers' => 'array'];
+    }
+
     /**
      * @return BelongsTo<Script, $this>
      */
@@ -40,11 +45,16 @@ final class Reflection extends Model
         return $this->belongsTo(Script::class);
     }
 
-    public function textWithoutNames(): string
+    /**
+     * @return list<array{prompt: string, text: string}>
+     */
+    public function answersWithoutNames(): array
     {
-        return array_reduce(
-            WorkReader::masks($this->script->group()->map(fn (Script $one) => $one->student)),
-            fn (string $text, Mask $mask) => $mask->hide($text), $this->text,
-        );
+        $masks = WorkReader::masks($this->script->group()->map(fn (Script $one) => $one->student));
+
+        return array_map(fn (array $one) => [
+            'prompt' => $one['prompt'],
+            'text' => array_reduce($masks, fn (string $text, Mask $mask) => $mask->hide($text), $one['text']),
+        ], $this->answers);
     }
 }

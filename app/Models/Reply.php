@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\AttachedText;
 use App\Handins\WorkReader;
+use App\Models\Concerns\HasAttachedFile;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use YoungHarbor\Core\Names\Mask;
 
 /**
  * One thing said in a thread of replies.
@@ -20,8 +21,6 @@ use YoungHarbor\Core\Names\Mask;
  * @property int $author_id
  * @property bool $from_student
  * @property string $body
- * @property string|null $file_path
- * @property string $file_name
  * @property string $file_mime
  * @property Carbon $created_at
  * @property-read ReplyThread $thread
@@ -29,15 +28,16 @@ use YoungHarbor\Core\Names\Mask;
  */
 final class Reply extends Model
 {
+    use HasAttachedFile;
     use HasPublicId;
 
     protected $guarded = [];
 
-    protected $hidden = ['file_path', 'file_name'];
+    protected $hidden = ['file_path', 'file_name', 'file_text'];
 
     protected function casts(): array
     {
-        return ['from_student' => 'boolean'];
+        return ['from_student' => 'boolean', 'file_state' => AttachedText::class];
     }
 
     /**
@@ -64,11 +64,13 @@ final class Reply extends Model
     /** Its words as the other side reads them while neither is to know the other's name. */
     public function bodyWithoutNames(): string
     {
-        $script = $this->thread->script;
-        $masks = $this->from_student
-            ? WorkReader::masks($script->group()->map(fn (Script $one) => $one->student))
-            : [new Mask($this->author->name, $this->author->number, $this->author->email)];
+        return $this->withoutNames($this->body);
+    }
 
-        return array_reduce($masks, fn (string $text, Mask $mask) => $mask->hide($text), $this->body);
+    public function masks(): array
+    {
+        return $this->from_student
+            ? WorkReader::masks($this->thread->script->group()->map(fn (Script $one) => $one->student))
+            : WorkReader::masks([$this->author]);
     }
 }

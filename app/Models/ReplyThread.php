@@ -53,6 +53,12 @@ final class ReplyThread extends Model
         return $this->hasMany(Reply::class)->orderBy('id');
     }
 
+    /** The id of the criterion it is about; null where it is about something else. */
+    public function criterion(): ?string
+    {
+        return str_starts_with($this->about, 'criterion:') ? substr($this->about, strlen('criterion:')) : null;
+    }
+
     /** The id of the comment it is about, if it is about one. */
     public function comment(): ?string
     {

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Enums\AttachedText;
 use App\Enums\ReviewGround;
 use App\Enums\ReviewState;
 use App\Handins\WorkReader;
+use App\Models\Concerns\HasAttachedFile;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
-use YoungHarbor\Core\Names\Mask;
 
 /**
  * A student's wish that a mark be looked at again, and what came of it.
@@ -22,8 +23,6 @@ use YoungHarbor\Core\Names\Mask;
  * @property int $result_id
  * @property ReviewGround $ground
  * @property string $text
- * @property string|null $file_path
- * @property string $file_name
  * @property ReviewState $state
  * @property Carbon $answer_by
  * @property int|null $with_id who looks at it
@@ -41,17 +40,18 @@ use YoungHarbor\Core\Names\Mask;
  */
 final class Review extends Model
 {
+    use HasAttachedFile;
     use HasPublicId;
 
     protected $guarded = [];
 
-    protected $hidden = ['file_path'];
+    protected $hidden = ['file_path', 'file_text'];
 
     protected function casts(): array
     {
         return [
             'ground' => ReviewGround::class, 'state' => ReviewState::class, 'answer_by' => 'datetime',
-            'advised_at' => 'datetime', 'decided_at' => 'datetime',
+            'advised_at' => 'datetime', 'file_state' => AttachedText::class, 'decided_at' => 'datetime',
         ];
     }
 
@@ -90,9 +90,11 @@ final class Review extends Model
     /** What the student wrote, as someone reads it who is not to know their name. */
     public function textWithoutNames(): string
     {
-        return array_reduce(
-            WorkReader::masks($this->script->group()->map(fn (Script $script) => $script->student)),
-            fn (string $text, Mask $mask) => $mask->hide($text), $this->text,
-        );
+        return $this->withoutNames($this->text);
+    }
+
+    public function masks(): array
+    {
+        return WorkReader::masks($this->script->group()->map(fn (Script $script) => $script->student));
     }
 }

@@ -285,7 +285,7 @@ final class Script extends Model
             $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)),
             $this->assignment->markRules(array_values(array_filter(
                 $corrections ?? $this->assignment->approvedCorrections(), fn (Correction $one) => $one->moves($this),
-            )), $this->openCase(CaseKind::Adjusted)?->adjustment()),
+            )), $this->openCase(CaseKind::Adjusted)?->adjustment(), $this->assignment->joinedTo($this)),
             $this->lateness(), $in?->length() ?? new Length(0),
         );
     }
@@ -328,7 +328,7 @@ final class Script extends Model
      */
     public static function areWithMarkers(Collection $scripts): bool
     {
-        return Mark::query()
+        return Mark::query()->whereNotIn('seat', [Seat::Peer, Seat::OwnRating])
             ->whereIn('script_id', $scripts->map(fn (self $script) => $script->lead_id ?? $script->id))->exists()
             || Result::query()->whereIn('script_id', $scripts->modelKeys())->exists();
     }

@@ -13,6 +13,10 @@ final class MarkPolicy
     /** A mark on the desk is its marker's alone: nobody else opens it by its address. */
     public function open(User $user, Mark $mark): Response
     {
+        if ($mark->isStudents()) {
+            return Response::deny((string) __('peers.not_your_desk'));
+        }
+
         if ($user->roleIn($mark->script->assignment->module_id) === null) {
             return Response::deny('You are no longer in this module. What you marked is kept.');
         }
@@ -26,5 +30,13 @@ final class MarkPolicy
         return $mark->marker_id === $user->id
             ? Response::allow()
             : Response::deny('This script is with another marker. Your own scripts are listed under Mark.');
+    }
+
+    /** What both desks ask the server: a marker's, and a student's who reviews. */
+    public function write(User $user, Mark $mark): Response
+    {
+        $review = $mark->isStudents() ? $mark->peerReview : null;
+
+        return $review === null ? $this->open($user, $mark) : app(PeerReviewPolicy::class)->write($user, $review);
     }
 }

@@ -36,6 +36,12 @@ final class ModulePolicy
         return $user->coordinates($module->id);
     }
 
+    /** Coordinators, and the external examiner, who sits on the board. */
+    public function viewBoardSheet(User $user, Module $module): bool
+    {
+        return $user->coordinates($module->id) || $user->roleIn($module->id) === Role::Examiner;
+    }
+
     /** Staff of the module; what each sees of whom is settled assignment by assignment. */
     public function compareAssignments(User $user, Module $module): bool
     {

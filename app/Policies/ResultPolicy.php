@@ -31,6 +31,20 @@ final class ResultPolicy
         };
     }
 
+    /**
+     * Text, pages and comments: they would lead from a name to the same words under a script code, so that those who
+     * see codes elsewhere read them beside a name only once names are revealed.
+     */
+    public function words(User $user, Result $result): Response
+    {
+        return match (true) {
+            $this->isOwn($user, $result) => Response::allow(),
+            ! $user->coordinates($result->script->assignment->module_id) => $this->view($user, $result),
+            ! $result->script->assignment->namesRevealed() => Response::deny((string) __('release.words_wait')),
+            default => Response::allow(),
+        };
+    }
+
     public function read(User $user, Result $result): bool
     {
         return $this->isOwn($user, $result);

@@ -9,7 +9,7 @@ use App\Models\User;
 
 final class ReviewPolicy
 {
-    /** Coordinators, and whoever was asked to look at it: they without its student's name until names are revealed. */
+    /** Coordinators, and whoever was asked to look at it: under the script code until names are revealed. */
     public function read(User $user, Review $review): bool
     {
         return $this->coordinate($user, $review) || $this->advise($user, $review);
@@ -28,7 +28,13 @@ final class ReviewPolicy
     /** Its file names people as files do. */
     public function readFile(User $user, Review $review): bool
     {
-        return $this->coordinate($user, $review) || $review->script->student_id === $user->id
-            || ($this->advise($user, $review) && $review->script->assignment->namesRevealed());
+        return $review->script->student_id === $user->id
+            || ($this->read($user, $review) && $review->script->assignment->namesRevealed());
+    }
+
+    /** Opens the file before names are revealed: a look behind the code. */
+    public function lookAtFile(User $user, Review $review): bool
+    {
+        return $this->coordinate($user, $review);
     }
 }

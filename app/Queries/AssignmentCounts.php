@@ -34,7 +34,7 @@ final class AssignmentCounts
         $marked = array_filter(Standing::cases(), fn (Standing $reached) => $reached->isMarked());
         $agreed = array_filter(Standing::cases(), fn (Standing $reached) => $reached->isAgreed());
         // All of it stands in one index of the scripts; where they stand was worked out when it changed.
-        $rows = DB::table('scripts')->whereIn('assignment_id', $assignments->keys())
+        $rows = DB::table('scripts')->forceIndex('scripts_counts_index')->whereIn('assignment_id', $assignments->keys())
             // Who has left without handing in is not waited for.
             ->whereRaw("NOT (left_at IS NOT NULL AND reached = '".Standing::Expected->value."')")
             ->groupBy('assignment_id')

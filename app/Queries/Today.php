@@ -19,6 +19,7 @@ use App\Models\Review;
 use App\Models\SamplePack;
 use App\Models\Script;
 use App\Models\User;
+use App\Queries\Peers\RoundsToday;
 use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Fairway\Counts;
@@ -26,13 +27,14 @@ use YoungHarbor\Core\Marking\Disagreement;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\SecondView;
 use YoungHarbor\Core\Marking\Standing;
+use YoungHarbor\Core\Release\AbsentGet;
 
 /**
  * What needs a person today. Every list is one query, however many assignments there are.
  */
 final class Today
 {
-    public function __construct(private readonly AssignmentCounts $counts)
+    public function __construct(private readonly AssignmentCounts $counts, private readonly RoundsToday $rounds)
     {
     }
 
@@ -45,7 +47,7 @@ final class Today
             ...$this->toReview($person), ...$this->toSign($person), ...$this->toDecideOn($person),
             ...$this->asCoordinator($person),
             ...$this->asExaminer($person),
-            ...$this->asMarker($person), ...$this->asStudent($person),
+            ...$this->asMarker($person), ...$this->asStudent($person), ...$this->rounds->of($person),
         ];
         usort(
             $items,
@@ -353,7 +355,7 @@ final class Today
     {
         $items = [];
         $scripts = Script::query()->where('student_id', $person->id)
-            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at', 'currentHandin'])->get();
+            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at,released_at', 'currentHandin'])->get();
         $written = ConversationEntry::query()->whereIn('script_id', $scripts->modelKeys())->where('student_sees', true)
             ->whereNull('student_read_at')->pluck('script_id')->unique();
         foreach ($scripts as $script) {
@@ -373,11 +375,19 @@ final class Today
                 );
             } elseif ($assignment->isOpen() && $script->left_at === null) {
                 $in = $script->currentHandin;
+                $takes = $script->takesHandIns();
+                if ($in === null && ! $takes && $assignment->release->absent === AbsentGet::Nothing) {
+                    continue;
+                }
                 $items[] = $in === null
                     ? new TodayItem(
                         $assignment,
-                        $script->isPastDue() ? 'Not handed in; the due time has passed' : 'Not handed in yet',
-                        route('hand-in.show', $assignment), 'Read the brief and hand in', $script->takesHandIns(),
+                        match (true) {
+                            ! $takes => 'Not handed in, and it is closed',
+                            $script->isPastDue() => 'Not handed in; the due time has passed',
+                            default => 'Not handed in yet',
+                        },
+                        route('hand-in.show', $assignment), $takes ? 'Read the brief and hand in' : 'Look at it', $takes,
                         $script->due_at,
                     )
                     : new TodayItem(

@@ -165,15 +165,16 @@ final class AlikeWords
      *
      * @param  list<array<string, mixed>>  $markers
      * @param  callable(string): string  $name
+     * @param  int  $sets  how many sets the markers fall into that share no script
      * @return list<string>
      */
-    public static function standOut(array $markers, callable $name): array
+    public static function standOut(array $markers, callable $name, int $sets = 1): array
     {
         $said = [];
         foreach ($markers as $one) {
-            $one['stands_out'] && $said[] = __(
-                'alike.stand_out.lie', ['name' => $name($one['id']), 'how' => self::lie($one)],
-            ).'.';
+            $one['stands_out'] && $said[] = __($sets > 1 ? 'alike.stand_out.lie_in_set' : 'alike.stand_out.lie', [
+                'name' => $name($one['id']), 'how' => self::lie($one), 'set' => $one['component'],
+            ]).'.';
             ($one['drift']['falls'] ?? false) && $said[] = __(
                 'alike.stand_out.'.($one['drift']['slope'] < 0 ? 'falls' : 'rises'), ['name' => $name($one['id'])],
             ).'.';

@@ -49,7 +49,7 @@ final readonly class OneRoster
     ];
 
     /** Other files the manifest names. */
-    private const ABSENT = [
+    public const ABSENT = [
         'categories', 'classResources', 'courseResources', 'demographics', 'lineItemLearningObjectiveIds', 'lineItems',
         'lineItemScoreScales', 'resources', 'resultLearningObjectiveIds', 'results', 'resultScoreScales',
         'scoreScales', 'userProfiles', 'userResources',

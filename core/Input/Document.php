@@ -165,11 +165,12 @@ final class Document
      *
      * @param  array<array-key, mixed>  $from
      * @param  list<string>  $known
+     * @param  string  $place  of what they stand in; "" at the top
      */
-    public function onlyKeys(array $from, array $known): void
+    public function onlyKeys(array $from, array $known, string $place = ''): void
     {
         foreach (array_diff(array_map(strval(...), array_keys($from)), $known) as $key) {
-            $this->fault($key, 'is not known');
+            $this->fault($place === '' ? $key : "{$place}.{$key}", 'is not known');
         }
     }
 

@@ -43,6 +43,15 @@ enum Seat: string
         };
     }
 
+    /** Whether students mark here, in a round of reviewing. */
+    public function isStudents(): bool
+    {
+        return match ($this) {
+            self::Peer, self::OwnRating, self::Trial => true,
+            self::First, self::Second, self::Third, self::Moderator, self::Together => false,
+        };
+    }
+
     /** Whether one script can have several marks in this seat. */
     public function canBeSeveral(): bool
     {

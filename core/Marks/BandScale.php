@@ -93,6 +93,20 @@ final readonly class BandScale
         return $scale;
     }
 
+    /**
+     * @return array{name: string, boundary: string, bands: list<array<string, string>>}
+     */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->name, 'boundary' => $this->boundary->value,
+            'bands' => array_map(fn (Band $band) => [
+                'name' => $band->name, 'from' => Figure::plain($band->from),
+                ...($band->value === null ? [] : ['value' => Figure::plain($band->value)]),
+            ], $this->bands),
+        ];
+    }
+
     public function bandFor(BigDecimal $mark): Band
     {
         $held = $this->boundary === BoundaryRule::WholeMarks ? $mark->toScale(0, RoundingMode::HALF_UP) : $mark;

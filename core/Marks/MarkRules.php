@@ -11,14 +11,15 @@ use YoungHarbor\Core\Figures\Working;
 use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
- * What an assignment does to a settled mark before it is rounded: corrections in their order, lateness, then
- * over-length, then the cap of a resit, then what is adjusted for one student. Everything stays exact; each step that
- * did something is a line of the working.
+ * What an assignment does to a settled mark before it is rounded: what joins it, corrections in their order, lateness,
+ * then over-length, then the cap of a resit, then what is adjusted for one student. Everything stays exact; each step
+ * that did something is a line of the working.
  */
 final readonly class MarkRules
 {
     /**
      * @param  list<Correction>  $corrections  that move this mark
+     * @param  list<JoinedMark>  $joined  in their order
      */
     public function __construct(
         public ?LateRule $late = null,
@@ -26,6 +27,7 @@ final readonly class MarkRules
         public ?BigDecimal $cap = null,
         public array $corrections = [],
         public ?Adjustment $adjustment = null,
+        public array $joined = [],
     ) {
     }
 
@@ -40,6 +42,11 @@ final readonly class MarkRules
                 $working = $working->then(new WorkingLine($what, $how, Figure::shown($mark)));
             }
         };
+        foreach ($this->joined as $one) {
+            $one->mark === null
+                ? $working = $working->then(new WorkingLine($one->what, $one->working($mark), Figure::shown($mark)))
+                : $step($one->of($mark), $one->what, $one->working($mark));
+        }
         foreach ($this->corrections as $one) {
             $step($one->of($mark), $one->what, $one->working($mark));
         }

@@ -12,4 +12,7 @@ enum AbsentGet: string
     case Zero = 'zero';
     case Incomplete = 'incomplete';
     case Deferred = 'deferred';
+
+    /** Handing in is a choice: there is nothing to decide. */
+    case Nothing = 'nothing';
 }

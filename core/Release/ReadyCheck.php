@@ -30,10 +30,12 @@ final readonly class ReadyCheck
      * @param  bool  $marksTwice  whether scripts, all or some, are marked a second time
      * @param  list<Signature>  $unsigned  signatures that are asked for and missing
      * @param  list<string>|null  $undecided  codes of those of which no sample has been drawn; null where none is drawn
+     * @param  list<string>  $rounds  titles of rounds of peer review that count and are not closed
      * @param  list<string>  $talks  codes of those whose talk with the student is still to be had
      */
     public static function of(
         array $standings, bool $marksTwice, ?array $undecided = null, array $unsigned = [], array $talks = [],
+        array $rounds = [],
     ): self {
         $by = [];
         foreach ($standings as $code => $standing) {
@@ -74,6 +76,9 @@ final readonly class ReadyCheck
         if ($talks !== []) {
             $locks[] = new Lock(ReleaseObstacle::TalkOpen, $talks);
         }
+        if ($rounds !== []) {
+            $locks[] = new Lock(ReleaseObstacle::RoundOpen, $rounds);
+        }
         if ($unsigned !== []) {
             $locks[] = new Lock(
                 ReleaseObstacle::NotSigned, array_map(fn (Signature $one) => $one->value, $unsigned),
@@ -81,7 +86,8 @@ final readonly class ReadyCheck
         }
 
         return new self(
-            $locks, $unsigned === [] ? $at(Standing::Agreed) : [], $at(Standing::Released), $at(Standing::Expected),
+            $locks, $unsigned === [] && $rounds === [] ? $at(Standing::Agreed) : [], $at(Standing::Released),
+            $at(Standing::Expected),
         );
     }
 

@@ -15,17 +15,19 @@ final readonly class Reflection implements JsonForm
 {
     public const MOST_WORDS = 1000;
 
-    private const LONGEST = 2000;
+    public const MOST_PROMPTS = 5;
+
+    public const LONGEST = 500;
 
     /**
-     * @param  string  $prompt  what to write about; "" where no reflection is asked for
-     * @param  int<0, 1000>  $words  at least
+     * @param  list<string>  $prompts  what to write about, each answered on its own; none: no reflection is asked for
+     * @param  int<0, 1000>  $words  at least, for each
      * @param  int<1, 90>  $days  after release until it is to be written, and after which a mark that waits shows anyway
      * @param  bool  $markersRead  whether markers read it, by script code; else coordinators alone
      * @param  MarkAfter|null  $markAfter  what comes before the mark; null: nothing
      */
     private function __construct(
-        public string $prompt, public int $words, public int $days, public bool $markersRead,
+        public array $prompts, public int $words, public int $days, public bool $markersRead,
         public ?MarkAfter $markAfter,
     ) {
     }
@@ -36,7 +38,7 @@ final readonly class Reflection implements JsonForm
     }
 
     /**
-     * @param  array<array-key, mixed>  $document  {"prompt": "…", "words": 50, "days": 7, "markers_read": true,
+     * @param  array<array-key, mixed>  $document  {"prompts": ["…"], "words": 50, "days": 7, "markers_read": true,
      *                                             "mark_after": "reflected"}; what is left out is as usual
      *
      * @throws InvalidInput
@@ -44,15 +46,15 @@ final readonly class Reflection implements JsonForm
     public static function fromArray(array $document): static
     {
         $in = new Document;
-        $in->onlyKeys($document, ['prompt', 'words', 'days', 'markers_read', 'mark_after']);
-        $document += ['prompt' => '', 'words' => 0, 'days' => 7, 'markers_read' => true, 'mark_after' => null];
+        $in->onlyKeys($document, ['prompts', 'words', 'days', 'markers_read', 'mark_after']);
+        $document += ['prompts' => [], 'words' => 0, 'days' => 7, 'markers_read' => true, 'mark_after' => null];
         $after = is_string($document['mark_after']) ? MarkAfter::tryFrom($document['mark_after']) : null;
         $document['mark_after'] === null || $after !== null || $in->fault('mark_after', 'must be "opened" or "reflected"');
-        $prompt = trim($in->text($document, 'prompt', 'prompt', self::LONGEST));
-        $after === MarkAfter::Reflected && $prompt === ''
-            && $in->fault('prompt', 'must say what to write about, since the mark waits for it');
+        $prompts = self::prompts($in, $in->map($document, 'prompts', 'prompts'));
+        $after === MarkAfter::Reflected && $prompts === []
+            && $in->fault('prompts', 'must say what to write about, since the mark waits for it');
         $reflection = new self(
-            $prompt, max(0, min(self::MOST_WORDS, $in->whole($document, 'words', 'words', 0, self::MOST_WORDS))),
+            $prompts, max(0, min(self::MOST_WORDS, $in->whole($document, 'words', 'words', 0, self::MOST_WORDS))),
             max(1, min(Settings::MOST_DAYS, $in->whole($document, 'days', 'days', 1, Settings::MOST_DAYS))),
             $in->flag($document, 'markers_read', 'markers_read', true), $after,
         );
@@ -62,19 +64,34 @@ final readonly class Reflection implements JsonForm
     }
 
     /**
-     * @return array{prompt: string, words: int, days: int, markers_read: bool, mark_after: string|null}
+     * @param  array<array-key, mixed>  $given
+     * @return list<string>
+     */
+    private static function prompts(Document $in, array $given): array
+    {
+        count($given) > self::MOST_PROMPTS && $in->fault('prompts', 'has '.count($given).' entries; at most 5 are possible');
+        $prompts = [];
+        foreach (array_keys($given) as $i => $key) {
+            $prompts[] = trim($in->text($given, (string) $key, "prompts[{$i}]", self::LONGEST, true));
+        }
+
+        return $prompts;
+    }
+
+    /**
+     * @return array{prompts: list<string>, words: int, days: int, markers_read: bool, mark_after: string|null}
      */
     public function toArray(): array
     {
         return [
-            'prompt' => $this->prompt, 'words' => $this->words, 'days' => $this->days,
+            'prompts' => $this->prompts, 'words' => $this->words, 'days' => $this->days,
             'markers_read' => $this->markersRead, 'mark_after' => $this->markAfter?->value,
         ];
     }
 
     public function isAskedFor(): bool
     {
-        return $this->prompt !== '';
+        return $this->prompts !== [];
     }
 
     /**

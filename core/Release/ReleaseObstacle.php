@@ -21,6 +21,9 @@ enum ReleaseObstacle: string
     /** A talk with its student was found to be needed: it goes out with the others unless it is held. */
     case TalkOpen = 'talk-open';
 
+    /** A round of peer review that counts is not closed: no result goes out. */
+    case RoundOpen = 'round-open';
+
     /** A signature is missing: no result goes out. */
     case NotSigned = 'not-signed';
 
@@ -28,7 +31,7 @@ enum ReleaseObstacle: string
     public function stage(): Stage
     {
         return match ($this) {
-            self::NotSharedOut => Stage::ShareOut,
+            self::NotSharedOut, self::RoundOpen => Stage::ShareOut,
             self::NotMarked => Stage::Mark,
             self::NoSecondMark, self::SampleNotDrawn, self::NotSettled, self::NotSigned => Stage::Moderate,
             self::TalkOpen => Stage::Screen,

@@ -23,11 +23,12 @@ final readonly class Settings implements JsonForm
      * @param  AbsentGet|null  $absent  what someone gets who handed in nothing; null: people decide for each
      * @param  int<0, 90>  $reviewDays  so long after release a review of the mark may be asked for; 0: not at all
      * @param  int<1, 90>  $answerDays  so long after that it is to be answered
+     * @param  bool  $marksShared  whether students see how all marks of the assignment lie
      * @param  Reflection  $reflection  what students are asked to write about their feedback
      */
     private function __construct(
         public bool $feedbackOnly, public array $signatures, public ?AbsentGet $absent,
-        public int $reviewDays, public int $answerDays, public Reflection $reflection,
+        public int $reviewDays, public int $answerDays, public bool $marksShared, public Reflection $reflection,
     ) {
     }
 
@@ -38,14 +39,16 @@ final readonly class Settings implements JsonForm
 
     /**
      * @param  array<array-key, mixed>  $document  {"feedback_only": false, "signatures": ["moderator"], "absent": "zero",
-     *                                             "review_days": 10, "answer_days": 15}; what is left out is as usual
+     *                                             "review_days": 10, "answer_days": 15, "marks_shared": true}; what is left out is as usual
      *
      * @throws InvalidInput
      */
     public static function fromArray(array $document): static
     {
         $in = new Document;
-        $in->onlyKeys($document, ['feedback_only', 'signatures', 'absent', 'review_days', 'answer_days', 'reflection']);
+        $in->onlyKeys($document, [
+            'feedback_only', 'signatures', 'absent', 'review_days', 'answer_days', 'marks_shared', 'reflection',
+        ]);
         $document += ['feedback_only' => false];
         $signatures = [];
         foreach ($in->map($document, 'signatures', 'signatures') as $key) {
@@ -56,13 +59,14 @@ final readonly class Settings implements JsonForm
         }
         $absent = $document['absent'] ?? null;
         $get = is_string($absent) ? AbsentGet::tryFrom($absent) : null;
-        $absent === null || $get !== null || $in->fault('absent', 'must be "zero", "incomplete" or "deferred"');
-        $document += ['review_days' => 0, 'answer_days' => self::ANSWER_DAYS];
+        $absent === null || $get !== null || $in->fault('absent', 'must be "zero", "incomplete", "deferred" or "nothing"');
+        $document += ['review_days' => 0, 'answer_days' => self::ANSWER_DAYS, 'marks_shared' => false];
         $settings = new self(
             $in->flag($document, 'feedback_only', 'feedback_only', false),
             array_values(array_filter(Signature::cases(), fn (Signature $one) => isset($signatures[$one->value]))),
             $get, max(0, min(self::MOST_DAYS, $in->whole($document, 'review_days', 'review_days', 0, self::MOST_DAYS))),
             max(1, min(self::MOST_DAYS, $in->whole($document, 'answer_days', 'answer_days', 1, self::MOST_DAYS))),
+            $in->flag($document, 'marks_shared', 'marks_shared', false),
             Reflection::fromArray($in->map($document, 'reflection', 'reflection')),
         );
         $in->throwFaults();
@@ -72,7 +76,7 @@ final readonly class Settings implements JsonForm
 
     /**
      * @return array{feedback_only: bool, signatures: list<string>, absent: string|null, review_days: int,
-     *     answer_days: int, reflection: array<string, mixed>}
+     *     answer_days: int, marks_shared: bool, reflection: array<string, mixed>}
      */
     public function toArray(): array
     {
@@ -80,7 +84,7 @@ final readonly class Settings implements JsonForm
             'feedback_only' => $this->feedbackOnly,
             'signatures' => array_map(fn (Signature $one) => $one->value, $this->signatures),
             'absent' => $this->absent?->value, 'review_days' => $this->reviewDays, 'answer_days' => $this->answerDays,
-            'reflection' => $this->reflection->toArray(),
+            'marks_shared' => $this->marksShared, 'reflection' => $this->reflection->toArray(),
         ];
     }
 }

@@ -52,6 +52,21 @@ final readonly class Rubric
     }
 
     /**
+     * With some of its criteria alone, whose weights share the whole between them.
+     *
+     * @param  list<string>|null  $ids  null, and none that it has: all
+     */
+    public function only(?array $ids): self
+    {
+        $kept = array_values(array_filter(
+            $this->criteria, fn (Criterion $criterion) => in_array($criterion->id(), $ids ?? [], true),
+        ));
+
+        return $kept === [] ? $this
+            : new self($this->title, $this->weighting, $this->decimals, $kept, $this->pointsShown);
+    }
+
+    /**
      * Criteria that bear points, in order.
      *
      * @return list<Criterion>

@@ -14,10 +14,13 @@ final class Csv
 
     /**
      * @param  list<string|int|null>  $cells
+     * @param  string  $separator  a comma, or what spreadsheets of the country expect: a semicolon, a tab
      */
-    public static function line(array $cells): string
+    public static function line(array $cells, string $separator = ','): string
     {
-        return implode(',', array_map(self::cell(...), $cells))."\r\n";
+        return implode($separator, array_map(
+            fn (string|int|null $cell) => self::cell($cell, $separator), $cells,
+        ))."\r\n";
     }
 
     /** A cell as it was before it was written: without the apostrophe that keeps a formula from running. */
@@ -26,7 +29,7 @@ final class Csv
         return preg_replace('/\A\'(?=['.self::FORMULA.'])/u', '', $cell) ?? $cell;
     }
 
-    private static function cell(string|int|null $value): string
+    private static function cell(string|int|null $value, string $separator): string
     {
         $text = (string) $value;
         // A cell that begins like a formula gets an apostrophe before it; plain numbers stay numbers.
@@ -37,6 +40,6 @@ final class Csv
             $text = "'".$text;
         }
 
-        return preg_match('/[",\r\n]/', $text) === 1 ? '"'.str_replace('"', '""', $text).'"' : $text;
+        return strpbrk($text, "\"\r\n{$separator}") !== false ? '"'.str_replace('"', '""', $text).'"' : $text;
     }
 }

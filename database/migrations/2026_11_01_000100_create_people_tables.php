@@ -33,6 +33,10 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->string('code', 30);
             $table->string('title', 150);
+            $table->foreignId('copied_from_id')->nullable()->constrained('modules')->nullOnDelete();
+            $table->json('mark_plan')->nullable()->comment('how its mark is made of its assignments');
+            $table->char('marks_digest', 64)->nullable()->comment('of what module_marks were worked out from');
+            $table->char('marks_seen', 64)->nullable()->comment('of what changes with any result: while it is the same nothing is compared');
             $table->timestamps();
         });
         Schema::create('memberships', function (Blueprint $table): void {

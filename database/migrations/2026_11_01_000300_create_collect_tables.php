@@ -48,7 +48,7 @@ return new class extends Migration
             $table->index(['assignment_id', 'group_name']);
             $table->index(['student_id', 'due_at']);
             $table->index(
-                ['assignment_id', 'reached', 'held', 'second_done', 'screening', 'lead_id', 'left_at'],
+                ['assignment_id', 'reached', 'held', 'second_done', 'screening', 'lead_id', 'left_at', 'sampled'],
                 'scripts_counts_index',
             );
             $table->index(['assignment_id', 'standing']);

@@ -34,6 +34,7 @@ return new class extends Migration
             $table->foreignId('marker_id')->constrained('users')->restrictOnDelete();
             $table->foreignId('rubric_version_id')->constrained()->restrictOnDelete();
             $table->foreignId('work_id')->constrained()->restrictOnDelete()->comment('what was marked');
+            $table->json('criteria')->nullable()->comment('ids of those of the rubric that are used; null: all');
             $table->json('choices')->comment('by criterion id');
             $table->mediumText('general_comment');
             $table->mediumText('private_note')->default('')->comment('for staff alone');
@@ -49,15 +50,15 @@ return new class extends Migration
             $table->dateTime('done_at')->nullable();
             $table->dateTime('first_done_at')->nullable()->comment('when it was done for the first time');
             $table->timestamps();
-            // One counting mark a seat, where it holds one, and one a person; of those that do not count, one a person
-            // and seat.
+            // One counting mark a seat, where it holds one, and one a person; of those that do not count, one a person,
+            // seat and round.
             $table->string('counting_seat', 20)->nullable()->storedAs('if(counts, seat, null)');
             $table->unsignedBigInteger('counting_marker_id')->nullable()->storedAs('if(counts, marker_id, null)');
             $table->unsignedBigInteger('holding_marker_id')->nullable()
                 ->storedAs('if(handed_over_at is null, marker_id, null)');
             $table->unique(['script_id', 'counting_seat', 'seat_number']);
             $table->unique(['script_id', 'counting_marker_id']);
-            $table->unique(['script_id', 'seat', 'holding_marker_id']);
+            $table->unique(['script_id', 'seat', 'seat_number', 'holding_marker_id'], 'marks_of_person_unique');
             // With all that says whether figures on marking alike are old, so that no mark has to be read for it.
             $table->index(['assignment_id', 'counting_seat', 'marker_id', 'done_at', 'total'], 'marks_of_assignment_index');
             $table->index(['marker_id', 'done_at']);

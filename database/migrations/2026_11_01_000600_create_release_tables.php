@@ -91,6 +91,8 @@ return new class extends Migration
             $table->string('file_path', 255)->nullable();
             $table->string('file_name', 200)->default('');
             $table->string('file_mime', 100)->default('');
+            $table->string('file_state', 10)->default('none')->comment('of its text without names');
+            $table->mediumText('file_text')->nullable();
             $table->timestamps();
         });
         Schema::create('reply_readings', function (Blueprint $table): void {
@@ -115,7 +117,7 @@ return new class extends Migration
         Schema::create('reflections', function (Blueprint $table): void {
             $table->foreignId('script_id')->primary()->constrained()->restrictOnDelete();
             $table->uuid('public_id')->unique();
-            $table->text('text');
+            $table->json('answers')->comment('prompt and text, one each');
             $table->unsignedInteger('words');
             $table->timestamps();
         });
@@ -128,6 +130,8 @@ return new class extends Migration
             $table->text('text');
             $table->string('file_path', 255)->nullable();
             $table->string('file_name', 200)->default('');
+            $table->string('file_state', 10)->default('none')->comment('of its text without names');
+            $table->mediumText('file_text')->nullable();
             $table->string('state', 20);
             $table->dateTime('answer_by');
             $table->foreignId('with_id')->nullable()->constrained('users')->restrictOnDelete();
@@ -154,6 +158,7 @@ return new class extends Migration
             $table->text('ended_reason')->default('');
             $table->timestamps();
             $table->index(['script_id', 'ended_at']);
+            $table->index('ended_at');
         });
         Schema::create('notices', function (Blueprint $table): void {
             $table->id();
@@ -178,6 +183,40 @@ return new class extends Migration
             $table->index(['mail', 'mail_from']);
             $table->index(['assignment_id', 'kind', 'mail']);
         });
+        // Worked out anew when what they come from has changed: kept so that a grade book is sorted by them.
+        Schema::create('module_marks', function (Blueprint $table): void {
+            $table->foreignId('membership_id')->primary()->constrained()->restrictOnDelete();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->decimal('mark', 6, 3)->nullable()->comment('rounded; null where there is none to work out');
+            $table->string('shown', 10)->nullable();
+            $table->string('band', 60)->nullable();
+            $table->boolean('passed')->default(false);
+            $table->boolean('complete')->default(false);
+            $table->string('just_below', 10)->nullable()->comment('the boundary it is borderline to');
+            $table->string('why', 300)->default('')->comment('why there is none');
+            $table->index(['module_id', 'mark']);
+        });
+        Schema::create('board_sheets', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('module_id')->constrained()->restrictOnDelete();
+            $table->json('sheet')->comment('as the board confirmed it');
+            $table->char('digest', 64);
+            $table->unsignedInteger('results_confirmed');
+            $table->string('note', 500)->default('');
+            $table->foreignId('confirmed_by')->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+        });
+        Schema::create('member_notes', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->foreignId('membership_id')->constrained()->restrictOnDelete();
+            $table->text('body');
+            $table->boolean('student_reads');
+            $table->foreignId('author_id')->constrained('users')->restrictOnDelete();
+            $table->dateTime('taken_back_at')->nullable();
+            $table->timestamps();
+        });
         Schema::table('users', function (Blueprint $table): void {
             $table->boolean('daily_mail')->default(false)->comment('one mail a day in place of one each; results come at once');
             $table->boolean('no_reminders')->default(false);
@@ -195,8 +234,14 @@ return new class extends Migration
             $table->json('details');
             $table->json('texts')->comment('a commitment to each free text, by field');
             $table->char('hash', 64);
+            $table->string('room', 20)->storedAs("SUBSTRING_INDEX(event, '.', 1)")->comment('the kind of what happened');
             $table->index(['module', 'number']);
+            $table->index(['module', 'room', 'number']);
+            $table->index(['module', 'actor', 'number']);
+            $table->index(['module', 'subject', 'number']);
+            $table->index(['assignment', 'number']);
             $table->index(['assignment', 'event', 'subject']);
+            $table->index('at');
         });
         Schema::create('logbook_texts', function (Blueprint $table): void {
             $table->unsignedBigInteger('number');

@@ -39,10 +39,7 @@ use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
-use YoungHarbor\Core\Rubric\CriterionMarks;
 use YoungHarbor\Core\Rubric\Draft;
-use YoungHarbor\Core\Rubric\LevelCriterion;
-use YoungHarbor\Core\Rubric\RailStop;
 use YoungHarbor\Core\Screening\Settings as Screening;
 
 /**
@@ -51,6 +48,8 @@ use YoungHarbor\Core\Screening\Settings as Screening;
  */
 final class CohortSeeder
 {
+    use ChoosesByAim;
+
     private const SITTING = 18;
 
     private readonly Randomizer $random;
@@ -216,26 +215,6 @@ final class CohortSeeder
             });
             app(FinishMark::class)($mark->refresh());
         }
-    }
-
-    /** Stops on the rails that together come near to a total: what one criterion misses the next makes up for. */
-    private function choices(Mark $mark, float $aim): CriterionMarks
-    {
-        $choices = CriterionMarks::usual();
-        $missed = 0.0;
-        foreach ($mark->rubricVersion->toCore()->criteria as $criterion) {
-            assert($criterion instanceof LevelCriterion);
-            $most = (float) (string) $criterion->max();
-            $weight = (float) (string) $criterion->weight();
-            $wanted = $most * ($aim + $missed / $weight * 100) / 100;
-            $stops = RailStop::of($criterion);
-            usort($stops, fn (RailStop $a, RailStop $b) => abs((float) (string) $a->points - $wanted)
-                <=> abs((float) (string) $b->points - $wanted));
-            $missed += $weight * ($aim / 100 - (float) (string) $stops[0]->points / $most);
-            $choices = $choices->with($criterion->id(), RailStop::mark($criterion, $stops[0]->key));
-        }
-
-        return $choices;
     }
 
     /**

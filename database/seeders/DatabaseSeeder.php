@@ -127,6 +127,8 @@ final class DatabaseSeeder extends Seeder
 
     private User $coordinator;
 
+    private User $examiner;
+
     /** @var list<User> */
     private array $tutors = [];
 
@@ -143,6 +145,11 @@ final class DatabaseSeeder extends Seeder
         try {
             // In the order of their days: the logbook runs forward.
             $this->people();
+            (new ClosedModuleSeeder(
+                $this->coordinator, $this->examiner, (require database_path('demo/rubrics.php'))['essay'],
+            ))->run($this->day(-150));
+            $peers = new PeerModuleSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['commentary']);
+            $peers->finished($this->day(-98));
             $rubrics = $this->rubrics();
             (
                 new CohortSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['essay'])
@@ -156,6 +163,7 @@ final class DatabaseSeeder extends Seeder
             $essay = $this->essay($rubrics['essay'], $trusted);
             $this->judged($essay);
             $next = $this->open($rubrics['essay']);
+            $peers->underWay($this->day(-4), $this->today);
             $this->arrangements($next);
             $this->proposeOne($essay);
             $this->plannedRelease($essay);
@@ -171,13 +179,13 @@ final class DatabaseSeeder extends Seeder
 
     private function people(): void
     {
-        $this->at(-70);
+        $this->at(-155);
         $people = require database_path('demo/people.php');
         $make = $this->make(...);
         $make($people['admin'], ['is_admin' => true]);
         $this->module = Module::query()->create(['code' => 'HT210', 'title' => 'Coastal Communities and Change']);
         $this->coordinator = $this->join($make($people['coordinator']), Role::Coordinator);
-        $this->join($make($people['examiner']), Role::Examiner);
+        $this->examiner = $this->join($make($people['examiner']), Role::Examiner);
         foreach ($people['tutors'] as $tutor) {
             $this->tutors[] = $this->join($make($tutor), Role::Tutor);
         }
@@ -253,8 +261,9 @@ final class DatabaseSeeder extends Seeder
             'due_at' => $this->day(-41, 12), 'closes_at' => $this->day(-40, 12),
             'promised_on' => $this->day(-35)->toDateString(),
             'release' => Release::fromArray([
-                'review_days' => 10, 'answer_days' => 36, 'reflection' => [
-                    'prompt' => 'Which comment will you use in the essay, and how?', 'words' => 20, 'days' => 14,
+                'absent' => 'nothing', 'marks_shared' => true, 'review_days' => 10, 'answer_days' => 36, 'reflection' => [
+                    'prompts' => ['Which comment will you use in the essay, and how?', 'What went well, and why?'],
+                    'words' => 8, 'days' => 14,
                 ],
             ]),
         ], -46);
@@ -308,7 +317,10 @@ final class DatabaseSeeder extends Seeder
         $this->at(-35, 12, $this->students['hana.kovarova']);
         app(WriteReflection::class)(
             $of('hana.kovarova'),
-            'I will use the comment on the second reason the wardens give. In the essay I will set two documents against each other, and say why each was written before I say what it tells.',
+            [
+                'I will use the comment on the second reason the wardens give. In the essay I will set two documents against each other, and say why each was written before I say what it tells.',
+                'I said what the source cannot tell before I used it, and that kept the last paragraph short.',
+            ],
         );
         $this->at(-35, 15, $this->students['dafydd.aprhys']);
         app(AskForReview::class)(

@@ -65,6 +65,7 @@ return [
     'stand_out' => [
         'nobody' => 'No marker stands out: neither beside the others nor within a sitting, as far as this can tell.',
         'lie' => ':name marks :how',
+        'lie_in_set' => ':name marks :how of set :set',
         'falls' => ':name’s marks fall within a sitting',
         'rises' => ':name’s marks rise within a sitting',
     ],

@@ -9,6 +9,7 @@ return [
         'zero' => '0 marks',
         'incomplete' => '“incomplete”, and no mark',
         'deferred' => 'deferred to a resit',
+        'nothing' => 'nothing: handing in is a choice here',
     ],
     // What marks within the tolerance settle to.
     'rule' => [

@@ -27,5 +27,7 @@ return [
     'said_advice' => 'Kept for the coordinator.',
     'said_corrected' => 'The corrected result is out, and its student is told. The earlier one can still be read.',
     'open' => '{1} 1 review of a mark is open|[2,*] :count reviews of marks are open',
-    'masked' => 'Without its student’s name, until names are revealed; what was attached stays with the coordinator until then.',
+    'masked' => 'Under the script code, its student’s name hidden in the words, until names are revealed.',
+    'file_names' => 'As it was attached it may name its student, so opening it is a look behind the code, written in the logbook.',
+    'why_look' => 'Say in a few words (5 letters at least) why you need the file; it is written in the logbook.',
 ];

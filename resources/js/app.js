@@ -6,11 +6,13 @@ import { token } from './request.js';
 import { startReading } from './reading.js';
 import { startResultPages } from './result-pages.js';
 import { startSaying } from './say.js';
+import { startLeast } from './least.js';
 import { startMany } from './many.js';
 import { startOthers } from './others.js';
 import { startRails } from './rail.js';
 import { startKeys } from './keys.js';
 import { startPlan } from './plan.js';
+import { startSpeed } from './speed.js';
 import { startSheet } from './sheet/sheet.js';
 import { startThreads } from './threads.js';
 import { startHandIn, startKeeping } from './uploads.js';
@@ -107,11 +109,16 @@ mount('#sheet', () => startSheet(htmx));
 mount('#plan', () => startPlan(htmx));
 mount('form[data-upload]', startHandIn);
 mount('textarea[data-keeps]', startKeeping);
+mount('textarea[data-least]', startLeast);
 mount('form[data-many]', (form) => startMany(form, (element) => htmx.process(element)));
-// A report that is swapped in has threads of its own.
-const threads = () => mount('[data-threads]:not([data-started])', (reading) => {
-    reading.dataset.started = '';
-    startThreads(reading);
+// A report that is swapped in has threads of its own, and what was attached players.
+const once = (selector, start) => mount(`${selector}:not([data-started])`, (element) => {
+    element.dataset.started = '';
+    start(element);
 });
-threads();
-document.addEventListener('htmx:afterSettle', threads);
+const started = () => {
+    once('[data-threads]', startThreads);
+    once('[data-speed]', startSpeed);
+};
+started();
+document.addEventListener('htmx:afterSettle', started);

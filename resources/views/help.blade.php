@@ -23,9 +23,14 @@
                 </li>
                 <li><b>Moderate.</b> Marks within the tolerance settle by your rule, never by themselves across the pass line. The others are settled by their two markers.
                 </li>
-                <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Results go out at once or at a time you set, all or a section, provisional or final, all in the same moment; students are told by e-mail. A result that is out never changes: a corrected one takes its place. What is decided for one student alone (exempt, deferred, a few marks) is decided on that student’s page. Names are revealed to markers as the last step.
+                <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Results go out at once or at a time you set, all or a section, provisional or final, all in the same moment; students are told by e-mail. A result that is out never changes: a corrected one takes its place. Until names are revealed, reviews and corrections go by the script code, and a result opened by name shows the mark and its working without the work. What is decided for one student alone (exempt, deferred, a few marks) is decided on that student’s page. Names are revealed to markers as the last step.
+                </li>
+                <li><b>Grade book.</b> Say how the module mark is made: weights, the best of several, what must be passed, resits. The grade book is filtered and sorted by any column; from a student’s row you reach the working and what is still needed. The board sheet lists candidates by number, without names; confirming it makes provisional results final. “What the cohort should hear” drafts a message from what was praised and what has to be fixed.
+                </li>
+                <li><b>Next year.</b> “Copy for another year” on the page of the module takes rubrics, assignments, bank and settings along, and lists what needs a decision.
                 </li>
             </ol>
+            <p><kbd>/</kbd> goes to the field that finds modules, assignments, rubrics, people and script codes.</p>
         </section>
         <section id="marking">
             <h2>{{ $parts['marking'] }}</h2>

@@ -17,10 +17,11 @@ require __DIR__.'/../../vendor/autoload.php';
 $authors = User::query()->whereIn('email', ['olafur.brandsson@merrow.example', 'siobhan.darcy-quill@merrow.example']);
 $mark = Mark::counting()->with('marker')
     ->whereHas('script', fn ($script) => $script->whereIn('student_id', $authors->select('id'))
-        ->whereRelation('assignment', 'title', 'Essay: A living from the edge')->whereDoesntHave('settlement'))
+        ->whereRelation('assignment', 'title', 'Essay: A living from the edge')->whereDoesntHave('result'))
     ->orderByRaw('done_at IS NOT NULL')->orderBy('id')->firstOrFail();
 if ($mark->isDone()) {
-    // Which scripts are finished is drawn anew with each demo.
+    // Which scripts are finished, and which are agreed, is drawn anew with each demo.
+    $mark->script->settlement?->undo($mark->marker, 'Opened for a test.');
     $mark->update(['done_at' => null, 'total' => null]);
     app(StoreStandings::class)([$mark->script_id]);
 }

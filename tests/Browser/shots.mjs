@@ -22,7 +22,6 @@ const views = {
     writing: ['coordinator', async (page) => { await stage('Screen')(page); await page.getByRole('link', { name: 'Writing signals' }).click(); await page.getByRole('row', { name: /past the alarm needs a talk/ }).locator('.code').click(); }],
     overlap: ['coordinator', async (page) => { await stage('Screen')(page); await page.locator('table .code').first().click(); await page.waitForLoadState('networkidle'); await page.keyboard.press('j'); await page.waitForTimeout(600); }],
     'share-out': ['coordinator', async (page) => { await stage('Share out')(page); await page.getByLabel('Even out what is not begun').check(); await page.getByLabel('Share of Lin Hui').fill('0.5'); await page.getByRole('button', { name: /^Work/ }).click(); await page.locator('[data-move]').first().click(); }],
-    together: ['coordinator', async (page) => { await stage('Share out')(page); await page.getByRole('link', { name: 'Starting together' }).click(); }],
     desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); await page.locator('[data-desk][data-ready]').waitFor(); await page.locator('.script').focus(); await page.keyboard.press('.'); await page.waitForTimeout(600); }],
     moderate: ['coordinator', stage('Moderate')],
     sample: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Map study' }).first().click(); await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Moderate ,/ }).click(); await page.getByRole('link', { name: 'Draw the sample' }).click(); }],
@@ -31,7 +30,8 @@ const views = {
     release: ['coordinator', stage('Release')],
     result: ['student', async (page) => { await page.getByRole('link', { name: /^Read it/ }).first().click(); }],
     'hand-in': ['student', async (page) => { await page.getByRole('link', { name: 'Essay: After the water' }).click(); }],
-    'grade-book': ['coordinator', async (page) => { await page.getByRole('link', { name: 'Grade book' }).click(); }],
+    'grade-book': ['coordinator', async (page) => { await page.goto(`${address}/grade-book`); await page.getByRole('link', { name: /HT105/ }).click(); }],
+    board: ['coordinator', async (page) => { await page.goto(`${address}/grade-book`); await page.getByRole('link', { name: /HT105/ }).click(); await page.getByRole('link', { name: 'Board sheet' }).click(); }],
     logbook: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Logbook' }).click(); }],
 };
 

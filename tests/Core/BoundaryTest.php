@@ -34,6 +34,7 @@ final class BoundaryTest extends TestCase
         'Input', 'Figures', 'Statistics', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster',
         'Logbook',
         'Collect', 'Overlap', 'Writing', 'Screening', 'Rubric', 'Marking', 'Marks', 'Agreement', 'Allocation',
+        'Peers',
         'Formats',
         'Fairway', 'Release',
     ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Peers\PlanReviews;
 use App\Documents\PackDocument;
 use App\Enums\PackReader;
 use App\Enums\PackState;
@@ -12,6 +13,7 @@ use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\BankComment;
 use App\Models\BankSet;
+use App\Models\BoardSheet;
 use App\Models\Conflict;
 use App\Models\ConversationEntry;
 use App\Models\Correction;
@@ -19,26 +21,33 @@ use App\Models\DraftCheck;
 use App\Models\GradeScale;
 use App\Models\IndividualCase;
 use App\Models\MarkAttachment;
+use App\Models\MemberNote;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Notice;
 use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
+use App\Models\PeerReview;
 use App\Models\Release;
 use App\Models\Reply;
 use App\Models\ReplyThread;
 use App\Models\Result;
 use App\Models\Review;
 use App\Models\RosterImport;
+use App\Models\Round;
 use App\Models\SamplePack;
 use App\Models\Script;
+use App\Models\TrialScript;
 use App\Models\Upload;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
+use App\Release\BoardSheet as Sheet;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Storage;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Peers\RoundSettings;
+use YoungHarbor\Core\Rubric\CriterionMarks;
 
 /**
  * An address of every route, with something of the module behind it.
@@ -75,6 +84,33 @@ trait Addresses
         ]);
 
         return $pack;
+    }
+
+    /**
+     * A round that is over, in which the first student reviewed the second's work and was reviewed by the third.
+     *
+     * @return array{round: string, peer: string, trial: string, work: string}
+     */
+    protected function round(Assignment $assignment): array
+    {
+        $round = Round::query()->firstOrCreate(['assignment_id' => $assignment->id], [
+            'number' => 1, 'title' => 'Peer review', 'seed' => 1, 'settings' => RoundSettings::fromArray(['each' => 1]),
+            'begins_at' => now()->subDays(3), 'due_at' => now()->subDay(), 'opened_at' => now()->subDays(4),
+            'made_by' => $this->coordinator->id,
+        ]);
+        $round->given_at === null && app(PlanReviews::class)($round, null);
+        $round->members()->update(['let_in_at' => now()]);
+        $own = PeerReview::query()->where('round_id', $round->id)->whereHas(
+            'member', fn ($member) => $member->where('user_id', $this->students[0]->id),
+        )->with('work')->firstOrFail();
+
+        return [
+            'round' => $round->public_id, 'peer' => $own->public_id, 'work' => $own->work->code,
+            'trial' => TrialScript::query()->firstOrCreate(['round_id' => $round->id], [
+                'position' => 1, 'title' => 'Try', 'text' => 'x', 'rubric_version_id' => $assignment->rubric_version_id,
+                'choices' => CriterionMarks::usual(), 'total' => '50', 'made_by' => $this->coordinator->id,
+            ])->public_id,
+        ];
     }
 
     protected function thread(Script $script): ReplyThread
@@ -220,6 +256,15 @@ trait Addresses
                 'kind' => 'adjusted', 'marks' => '1', 'reason' => 'x', 'decided_by' => $this->coordinator->id,
             ])->public_id,
             'release' => Release::query()->where('assignment_id', $assignment->id)->firstOrFail()->public_id,
+            'board' => BoardSheet::query()->firstOrCreate(['module_id' => $this->module->id], [
+                'sheet' => app(Sheet::class)->of($this->module), 'digest' => str_repeat('0', 64),
+                'results_confirmed' => 0, 'confirmed_by' => $this->coordinator->id,
+            ])->public_id,
+            'note' => MemberNote::query()->firstOrCreate(
+                ['membership_id' => Membership::query()->where('user_id', $script->student_id)->sole()->id],
+                ['body' => 'x', 'student_reads' => true, 'author_id' => $this->coordinator->id],
+            )->public_id,
+            ...$this->round($assignment),
             'notice' => Notice::query()->where('user_id', $script->student_id)->firstOrFail()->public_id,
         ];
 

@@ -140,7 +140,7 @@ final class AnonymityTest extends TestCase
         app(ReleaseResults::class)($assignment->refresh(), [$this->script($assignment)->code], $this->coordinator);
         $student = $this->students[0];
         $said = "Signed: {$student->name}, {$student->number}, {$student->email}. The toll was paid.";
-        $file = Files::upload('A receipt.', "{$student->name}.txt");
+        $file = Files::upload("A receipt. {$said}", "{$student->name}.txt");
         $result = Result::query()->sole();
         foreach (['whole', 'criterion:c1'] as $about) {
             app(SayInReply::class)($result->script, $about, $said, $file, $student);

@@ -5,7 +5,7 @@ import quantileT from '@stdlib/stats-base-dists-t-quantile';
 import assert from 'node:assert/strict';
 import { execFileSync } from 'node:child_process';
 import { test } from 'node:test';
-import { linearRegression, sampleCorrelation, sampleStandardDeviation } from 'simple-statistics';
+import { linearRegression, mean, sampleCorrelation, sampleStandardDeviation } from 'simple-statistics';
 
 const core = (code) => JSON.parse(execFileSync('php', ['-r', `require 'vendor/autoload.php'; echo json_encode((function () { ${code} })());`]));
 const near = (a, b, by, what) => assert.ok(Math.abs(a - b) <= by * Math.max(1, Math.abs(b)), `${what}: ${a}, not ${b}`);
@@ -42,4 +42,11 @@ test('differences and spreads of pairs are those of a library of statistics', ()
     const k = 1 + 2 * (1 - sampleCorrelation(a, b) ** 2) * quantileT(0.975, 8) ** 2 / 8;
     near(low, times * Math.sqrt(k - Math.sqrt(k * k - 1)), 1e-8, 'its lower end');
     near(high, times * Math.sqrt(k + Math.sqrt(k * k - 1)), 1e-8, 'its upper end');
+});
+
+test('means and spreads of what a cohort should hear are those of a library of statistics', () => {
+    const shares = [0.41, 0.62, 0.55, 0.7, 0.38, 0.91, 0.66];
+    const found = core(`return YoungHarbor\\Core\\Release\\CohortFigures::of(array_map(fn ($s) => new YoungHarbor\\Core\\Release\\HeardResult(['c' => ['title' => 'C', 'share' => $s]], []), json_decode('${JSON.stringify(shares)}')))->criteria[0];`);
+    near(found.mean, 100 * mean(shares), 1e-12, 'mean');
+    near(found.sd, 100 * sampleStandardDeviation(shares), 1e-12, 'standard deviation');
 });

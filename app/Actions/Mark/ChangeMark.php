@@ -36,12 +36,14 @@ final class ChangeMark
                     'This script has been given to another marker meanwhile. What you wrote last was not saved.'
                 );
             }
-            if ($script->result()->exists()) {
+            if ($stored->isStudents()) {
+                $this->checkRound($stored);
+            } elseif ($script->result()->exists()) {
                 throw new Refused(
                     "The result of {$script->code} has been released; its marks no longer change. What you wrote last was not saved."
                 );
             }
-            if ($stored->isDone()) {
+            if ($stored->isDone() && ! $stored->isStudents()) {
                 throw new Refused('This mark is done. Open it again to change it; what you wrote last was not saved.');
             }
             $change($stored);
@@ -55,5 +57,20 @@ final class ChangeMark
 
             return $stored;
         });
+    }
+
+    /**
+     * @throws Refused when nothing of a student's review can change any more
+     */
+    private function checkRound(Mark $stored): void
+    {
+        $review = $stored->peerReview;
+        $why = match (true) {
+            $review === null, $review->returned_at !== null => 'peers.gone_meanwhile',
+            $review->round->isClosed() => 'peers.closed_meanwhile',
+            $stored->isDone() => 'peers.done_meanwhile',
+            default => null,
+        };
+        $why === null || throw new Refused((string) __($why));
     }
 }

@@ -112,7 +112,7 @@ final class FinishMark
             'The first mark of this script is not done, so there is nothing to check yet. Everything you chose and wrote is kept.'
         );
         $mark->agrees = array_filter(
-            $mark->rubricVersion->toCore()->criteria,
+            $mark->rubric()->criteria,
             fn (Criterion $one) => ! $mark->choices->on($one->id())->setsTheSame($first->choices->on($one->id())),
         ) === [];
 

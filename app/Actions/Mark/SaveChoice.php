@@ -29,7 +29,7 @@ final class SaveChoice
             $choices = $stored->choices->with(
                 $criterion, $choice instanceof CriterionMark ? $choice : CriterionMark::fromArray($choice, $criterion),
             );
-            Scorer::score($stored->rubricVersion->toCore(), $choices);
+            Scorer::score($stored->rubric(), $choices);
             $stored->choices = $choices;
         });
     }

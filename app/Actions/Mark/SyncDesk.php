@@ -101,7 +101,7 @@ final class SyncDesk
      */
     private function choice(Mark $stored, string $id, array $change): array
     {
-        $rubric = $stored->rubricVersion->toCore();
+        $rubric = $stored->rubric();
         $criterion = $rubric->criterion($id) ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
         $read = fn (mixed $form): CriterionMark => MarkForm::mark(
             $criterion, array_diff_key(is_array($form) ? $form : [], ['comment' => true]),
@@ -128,7 +128,7 @@ final class SyncDesk
      */
     private function putComment(Mark $stored, string $id, string $text): void
     {
-        $stored->rubricVersion->toCore()->criterion($id)
+        $stored->rubric()->criterion($id)
             ?? throw InvalidInput::at($id, 'is no criterion of this rubric');
         $stored->choices = $stored->choices->with(
             $id, $stored->choices->on($id)->withComment(trim($text) === '' ? '' : $text),
@@ -197,7 +197,7 @@ final class SyncDesk
                 CommentKind::tryFrom(is_string($now['kind'] ?? null) ? $now['kind'] : '') ?? CommentKind::usual()
             )->value,
             'criterion' => is_string($now['criterion'] ?? null)
-                && $stored->rubricVersion->toCore()->criterion($now['criterion']) !== null
+                && $stored->rubric()->criterion($now['criterion']) !== null
                 ? $now['criterion']
                 : null,
             'anchor' => $this->anchor($stored, $now['anchor'] ?? null, $note),

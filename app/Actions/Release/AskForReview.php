@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Enums\AttachedText;
 use App\Enums\NoticeKind;
 use App\Enums\ReviewGround;
 use App\Enums\ReviewState;
 use App\Enums\Role;
 use App\Exceptions\Refused;
 use App\Handins\WorkReader;
+use App\Jobs\ReadAttachedJob;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -42,11 +44,14 @@ final class AskForReview
         $path = $file === null ? null : 'reviews/'.Str::uuid()->toString();
         $path === null || Storage::put($path, (string) file_get_contents((string) $file->getRealPath()));
         try {
-            return DB::transaction(fn (): Review => $this->keep($result, $ground, $text, $file, $path, $by));
+            $review = DB::transaction(fn (): Review => $this->keep($result, $ground, $text, $file, $path, $by));
         } catch (Refused $e) {
             $path === null || Storage::delete($path);
             throw $e;
         }
+        $review->file_state === AttachedText::Waits && ReadAttachedJob::dispatch($review);
+
+        return $review;
     }
 
     private function keep(
@@ -69,7 +74,7 @@ final class AskForReview
         );
         $review = Review::query()->create([
             'script_id' => $stored->script_id, 'result_id' => $stored->id, 'ground' => $ground, 'text' => $text,
-            'file_path' => $path,
+            'file_path' => $path, 'file_state' => $path === null ? AttachedText::None : AttachedText::Waits,
             'file_name' => $file === null ? '' : Str::limit(WorkReader::safeName($file->getClientOriginalName()), 190, ''),
             'state' => ReviewState::Received, 'answer_by' => now()->addDays($assignment->release->answerDays),
         ]);

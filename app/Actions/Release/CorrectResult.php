@@ -66,8 +66,7 @@ final class CorrectResult
             foreach ($this->members($assignment, $lead) as $script) {
                 $one = $this->replace($script, $whatChanged, $by);
                 $this->logbook->write(
-                    // Of a person: whoever corrects it knows whose it is, and is not to learn its code by it.
-                    Entry::of(LogEvent::ResultCorrected)->on($script->student)->in($assignment)->with(
+                    Entry::of(LogEvent::ResultCorrected)->on($script)->with(
                         before: $script->result?->shown, mark: $one->shown, constant: Figure::plain($offer->mark),
                     )->because($offer->reason)->by($by),
                 );

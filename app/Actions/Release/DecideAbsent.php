@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Enums\CaseKind;
 use App\Exceptions\Refused;
 use App\Models\Assignment;
 use App\Models\Script;
@@ -28,9 +29,7 @@ final class DecideAbsent
      */
     public function __invoke(Assignment $assignment, User $by): int
     {
-        $kind = $assignment->release->absent === null
-            ? null
-            : \App\Enums\CaseKind::from($assignment->release->absent->value);
+        $kind = CaseKind::tryFrom($assignment->release->absent->value ?? '');
         $kind ?? throw new Refused(
             'This assignment does not say what someone gets who handed in nothing. Say it under Plan, or decide on each student’s page.',
         );

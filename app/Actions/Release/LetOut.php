@@ -19,8 +19,8 @@ use App\Models\Result;
 use App\Models\Script;
 use App\Notices\NewNotice;
 use App\Notices\Notices;
-use App\Queries\Moderate\SignOff;
 use App\Release\Eligible;
+use App\Release\WhyResultsWait;
 use App\Wording\ReleaseMail;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +37,7 @@ final class LetOut
         private readonly Logbook $logbook,
         private readonly ResultDocument $document,
         private readonly StoreStandings $standings,
-        private readonly SignOff $signOff,
+        private readonly WhyResultsWait $why,
         private readonly RefuseRelease $refuse,
         private readonly Notices $notices,
     ) {
@@ -52,7 +52,7 @@ final class LetOut
             if ($stored->state !== ReleaseState::Running) {
                 return;
             }
-            $unsigned = $this->signOff->whyUnsigned($assignment);
+            $unsigned = $this->why->of($assignment);
             if ($unsigned !== null) {
                 ($this->refuse)($stored, $unsigned);
 

@@ -20,9 +20,20 @@ final class RecordOpening
     {
     }
 
-    /** @return Result as it is now */
-    public function __invoke(Result $result): Result
+    /**
+     * @param  bool  $toldOf  whether a notice that leads to it is unread
+     * @return Result as it is now
+     */
+    public function __invoke(Result $result, bool $toldOf = true): Result
     {
+        if ($result->first_opened_at !== null) {
+            $now = now();
+            Result::query()->whereKey($result->id)->toBase()->increment('openings', 1, ['last_opened_at' => $now]);
+            $toldOf && $this->notices->readAt($result->script->student_id, route('results.show', $result, false));
+
+            return $result->forceFill(['openings' => $result->openings + 1, 'last_opened_at' => $now])->syncOriginal();
+        }
+
         return DB::transaction(function () use ($result): Result {
             $stored = Result::query()->lockForUpdate()->findOrFail($result->id)->setRelation('script', $result->script);
             if ($stored->first_opened_at === null) {

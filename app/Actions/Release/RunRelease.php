@@ -10,8 +10,8 @@ use App\Models\Assignment;
 use App\Models\PreparedResult;
 use App\Models\Release;
 use App\Models\Script;
-use App\Queries\Moderate\SignOff;
 use App\Release\Eligible;
+use App\Release\WhyResultsWait;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
@@ -30,7 +30,7 @@ final class RunRelease
         private readonly ResultDocument $document,
         private readonly LetOut $letOut,
         private readonly RefuseRelease $refuse,
-        private readonly SignOff $signOff,
+        private readonly WhyResultsWait $why,
     ) {
     }
 
@@ -60,7 +60,7 @@ final class RunRelease
             if ($stored->due_at?->isFuture() ?? false) { // moved meanwhile
                 return false;
             }
-            $unsigned = $this->signOff->whyUnsigned($assignment);
+            $unsigned = $this->why->of($assignment);
             $ready = count(Eligible::ids($assignment, $stored->scope, $stored->with_marks));
             if ($unsigned !== null || $ready === 0) {
                 ($this->refuse)($stored, $unsigned ?? 'no script was ready then.');

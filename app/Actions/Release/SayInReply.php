@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Release;
 
+use App\Enums\AttachedText;
 use App\Enums\NoticeKind;
 use App\Exceptions\Refused;
 use App\Handins\WorkReader;
+use App\Jobs\ReadAttachedJob;
 use App\Models\Reply;
 use App\Models\ReplyThread;
 use App\Models\Result;
@@ -60,14 +62,18 @@ final class SayInReply
         $path = $file === null ? null : 'replies/'.Str::uuid()->toString();
         $path === null || Storage::put($path, (string) file_get_contents((string) $file->getRealPath()));
         try {
-            return DB::transaction(fn (): Reply => $this->keep($script, $about, $body, [
+            $reply = DB::transaction(fn (): Reply => $this->keep($script, $about, $body, [
                 'file_path' => $path, 'file_mime' => $mime,
+                'file_state' => ($path === null || $isSpoken ? AttachedText::None : AttachedText::Waits)->value,
                 'file_name' => $file === null ? '' : Str::limit(WorkReader::safeName($file->getClientOriginalName()), 190, ''),
             ], $by));
         } catch (Refused $e) {
             $path === null || Storage::delete($path);
             throw $e;
         }
+        $reply->file_state === AttachedText::Waits && ReadAttachedJob::dispatch($reply);
+
+        return $reply;
     }
 
     /**

@@ -14,9 +14,9 @@ use App\Models\Assignment;
 use App\Models\Release;
 use App\Models\Script;
 use App\Models\User;
-use App\Queries\Moderate\SignOff;
 use App\Release\Eligible;
 use App\Release\ReleasePlan;
+use App\Release\WhyResultsWait;
 use App\Wording\ReleaseMail;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
@@ -27,7 +27,7 @@ use YoungHarbor\Core\Input\InvalidInput;
  */
 final class SetRelease
 {
-    public function __construct(private readonly Logbook $logbook, private readonly SignOff $signOff)
+    public function __construct(private readonly Logbook $logbook, private readonly WhyResultsWait $why)
     {
     }
 
@@ -77,7 +77,7 @@ final class SetRelease
 
     private function refuseUnready(Assignment $assignment, ReleasePlan $plan): void
     {
-        $unsigned = $this->signOff->whyUnsigned($assignment);
+        $unsigned = $this->why->of($assignment);
         $unsigned === null || throw new Refused("Nothing was released: {$unsigned}");
         $running = Release::query()->where('assignment_id', $assignment->id)->where('state', ReleaseState::Running)
             ->with('maker')->first();

@@ -9,21 +9,28 @@ use App\Actions\Collect\ChangeExtension;
 use App\Actions\Collect\ChangeMember;
 use App\Actions\Collect\OpenOriginal;
 use App\Actions\Collect\WaiveLateness;
+use App\Actions\Release\TakeMemberNoteBack;
+use App\Actions\Release\WriteMemberNote;
 use App\Enums\Role;
 use App\Http\Requests\Members\AllowanceRequest;
 use App\Http\Requests\Members\ExtensionRequest;
+use App\Http\Requests\Members\MemberNoteRequest;
 use App\Http\Requests\Members\MemberRequest;
 use App\Http\Requests\Members\OriginalRequest;
 use App\Http\Requests\Members\WaiverRequest;
 use App\Models\Allowance;
+use App\Models\ConversationEntry;
 use App\Models\Extension;
 use App\Models\IndividualCase;
+use App\Models\MemberNote;
 use App\Models\Membership;
 use App\Models\Script;
 use App\Queries\Collect\DueTimes;
+use App\Queries\Release\MemberMarks;
 use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Validation\ValidationException;
 use InvalidArgumentException;
@@ -35,7 +42,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
  */
 final class MemberController extends Controller
 {
-    public function show(Membership $member, DueTimes $times): View
+    public function show(Request $request, Membership $member, DueTimes $times, MemberMarks $marks): View
     {
         $this->authorize('coordinate', $member->module);
         $scripts = Script::query()->where('student_id', $member->user_id)
@@ -50,14 +57,35 @@ final class MemberController extends Controller
         return view('modules.member', [
             'member' => $member, 'module' => $member->module, 'scripts' => $scripts,
             'times' => $times->of($scripts),
+            'own' => $member->role === Role::Student ? $marks->of($member, (string) $request->string('target')) : null,
+            'notes' => MemberNote::query()->where('membership_id', $member->id)->with('author:id,name')->latest('id')->get(),
             'allowances' => Allowance::query()->where('module_id', $member->module_id)
                 ->where('student_id', $member->user_id)->with('giver:id,name')->latest('id')->get(),
+            'talks' => ConversationEntry::query()->whereIn('script_id', $scripts->pluck('id'))->toBase()
+                ->groupBy('script_id')->selectRaw('script_id, COUNT(*) AS n')->pluck('n', 'script_id'),
             'cases' => IndividualCase::query()->whereIn('script_id', $scripts->pluck('id'))
                 ->with(['decider:id,name', 'ender:id,name'])->latest('id')->get()->groupBy('script_id'),
             'extensions' => Extension::query()->where('student_id', $member->user_id)
                 ->whereIn('assignment_id', $scripts->pluck('assignment_id'))->with('giver:id,name')->latest('id')->get()
                 ->groupBy('assignment_id'),
         ]);
+    }
+
+    public function note(MemberNoteRequest $request, Membership $member, WriteMemberNote $write): RedirectResponse
+    {
+        $write($member, $request->string('note')->trim()->toString(), $request->boolean('student_reads'), $request->person());
+
+        return redirect()->to(route('members.show', $member).'#notes')->with('said', __(
+            $request->boolean('student_reads') ? 'member-notes.said_student' : 'member-notes.said',
+        ));
+    }
+
+    public function takeNoteBack(MemberNote $note, TakeMemberNoteBack $take, Request $request): RedirectResponse
+    {
+        $this->authorize('coordinate', $note->membership->module);
+        $take($note, $this->person($request));
+
+        return redirect()->to(route('members.show', $note->membership).'#notes')->with('said', __('member-notes.taken_back'));
     }
 
     public function update(MemberRequest $request, Membership $member, ChangeMember $change): RedirectResponse

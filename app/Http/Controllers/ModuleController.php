@@ -4,16 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Plan\CopyModule;
 use App\Actions\Plan\MakeModule;
 use App\Enums\Role;
+use App\Http\Requests\CopyModuleRequest;
 use App\Http\Requests\ModuleRequest;
 use App\Models\Assignment;
+use App\Models\MemberNote;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Script;
 use App\Models\User;
 use App\Queries\AssignmentCounts;
 use App\Queries\NameOrder;
+use App\Queries\Plan\CopyDecisions;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -60,6 +64,23 @@ final class ModuleController extends Controller
             ->with('said', "The module is there, and its coordinator has been written to.{$kept}");
     }
 
+    public function copy(Module $module): View
+    {
+        $this->authorize('coordinate', $module);
+
+        return view('modules.copy', ['module' => $module]);
+    }
+
+    public function storeCopy(CopyModuleRequest $request, Module $module, CopyModule $copy): RedirectResponse
+    {
+        $new = $copy(
+            $module, $request->string('code')->trim()->toString(), $request->string('title')->trim()->toString(),
+            $request->integer('weeks'), $request->person(),
+        );
+
+        return redirect()->route('modules.show', $new)->with('said', __('copy.said'));
+    }
+
     public function show(Request $request, Module $module, AssignmentCounts $counts): View
     {
         $this->authorize('view', $module);
@@ -85,6 +106,12 @@ final class ModuleController extends Controller
             'students' => $module->members()->where('role', Role::Student)->count(),
             'rubrics' => $isStudent ? collect() : $module->rubrics()->with('latestVersion')->orderBy('title')->get(),
             'role' => $person->roleIn($module->id),
+            'decisions' => $person->coordinates($module->id) ? CopyDecisions::of($module) : [],
+            'notes' => $isStudent
+                ? MemberNote::query()->where('student_reads', true)->whereNull('taken_back_at')->with('author:id,name')
+                    ->whereHas('membership', fn ($one) => $one->where('module_id', $module->id)
+                        ->where('user_id', $person->id))->latest('id')->get()
+                : collect(),
         ]);
     }
 }

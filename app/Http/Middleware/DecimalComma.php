@@ -16,7 +16,7 @@ final class DecimalComma
     /** Parts of names of fields that hold numbers. */
     private const NUMBERS = [
         'mark', 'share', 'from', 'value', 'weight', 'min', 'max', 'step', 'points', 'own_points', 'overrides', 'partly',
-        'tolerance', 'pass_mark', 'cap',
+        'tolerance', 'pass_mark', 'cap', 'must_pass', 'pass', 'borderline', 'target',
         'late_amount', 'late_floor', 'over_amount', 'under_amount', 'overlap_look', 'overlap_look_closely',
         'writing_alarm', 'constant', 'factor',
     ];

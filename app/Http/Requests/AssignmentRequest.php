@@ -111,11 +111,15 @@ final class AssignmentRequest extends FormRequest
             'overlap_seen' => ['required', Rule::enum(ReportSeen::class)],
             'formative' => ['nullable', 'in:0,1'],
             'absent' => ['nullable', Rule::enum(AbsentGet::class)],
-            'reflection_prompt' => ['nullable', 'required_if:mark_after,reflected', 'string', 'max:2000'],
+            'reflection_prompts' => [
+                'nullable', 'required_if:mark_after,reflected', 'string', 'max:2600',
+                $this->promptsFit(...),
+            ],
             'reflection_words' => ['nullable', 'integer', 'min:0', 'max:'.Reflection::MOST_WORDS],
             'reflection_days' => ['nullable', 'integer', 'min:1', 'max:'.Release::MOST_DAYS],
             'reflection_read' => ['nullable', 'in:markers,coordinators'],
             'mark_after' => ['nullable', Rule::enum(MarkAfter::class)],
+            'marks_shared' => ['nullable', 'in:0,1'],
             'review_days' => ['nullable', 'integer', 'min:0', 'max:'.Release::MOST_DAYS],
             'answer_days' => ['nullable', 'integer', 'min:1', 'max:'.Release::MOST_DAYS],
             'signatures' => ['nullable', 'array', 'max:2'], 'signatures.*' => [Rule::enum(Signature::class)],
@@ -220,12 +224,13 @@ final class AssignmentRequest extends FormRequest
                 'feedback_only' => $this->boolean('formative'),
                 'signatures' => array_values(array_filter((array) $this->input('signatures', []), is_string(...))),
                 'reflection' => [
-                    'prompt' => $this->string('reflection_prompt')->trim()->toString(),
+                    'prompts' => $this->prompts(),
                     'words' => $this->integer('reflection_words'),
                     'days' => $this->filled('reflection_days') ? $this->integer('reflection_days') : 7,
                     'markers_read' => $this->input('reflection_read') !== 'coordinators',
                     'mark_after' => $this->filled('mark_after') ? (string) $this->input('mark_after') : null,
                 ],
+                'marks_shared' => $this->boolean('marks_shared'),
                 'review_days' => $this->integer('review_days'),
                 'answer_days' => $this->filled('answer_days') ? $this->integer('answer_days') : 15,
                 'absent' => $this->filled('absent') ? (string) $this->input('absent') : null,
@@ -249,6 +254,28 @@ final class AssignmentRequest extends FormRequest
             && $assignment->rubricVersion?->rubric->public_id === $this->input('rubric');
 
         return $kept && $assignment->isPublished() ? $fields : $fields + ['rubric_version_id' => $this->versionId()];
+    }
+
+    /** A question a line, not more of them and none longer than can be kept. */
+    private function promptsFit(string $field, mixed $value, Closure $fail): void
+    {
+        $prompts = $this->prompts();
+        count($prompts) <= Reflection::MOST_PROMPTS
+            || $fail('Up to '.Reflection::MOST_PROMPTS.' questions can be asked, a line for each; here are '.count($prompts).'.');
+        foreach ($prompts as $prompt) {
+            mb_strlen($prompt) <= Reflection::LONGEST
+                || $fail('A question has '.Reflection::LONGEST.' characters at most; “'.mb_substr($prompt, 0, 30).'…” has more.');
+        }
+    }
+
+    /**
+     * @return list<string>
+     */
+    private function prompts(): array
+    {
+        $lines = preg_split('/\R/u', $this->string('reflection_prompts')->toString()) ?: [];
+
+        return array_values(array_filter(array_map(trim(...), $lines), fn (string $line) => $line !== ''));
     }
 
     private function scheme(): Scheme

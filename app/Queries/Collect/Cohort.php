@@ -36,6 +36,7 @@ final readonly class Cohort
         'out' => ['Not handed in', 'left_at IS NULL AND received_at IS NULL'],
         'missing' => ['Missing after their due time', 'left_at IS NULL AND received_at IS NULL AND due_at < :now'],
         'time' => ['With more time', 'left_at IS NULL AND more_time = 1'],
+        'result' => ['Result is out', 'result_id IS NOT NULL'],
         'unread' => ['Result not opened', 'result_id IS NOT NULL AND first_opened_at IS NULL'],
         'left' => ['Left', 'left_at IS NOT NULL'],
     ];

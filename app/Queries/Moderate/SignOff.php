@@ -69,6 +69,25 @@ final class SignOff
         return $reader === null || $user === null ? null : [$reader, $user];
     }
 
+    /**
+     * How many signatures are missing, of several assignments in one query.
+     *
+     * @param  iterable<Assignment>  $assignments
+     * @return array<int, int> by assignment; those that wait for none are left out
+     */
+    public function missingOf(iterable $assignments): array
+    {
+        $asking = collect($assignments)->filter(fn (Assignment $one) => $one->release->signatures !== [])->keyBy('id');
+        $signed = $asking->isEmpty() ? [] : SamplePack::query()->whereIn('assignment_id', $asking->keys())
+            ->where('state', PackState::Signed)->get(['assignment_id', 'reader'])
+            ->groupBy('assignment_id')->map(fn (Collection $packs) => $packs->pluck('reader')
+            ->map(fn (PackReader $reader) => $reader->value)->unique()->all())->all();
+
+        return $asking->map(fn (Assignment $one) => count(array_filter(
+            $one->release->signatures, fn (Signature $by) => ! in_array($by->value, $signed[$one->id] ?? [], true),
+        )))->filter()->all();
+    }
+
     /** Whose signatures results still wait for, in words; null where none is missing. */
     public function whyUnsigned(Assignment $assignment): ?string
     {

@@ -59,9 +59,10 @@ final class RubricLibrary
      *
      * @return Builder<Rubric>
      */
-    private static function readable(User $user): Builder
+    public static function readable(User $user): Builder
     {
-        $modules = $user->memberships->filter(fn (Membership $m) => $m->role !== Role::Student)->pluck('module_id');
+        $modules = $user->memberships
+            ->filter(fn (Membership $m) => $m->role !== Role::Student && $m->left_at === null)->pluck('module_id');
 
         return Rubric::query()->where(fn (Builder $any) => $any->whereIn('module_id', $modules)
             ->orWhere(fn (Builder $own) => $own->where('scope', RubricScope::Person)->where('owner_id', $user->id))

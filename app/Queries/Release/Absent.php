@@ -9,6 +9,7 @@ use App\Models\Assignment;
 use App\Models\IndividualCase;
 use App\Models\Script;
 use Illuminate\Database\Eloquent\Collection;
+use YoungHarbor\Core\Release\AbsentGet;
 
 /**
  * Students who handed in nothing, can no longer, and of whom nothing is decided yet.
@@ -20,6 +21,10 @@ final class Absent
      */
     public function of(Assignment $assignment): Collection
     {
+        if ($assignment->release->absent === AbsentGet::Nothing) {
+            return new Collection;
+        }
+
         return Script::query()->where('assignment_id', $assignment->id)->whereNull('current_handin_id')
             ->whereNull('left_at')->where('closes_at', '<=', now())
             ->whereDoesntHave('result')

@@ -15,6 +15,7 @@ use App\Models\Review;
 use App\Models\Script;
 use App\Queries\Moderate\SignOff;
 use App\Release\Eligible;
+use App\Release\WhyResultsWait;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Marking\Sampled;
 use YoungHarbor\Core\Marking\SecondMarks;
@@ -46,14 +47,14 @@ final class ReadyPage
         return [
             'check' => ReadyCheck::of(
                 $standings, $assignment->scheme->marksTwice(), $this->undecided($assignment, $scripts), $unsigned,
-                $this->talks($scripts),
+                $this->talks($scripts), $rounds = WhyResultsWait::openRounds($assignment),
             ),
             'scripts' => $scripts, 'standings' => $standings, 'finals' => $finals,
             'corrections' => $assignment->corrections()->toBase()->groupBy('state')->selectRaw('state, COUNT(*) AS n')
                 ->pluck('n', 'state')->all(),
             'correctedSince' => $this->signOff->correctedSince($assignment),
             'below' => $this->below($assignment, $scripts, $finals),
-            'ready' => $unsigned === []
+            'ready' => $unsigned === [] && $rounds === []
                 ? $scripts->filter(fn (Script $script) => Eligible::is($script, true))
                 : new Collection,
             'reviews' => Review::query()->where('state', ReviewState::Received)

@@ -14,7 +14,7 @@
             <a href="{{ route('moderate.index', $assignment) }}">all scripts</a></span></div>
     @foreach (AlikeWords::basis($figures) as $sentence)<p class="max-w-[46rem] mb-1">{{ $sentence }}</p>@endforeach
     @if ($figures['firsts'] > 0 && $reader->seesAll)<p class="max-w-[46rem] mt-2 font-bold">{{
-        implode(' ', AlikeWords::standOut($markers, $reader->name(...))) }}</p>@endif
+        implode(' ', AlikeWords::standOut($markers, $reader->name(...), $figures['sets'])) }}</p>@endif
     @if ($figures['firsts'] === 0)
         <x-empty title="No mark is done yet">What this page says comes from finished marks. Come back when marking is under way.</x-empty>
     @else

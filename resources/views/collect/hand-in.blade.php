@@ -91,7 +91,8 @@
                 <x-rubric-view :rubric="$rubric" />
             @endif
         </div>
-        <aside>
+        {{-- On a phone, what became of the work comes before the brief once nothing can be handed in any more. --}}
+        <aside @class(['max-lg:order-first' => $script !== null && ! $preview && ! $script->takesHandIns()])>
             @if ($script && ! $preview && ($outcome = $script->outcomeCase()) !== null)
                 <p class="notice mb-4">{{ __("cases.to_student.{$outcome->kind->value}") }}</p>
             @endif
@@ -100,6 +101,11 @@
                 <p class="mt-2"><a class="button primary"
                     href="{{ route('results.show', $script->result) }}">Read it</a></p></div>
             @endif
+            @foreach ($rounds ?? [] as $round)
+                <div class="panel mb-4"><h2>{{ $round->title }}</h2><p class="quiet">{{ $round->isClosed() ? 'closed'
+                    : 'reviews are due '.LocalTime::shown($round->due_at) }}</p>
+                <p class="mt-2"><a class="button" href="{{ route('rounds.show', $round) }}">Steps and reviews</a></p></div>
+            @endforeach
             @if ($current)
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
@@ -115,6 +121,9 @@
                         $script) }}">Your coordinator wrote to you about it</a></p>@endcan
                     @can('viewOwnOverlap', $script)<p class="mt-1">
                         <a href="{{ route('screen.own', $script) }}">Where your words also stand</a></p>@endcan
+                    @if ($script->result === null && ! $script->takesHandIns() && $script->outcomeCase() === null)<p
+                        class="mt-2">{{ __('collect.not_out', ['promised' => $assignment->promised_on?->isFuture()
+                        ? __('collect.not_out_promised', ['on' => LocalTime::day($assignment->promised_on)]) : '']) }}</p>@endif
                     @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
             @endif

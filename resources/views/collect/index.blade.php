@@ -4,7 +4,7 @@
     $time = fn (?string $at) => $at === null ? null : Illuminate\Support\Carbon::parse($at, 'UTC');
     $past = $assignment->isPastDue();
     $out = $cohort->anyOut;
-    $hidden = array_filter(['unread' => ! $out, 'left' => $counts['left'] === 0,
+    $hidden = array_filter(['unread' => ! $out, 'result' => ! $out, 'left' => $counts['left'] === 0,
         'late' => ! $past && $counts['late'] === 0, 'late-own' => $counts['late'] === 0,
         'missing' => $counts['missing'] === 0, 'time' => $counts['time'] === 0, 'draft' => $counts['draft'] === 0]);
     $filters = array_filter(Cohort::FILTERS, fn ($key) => ! isset($hidden[$key]) || $cohort->filter === $key,

@@ -32,7 +32,11 @@
                 @if (auth()->user()->coordinatesAny())
                     <a href="{{ route('grade-book') }}" aria-current="{{ $current('grade-book') }}">Grade book</a>
                 @endif
-                <a class="ml-auto" href="{{ route('account') }}"
+                <form class="ml-auto find" method="get" action="{{ route('find') }}" role="search"><input type="search" name="q"
+                    class="input" aria-label="{{ __('find.title') }}" placeholder="{{ __('find.title') }}" maxlength="100"
+                    data-key="/" data-focuses title="{{ __('find.field') }} (/)"></form>
+                <a class="find-link" href="{{ route('find') }}" aria-current="{{ $current('find') }}">{{ __('find.title') }}</a>
+                <a href="{{ route('account') }}"
                     aria-current="{{ $current('account') }}">{{ auth()->user()->name }}</a>
                 <form class="flex" method="post" action="{{ route('sign-out') }}" data-signs-out>
                     @csrf<button>Sign out</button></form>

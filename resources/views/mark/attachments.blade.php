@@ -8,7 +8,7 @@
             (int) ceil((float) $one->seconds)) }}</span>@endif
             @if ($one->kind === 'file')<a href="{{ route('attachments.show', $one) }}">{{ $one->name }}</a>
             <span class="quiet">{{ number_format(max(1, $one->bytes / 1024)) }} KB</span>@endif</p>
-        @if ($one->kind === 'voice')<audio class="w-full" controls preload="none"
+        @if ($one->kind === 'voice')<audio class="w-full" controls data-speed preload="none"
             src="{{ route('attachments.show', $one) }}"></audio>@elseif ($one->kind === 'video')<video class="w-full"
             controls preload="none" src="{{ route('attachments.show', $one) }}"></video>@endif
         @if ($one->written !== '')<p class="small whitespace-pre-line" dir="auto">{{ $one->written }}</p>@endif

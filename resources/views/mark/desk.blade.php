@@ -75,70 +75,8 @@
                     <button class="button" id="offer" type="button" hidden>comment</button>
                 </div>
             </div>
-            @if ($files !== [] && ! $earlier)
-                <div id="pages" hidden>
-                    <div class="pages-bar" data-bar>
-                        @if (count($files) > 1)<label>file <select class="input" name="file">
-                            @foreach ($files as $file)<option value="{{ $file['number'] }}">
-                            {{ $file['number'] }}</option>@endforeach</select></label>@endif
-                        <label>page <input class="input num" type="number" name="page" min="1"
-                            value="1"></label><span class="quiet">of <span data-all></span></span>
-                        <details class="drop"><summary class="link">list</summary>
-                        <ol class="panel page-list" data-list></ol></details>
-                        <span class="whitespace-nowrap"><button class="link" type="button" data-act="out"
-                            aria-label="Smaller">−</button> <span data-zoom class="quiet"></span>
-                            <button class="link" type="button" data-act="in" aria-label="Larger">+</button></span>
-                        <button class="link" type="button" data-act="fit">fit</button>
-                        <button class="link" type="button" data-act="turn">turn</button>
-                        @unless ($locked)<label>draw <select class="input" name="tool">
-                            <option value="read">nothing</option><option value="point">a point</option>
-                            <option value="box">a box</option><option value="line">a line</option>
-                            <option value="freehand">by hand</option></select></label>@endunless
-                        <form class="flex items-center gap-1"><label class="sr-only"
-                            for="f-page-search">Search these pages</label><input class="input" id="f-page-search"
-                            type="search" name="search" placeholder="search"><span class="quiet" data-found
-                            role="status"></span></form>
-                    </div>
-                    <p class="quiet" data-message role="status"></p>
-                    <div data-sheets data-tool="read"></div>
-                </div>
-            @endif
-            <section id="strip" aria-label="The comment" hidden>
-                <div class="flex items-baseline gap-2"><b class="whitespace-nowrap" data-title></b>
-                <span class="quiet small truncate min-w-0" data-quote
-                    dir="auto"></span><button class="link small ml-auto" type="button" data-close>close</button></div>
-                <fieldset @disabled($locked)>
-                    <div class="flex flex-wrap items-center gap-x-4 gap-y-1 small my-1">
-                        <span role="radiogroup" aria-label="What it is"
-                            class="flex gap-3">@foreach (YoungHarbor\Core\Text\CommentKind::cases() as $kind)<label
-                            class="whitespace-nowrap"><input type="radio" name="kind" value="{{ $kind->value }}">
-                            <span class="kind-sample {{ $kind->value }}">{{ __(
-                                'mark.comment_kind.'.$kind->value) }}</span></label>@endforeach</span>
-                        <label class="min-w-0">on
-                        <select class="input inline! w-auto! min-h-0! max-w-48" name="criterion">
-                            <option value="">no criterion</option>
-                            @foreach ($rubric->criteria as $criterion)<option value="{{ $criterion->id() }}">
-                                {{ $criterion->title() }}</option>@endforeach</select></label>
-                        <label class="whitespace-nowrap" title="{{ __('mark.star_title') }}"><input type="checkbox" name="starred"
-                            value="1"> {{ __('mark.star') }}</label>
-                        <span class="ml-auto flex gap-3"><button class="link" type="button"
-                            data-keep-comment>keep in the bank</button>
-                            <button class="link" type="button" data-here>move to the selected words</button>
-                            <button class="link" type="button" data-remove>take away</button></span>
-                    </div>
-                    <label class="sr-only" for="strip-body">What you say about it</label>
-                    <textarea class="input" id="strip-body" rows="3" dir="auto"
-                        placeholder="Write here. A semicolon and some letters look in the comment bank."></textarea>
-                </fieldset>
-                <p class="signal small" data-why role="status"></p>
-                <div class="notice refusal" data-clash role="alert" hidden>
-                    <p class="small">In another tab or on another device this comment now reads:</p>
-                    <p class="small whitespace-pre-line border-l-3 border-rule pl-3 my-1" data-theirs dir="auto"></p>
-                    <div class="flex flex-wrap gap-2">
-                        <button class="button small" type="button" data-keep>Keep what is here</button>
-                        <button class="button small" type="button" data-take>Take the other</button>
-                        <button class="button small" type="button" data-both>Keep both</button></div></div>
-            </section>
+            @include('mark.desk-pages')
+            @include('mark.desk-strip')
         </section>
         <div role="separator" aria-orientation="vertical" aria-label="Border between script and rubric"
             tabindex="0"></div>
@@ -272,17 +210,7 @@
             </div>
         </section>
         <p id="spoken" class="sr-only" aria-live="polite"></p>
-        <div id="bank" class="bank-list" role="listbox" aria-label="Comment bank" hidden></div>
-        <dialog id="bank-panel" class="bank-panel" aria-labelledby="bank-title">
-            <div class="flex items-baseline gap-3 mb-2">
-                <h2 id="bank-title">Comment bank</h2><a class="small" href="{{ route('bank.index') }}"
-                target="_blank">edit the sets</a><button class="link small ml-auto" type="button"
-                data-shut>close</button></div>
-            <label class="sr-only" for="f-bank">Find in the comment bank</label><input class="input mb-2" id="f-bank"
-                type="search" placeholder="a few letters">
-            <ul data-list></ul><p class="quiet small"
-                data-none>Nothing fits. Write a comment, then “keep in the bank”.</p>
-        </dialog>
+        @include('mark.desk-bank', ['editsSets' => true])
         @unless ($locked)
             <dialog id="voice" aria-labelledby="voice-title">
                 <h2 id="voice-title" class="mb-2">Voice</h2>
@@ -316,19 +244,7 @@
                         value="1">Take it up again</button>@endif<button class="button primary">Set aside</button></div>
                 </form>
             </dialog>
-            <dialog id="keep-dialog" aria-labelledby="keep-title">
-                <form method="post" action="{{ route('bank.comments.store') }}">@csrf
-                    <h2 id="keep-title" class="mb-2">Keep this comment</h2>
-                    <x-field name="label" label="Short label" maxlength="80" hint="A few words to find it by." />
-                    <x-field name="text" label="The comment" rows="4" />
-                    <x-choice name="set" label="In" :options="$sets" />
-                    <input type="hidden" name="module" value="{{ $assignment->module->public_id }}"><input type="hidden"
-                        name="kind"><input type="hidden" name="criterion">
-                    <p class="small signal" role="status"></p>
-                    <div class="flex justify-end gap-2"><button class="button" type="button" data-closes>Close</button>
-                    <button class="button primary">Save</button></div>
-                </form>
-            </dialog>
+            @include('mark.desk-keep')
         @endunless
     </div>
     <dialog id="brief" aria-labelledby="brief-title">
@@ -364,26 +280,7 @@
     <dialog id="lately" aria-labelledby="lately-title"><h2 id="lately-title" class="mb-2">Your last ten</h2>
     <div id="lately-body"><p class="quiet">Looking …</p></div>
     <div class="flex justify-end mt-3"><button class="button" type="button" data-closes>Close</button></div></dialog>
-    <dialog id="keys" class="wide" aria-labelledby="keys-title">
-        <h2 id="keys-title" class="mb-2">Keys at the desk</h2>
-        <p class="small mb-2"><kbd>Tab</kbd> goes from rail to comment to the next rail; <kbd>←</kbd> <kbd>→</kbd>
-        move the pin by half a level; <kbd>1</kbd> to <kbd>9</kbd> choose a level, <kbd>0</kbd>
-        takes it back; in a comment, <kbd>;</kbd> and some letters look in the bank; <kbd>Esc</kbd>
-        leaves what is open. The keys below are yours to change; an empty field switches one off. None acts while you write.
-        </p>
-        <form id="keys-form">
-            <div class="grid sm:grid-cols-2 lg:grid-cols-3 gap-x-8">
-                @foreach (App\Desk\DeskKeys::NAMES as $command => $name)
-                    <label class="flex items-center gap-2 py-0.5 small"><input class="input w-11! min-h-0! text-center"
-                        data-key-of="{{ $command }}" data-name="{{ $name }}" value="{{ $key($command) }}" maxlength="1"
-                        autocomplete="off" autocapitalize="off" spellcheck="false"> {{ $name }}</label>
-                @endforeach
-            </div>
-            <div class="flex items-center justify-end gap-3 mt-3"><span class="small"
-                role="status"></span><button class="button" type="button" data-closes autofocus>Close</button>
-                <button class="button primary">Save these keys</button></div>
-        </form>
-    </dialog>
+    @include('mark.desk-keys', ['names' => App\Desk\DeskKeys::NAMES])
     <script type="application/json"
         id="desk-data">{!! json_encode($config,
         JSON_HEX_TAG | JSON_HEX_AMP | JSON_HEX_APOS | JSON_HEX_QUOT | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR) !!}</script>

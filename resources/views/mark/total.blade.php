@@ -16,7 +16,8 @@
             data-do="working">working</button>
             <button class="link" type="button" data-opens="whole" data-do="rubric"
                 hx-get="{{ route('mark.rubric', $mark) }}" hx-target="#whole-body">rubric</button>
-                <button class="link" type="button" data-opens="levels" data-do="levels">levels</button></span>
+                @unless ($mark->isStudents())<button class="link" type="button" data-opens="levels"
+                data-do="levels">levels</button>@endunless</span>
     </div>
     <svg class="mt-2 block" width="100%" height="17" viewBox="0 0 404 17" preserveAspectRatio="none" role="img"
         aria-label="{{ $score->total }} of {{ Figure::plain($score->outOf) }}">

@@ -42,6 +42,8 @@
                 ...$show]) }}">‹ previous</a>@endif
             @if ($around['next'])<a class="ml-2" rel="next" href="{{ route('moderate.show', [$around['next'],
                 ...$show]) }}">next ›</a>@endif
+            @can('viewLogbook', $assignment->module)<a class="ml-3"
+                href="{{ route('logbook', [$assignment->module, 'code' => $script->code]) }}">its logbook</a>@endcan
             <a class="ml-3" href="{{ route('moderate.index', [$assignment, ...$show]) }}">all scripts</a></span>
     </div>
     <div class="split">

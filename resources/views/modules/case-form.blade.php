@@ -12,7 +12,8 @@
                 {{ $kind->label() }}</label>@endforeach</fieldset>
         <div class="for-adjusted"><label class="label" for="m-{{ $key }}">Marks</label>
             <input class="input w-28!" id="m-{{ $key }}" name="marks" inputmode="decimal">
-            <p class="hint mb-2">After lateness and everything else, before rounding; with a minus they come off.</p>
+            <p class="hint mb-2">After lateness and everything else, before rounding; with a minus they come off.
+                {{ $script->assignment->namesRevealed() ? '' : 'The mark itself is not shown beside a name before it is out: its working says what this did.' }}</p>
             </div>
         <label class="label" for="r-{{ $key }}">Reason</label>
         <textarea class="input" id="r-{{ $key }}" name="reason" rows="2" required minlength="5"

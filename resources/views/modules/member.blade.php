@@ -10,6 +10,7 @@
     <div class="split">
         <div>
             @if ($student)
+                @includeWhen($own !== null, 'release.module-mark-panel')
                 <h2 class="mb-2">Due times</h2>
                 @forelse ($scripts as $script)
                     @php
@@ -41,6 +42,10 @@
                             : ($late->units($script->lateness()) > 0 ? $late->working($script->lateness())
                             : 'Late, and it costs nothing under the rule: '.$late->sentence()).'.' }}</p>@endif
                         @include('modules.cases', ['cases' => $cases[$script->id] ?? collect()])
+                        @if ($in && $script->assignment->namesRevealed())<p class="small mt-2">
+                            <a href="{{ route('moderate.show', $script->leadScript()) }}">The marks</a>@if (($talks[$script->id]
+                            ?? 0) > 0) · <a href="{{ route('screen.show', $script) }}">{{ trans_choice('member-notes.talks',
+                            (int) $talks[$script->id], ['count' => $talks[$script->id]]) }}</a>@endif</p>@endif
                         @if ($script->result)<p class="quiet small mt-2">
                             The <a href="{{ route('results.show', $script->result) }}">result</a> is out, so nothing here can change; it can be corrected.</p>@endif
                         <div class="flex flex-wrap items-start gap-x-6 gap-y-2 mt-3">
@@ -127,6 +132,7 @@
                     <div class="flex justify-end"><button class="button">Save</button></div>
                 </form>
             </section>
+            @includeWhen($student, 'modules.member-notes')
             @if ($student)
                 <section class="panel">
                     <h2 class="mb-1">Standing allowances</h2>

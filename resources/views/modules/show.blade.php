@@ -5,6 +5,7 @@
             <span class="ml-auto flex flex-wrap gap-x-5">
                 @can('addPeople', $module)<a href="{{ route('people.index', $module) }}">People</a>@endcan
                 @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
+                @can('viewBoardSheet', $module)<a href="{{ route('board.show', $module) }}">Board sheet</a>@endcan
                 @can('compareAssignments', $module)<a href="{{ route('alike.module', $module) }}">{{ __('alike.title') }}</a>@endcan
                 @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
             </span>
@@ -49,13 +50,23 @@
             @endcan
         </div>
         <aside>
+            @if ($notes->isNotEmpty())<section class="panel mb-5" id="notes"><h2 class="mb-1">{{ __('member-notes.own') }}</h2>
+                @foreach ($notes as $note)<p class="whitespace-pre-line mt-2" dir="auto">{{ $note->body }}</p>
+                    <p class="quiet small">{{ $note->author->name }}, {{ App\Wording\LocalTime::shown($note->created_at) }}</p>@endforeach</section>@endif
+            @if ($decisions !== [])<section class="panel mb-5"><h2 class="mb-1">{{ __('copy.decide') }}</h2>
+                <ul>@foreach ($decisions as ['what' => $what, 'link' => $link])<li class="py-1"><a href="{{ $link }}">{{
+                    $what }}</a></li>@endforeach</ul></section>@endif
             @can('coordinate', $module)
                 <h2 class="mb-2">Settings of the module</h2>
                 <dl class="panel mb-5 settings">
                     <dt><a href="{{ route('bands.index', $module) }}">Grade bands</a></dt>
                     <dd>what marks are called, such as classes or letters</dd>
+                    <dt><a href="{{ route('module-plan.edit', $module) }}">{{ __('module-mark.link') }}</a></dt>
+                    <dd>weights, what must be passed, resits, borderline</dd>
                     <dt><a href="{{ route('closure-days.index', $module) }}">Closure days</a></dt>
                     <dd>days on which nothing is due and nothing counts as late</dd>
+                    <dt><a href="{{ route('modules.copy', $module) }}">{{ __('copy.title') }}</a></dt>
+                    <dd>{{ __('copy.why') }}</dd>
                     <dt><a href="{{ route('conflicts.index', $module) }}">Conflicts of interest</a></dt>
                     <dd>who does not mark whose work</dd>
                     <dt><a href="{{ route('archive.index', $module) }}">Archive</a></dt>

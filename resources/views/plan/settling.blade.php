@@ -84,8 +84,8 @@
     </div>
 </details>
 <details class="fold" id="learning"
-    {{ $fold('reflection_prompt', 'reflection_words', 'reflection_days', 'reflection_read',
-    'mark_after', 'review_days', 'answer_days', 'absent') }}>
+    {{ $fold('reflection_prompts', 'reflection_words', 'reflection_days', 'reflection_read',
+    'mark_after', 'marks_shared', 'review_days', 'answer_days', 'absent') }}>
         <summary><b>After release</b> <span class="quiet">{{ __('plan.after_release') }}</span></summary>
     @php($r = $a?->release->reflection)
     <div class="grid sm:grid-cols-2 gap-x-6">
@@ -96,9 +96,10 @@
         <x-field name="reflection_days" label="Days for that, and for the reflection" inputmode="numeric"
             :value="$r->days ?? 7" />
         <div class="sm:col-span-2">
-            <x-field name="reflection_prompt" label="Reflection: what students are asked to write about their feedback"
-            rows="2" :value="$r->prompt ?? ''" hint="Empty: none is asked for." /></div>
-        <x-field name="reflection_words" label="Words at least" inputmode="numeric" :value="$r->words ?? 0" />
+            <x-field name="reflection_prompts" label="Reflection: what students are asked to write about their feedback"
+            rows="3" :value="implode("\n", $r->prompts ?? [])"
+            hint="A line for each question, up to five; each is answered on its own. Empty: none is asked for." /></div>
+        <x-field name="reflection_words" label="Words at least, for each" inputmode="numeric" :value="$r->words ?? 0" />
         <x-choice name="reflection_read" label="Who reads it"
             :options="['markers' => 'their markers, without names, and coordinators',
             'coordinators' => 'coordinators alone']" :value="($r->markersRead ?? true) ? 'markers' : 'coordinators'" />
@@ -107,6 +108,10 @@
             :value="$a?->release->reviewDays ?? 0" hint="0: not here" />
         <x-field name="answer_days" label="Days to answer it" inputmode="numeric"
             :value="$a?->release->answerDays ?? 15" />
+        <x-choice name="marks_shared" label="How all marks lie"
+            :options="['0' => 'students see their own mark alone', '1' => 'students see how many are in each band']"
+            :value="($a?->release->marksShared ?? false) ? '1' : '0'"
+            hint="Never of fewer than five results." />
         <x-choice name="absent" label="Someone who hands in nothing gets" :options="['' => __('plan.absent.')]
             + collect(YoungHarbor\Core\Release\AbsentGet::cases())->mapWithKeys(fn ($one) => [$one->value => __(
             "plan.absent.{$one->value}")])->all()" :value="$a?->release->absent?->value ?? ''"

@@ -1,7 +1,9 @@
 <x-page :title="'Correct a result: '.$assignment->title" at="modules">
     <x-slot:head><div class="heading">
-        <h1>Correct a result</h1><a class="of" href="{{ route('results.show', $result) }}">{{
-        $assignment->title }}, the result of {{ $result->script->student->name }}</a></div></x-slot:head>
+        <h1>Correct a result</h1>@if ($named)<a class="of" href="{{ route('results.show', $result) }}">{{
+            $assignment->title }}, the result of {{ $result->script->student->name }}</a>
+        @else<span class="of">{{ $assignment->title }}, <span class="code">{{ $result->script->code }}</span></span>
+            <a class="ml-auto" href="{{ route('moderate.show', $script) }}">the marks</a>@endif</div></x-slot:head>
     <div class="split">
         <div class="min-w-0">
             <p class="mb-4 max-w-[46rem]">It is out with
@@ -15,7 +17,8 @@
         <aside>
             @if ($review)<section class="panel mb-4"><h2 class="mb-1">{{ __('reviews.title') }}</h2>
                 <p class="quiet small">{{ $review->ground->label() }}</p>
-                <p class="whitespace-pre-line mt-1" dir="auto">{{ $review->text }}</p></section>@endif
+                <p class="whitespace-pre-line mt-1" dir="auto">{{ $named ? $review->text
+                    : $review->textWithoutNames() }}</p></section>@endif
             <section class="panel"><h2 class="mb-1">How {{ $script->settlement->shownMark() }} came about</h2>
                 <x-working :lines="$script->settlement->working" /></section>
         </aside>

@@ -34,9 +34,10 @@
                         @unless ($lock->isOpen())<a
                             href="{{ $lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::NotSigned
                             ? route('packs.index', $assignment)
-                            : ($lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
+                            : ($lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::RoundOpen
+                            ? route('rounds.index', $assignment) : ($lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
                             : route($lock->obstacle->stage()->value.'.index',
-                            $assignment)) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release
+                            $assignment))) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release
                             ? 'the list' : $lock->obstacle->stage()
                             ->label() }}</a>@else<span class="kelp">nothing in the way</span>@endunless
                     </div>
@@ -69,17 +70,19 @@
                                     && ! $script->result)<br><span
                                     class="quiet small">{{ $script->held_reason }}</span>@endif</td>
                                 <td class="quiet small">
-                                    @if ($script->result){{ $script->result->first_opened_at
-                                    ? App\Wording\LocalTime::shown($script->result->first_opened_at).(
+                                    @if ($script->result?->first_opened_at === null){{ $script->result ? 'not opened' : ''
+                                    }}@elseif (! $assignment->namesRevealed())opened
+                                    @else{{ App\Wording\LocalTime::shown($script->result->first_opened_at).(
                                     $script->result->seconds_open >= 60
-                                    ? ', '.intdiv($script->result->seconds_open, 60).' min' : '')
-                                    : 'not opened' }}@endif</td>
+                                    ? ', '.intdiv($script->result->seconds_open, 60).' min' : '') }}@endif</td>
                                 <td class="num whitespace-nowrap">
                                     @if (isset($finals[$script->code]) && ! $script->result)<a
                                         href="{{ route('release.preview', $script) }}">as its student sees it</a>
                                     @elseif ($script->result
                                         && $assignment->namesRevealed())<a href="{{ route('results.show',
-                                        $script->result) }}">open</a>@endif
+                                        $script->result) }}">open</a>
+                                    @elseif ($script->result && $script->leadScript()->settlement)<a
+                                        href="{{ route('results.correct', $script->result) }}">correct</a>@endif
                                     @if (! $script->result && $script->current_handin_id)
                                         @if ($script->held_reason)
                                             <form method="post" action="{{ route('scripts.hold', $script) }}">
@@ -105,7 +108,11 @@
             @endif
         </div>
         <aside>
-            @include('release.release-form')
+            @if ($ready->isEmpty() && $scripts->contains(fn ($one) => $one->result !== null)
+                && ! $scripts->contains(fn ($one) => $one->result === null && $one->current_handin_id !== null))
+                <p class="panel mb-4">{{ __('release.all_out') }}</p>
+            @else @include('release.release-form')
+            @endif
             @include('release.releases')
             @if ($absent > 0)
                 @php($get = $assignment->release->absent)
@@ -154,7 +161,8 @@
                     @if ($unopened > 0)<a href="{{ route('messages.create',
                         [$assignment, 'show' => 'unread']) }}">{{ __('release.write_unread') }}</a>. @endif
                     Who has read theirs is in the
-                    <a href="{{ route('grade-book.show', $assignment->module) }}">grade book</a>.</p></div>
+                    <a href="{{ route('grade-book.show', $assignment->module) }}">grade book</a>.</p>
+                    <p class="mt-2"><a href="{{ route('cohort-talk', $assignment) }}">{{ __('cohort-talk.title') }}</a></p></div>
                 <div class="panel">
                     <h2 class="mb-1">Names</h2>
                     @if ($assignment->namesRevealed())

@@ -20,7 +20,7 @@
         @if ($thread?->closed_at)<span class="quiet">{{ __('replies.closed_here') }}</span>
         @else<details class="min-w-0 open:basis-full" @if ($mine && $errors->any()) open @endif>
             <summary class="link">{{ __($about === 'whole' ? 'replies.reply_whole' : 'replies.reply') }}</summary>
-            <form class="mt-1 max-w-[26rem]" method="post" action="{{ route('replies.store', $result) }}"
+            <form class="mt-1 max-w-[26rem]" method="post" action="{{ $replyTo }}"
                 enctype="multipart/form-data" data-say="{{ config('harbor.voice.seconds') }}">@csrf<input type="hidden"
                     name="kind"
                 value=""><input type="hidden" name="about" value="{{ $about }}">
@@ -35,7 +35,7 @@
                 {{ __('replies.file_waits') }}</p>@endunless
                 <div class="flex justify-end mt-1"><button class="button">Send</button></div></form></details>@endif
         @unless (str_starts_with($about, 'criterion:'))
-            <form class="flex flex-wrap gap-x-3" method="post" action="{{ route('results.rate', $result) }}">@csrf
+            <form class="flex flex-wrap gap-x-3" method="post" action="{{ $rateAt }}">@csrf
                 <input type="hidden" name="about"
                     value="{{ $about }}"><span class="quiet">{{ $rated === null ? __('replies.useful')
                     : __($rated ? 'replies.said_yes' : 'replies.said_no') }}</span>

@@ -8,8 +8,11 @@
 @endphp
 <form id="release" class="panel mb-4 release-form" method="post"
     action="{{ route('release.store', $assignment) }}">@csrf
-    <h2 class="mb-2">{{ $n === 1 ? '1 result is ready' : "{$n} results are ready" }}</h2>
-    @if ($check->absent !== [])<p class="quiet small mb-2">{{ trans_choice('release.absent', count($check->absent),
+    <h2 class="mb-2">{{ match ($n) {
+        0 => 'No result is ready', 1 => '1 result is ready', default => "{$n} results are ready" } }}</h2>
+    @if ($n === 0)<details @if ($errors->hasAny(['at', 'sections', 'scripts', 'body', 'subject'])) open @endif>
+        <summary class="link">{{ __('release.set_ahead') }}</summary>@endif
+    @if ($check->absent !== [] && $absent === 0)<p class="quiet small mb-2">{{ trans_choice('release.absent', count($check->absent),
         ['count' => count($check->absent)]) }}</p>@endif
     <input type="hidden" name="expected" value="{{ $n }}">
     <fieldset class="mb-3"><legend class="label">Which</legend>
@@ -50,7 +53,6 @@
             :hint="'Filled in for each: '.implode(', ',
                 array_map(fn ($one) => '{'.$one.'}',
                 ReleaseMail::PLACEHOLDERS)).'. The mark never stands in a mail.'" /></div></details>
-    @if ($n === 0)<p class="quiet small mb-2">Nothing can go out now; a time can be set for when it is.</p>@endif
     <details class="drop text-right" name="act">
         <summary @class(['button', 'primary' => $n > 0])>Release …</summary>
         <div class="text-left mt-2">
@@ -58,4 +60,5 @@
                 corrected one can take its place.</p>
             <div class="flex justify-end"><button class="button primary">Release them</button></div></div>
     </details>
+    @if ($n === 0)</details>@endif
 </form>

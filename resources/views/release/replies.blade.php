@@ -11,7 +11,9 @@
                 @php $last = $one->replies->last()?->setRelation('thread', $one); @endphp
                 <tr><td><a class="code" href="{{ route('replies.show',
                     $one) }}">{{ $one->script->leadScript()->code }}</a></td>
-                    <td class="small">{{ __('replies.about.'.Str::before($one->about, ':')) }}@if ($one->comment()
+                    <td class="small">{{ ($one->criterion() === null ? null
+                        : $rubric?->criterion($one->criterion())?->title())
+                        ?? __('replies.about.'.Str::before($one->about, ':')) }}@if ($one->comment()
                         && isset($quotes[$one->comment()]))<br>
                         <span class="quiet">“{{ Str::limit($quotes[$one->comment()], 80) }}”</span>@endif</td>
                     <td class="small" dir="auto">{{ Str::limit($last?->bodyWithoutNames() ?? '', 120) }}</td>
@@ -23,13 +25,13 @@
     @endif
     @if ($reflections->isNotEmpty())
         <h2 class="mt-5 mb-1">{{ __('release.reflections') }}</h2>
-        <p class="quiet small mb-2 max-w-[46rem]">{{ $assignment->release->reflection->prompt }}</p>
+
         @foreach ($reflections as $one)<div class="panel mb-3">
             <p class="small"><span class="code">{{ $one->script->leadScript()->code }}</span>
             <span class="quiet">{{ trans_choice('release.words', $one->words, ['count' => $one->words]) }}</span></p>
-            <p class="whitespace-pre-line"
-                dir="auto">{{ $assignment->namesRevealed() ? $one->text : $one->textWithoutNames() }}</p>
-                </div>@endforeach
+            @foreach ($assignment->namesRevealed() ? $one->answers : $one->answersWithoutNames() as $answer)
+                <p class="quiet small mt-2">{{ $answer['prompt'] }}</p>
+                <p class="whitespace-pre-line" dir="auto">{{ $answer['text'] }}</p>@endforeach</div>@endforeach
     @endif
     <p class="quiet small max-w-[46rem]">
         {{ $useful === null ? __('replies.useful_few') : __('replies.useful_of', $useful) }}</p>

@@ -7,8 +7,10 @@
 @endphp
 @if ($text !== null)
     <section class="mb-6" id="text"><h2 class="mb-1">{{ __('release.your_text') }}
-        <span class="quiet font-normal">{{ trans_choice('mark.comments_on_script', count($comments)) }}</span></h2>
-        <p class="quiet small mb-2">{{ __('release.your_text_how') }}</p>
+        @if ($comments !== [])<span class="quiet font-normal">{{
+            trans_choice('mark.comments_on_script', count($comments)) }}</span>@endif</h2>
+        <p class="quiet small mb-2">{{ __('release.your_text_how') }}
+        {{ $comments === [] ? '' : __('release.your_text_numbers') }}</p>
         <article class="text sheet result-text" dir="auto">@foreach ($text->blocks as $block)
             @if ($block['comments'] === [])<div class="plain">{!! $block['html'] !!}</div>
             @else<div class="noted"><div>{!! $block['html'] !!}</div><div class="flex flex-col gap-3" dir="ltr">

@@ -8,11 +8,14 @@
                 ? "as the student of {$code} would see it, not released"
             : ($own ? 'your result' : 'result of '.$result->script->student->name).', released '.App\Wording\LocalTime::shown(
             $result->released_at) }}</span>@if ($result !== null)
-            @unless ($own)@if ($result->replaced_at === null)@can('correct', $result)<a class="ml-auto no-print"
-                href="{{ route('results.correct', $result) }}">correct it</a>@endcan @endif @endunless
-            <a class="{{ $own ? 'ml-auto' : '' }} no-print" href="{{ route('results.pdf', $result) }}">{{
-            __('release.as_pdf') }}</a>@endif</div>
+            @if (! $own && $words && $result->replaced_at === null && isset($d['handin']))
+                @can('correct', $result)<a class="ml-auto no-print"
+                href="{{ route('results.correct', $result) }}">correct it</a>@endcan @endif
+            @if ($words)<a class="{{ $own ? 'ml-auto' : '' }} no-print" href="{{ route('results.pdf', $result) }}">{{
+            __('release.as_pdf') }}</a>@endif @endif</div>
     </x-slot:head>
+    @unless ($words)<p class="notice mb-4">{{ __('release.words_wait') }}
+        <a href="{{ route('release.index', $assignment) }}">Release, by script code</a></p>@endunless
     @if ($result?->replaced_at !== null)
         <p class="notice mb-4">{{ __('release.replaced',
             ['at' => App\Wording\LocalTime::shown($result->replaced_at)]) }}
@@ -56,6 +59,7 @@
                         {{ __('release.levels_of.'.($d['levels_of'] ?? 'first')) }}</p><x-working
                         :lines="$d['first_working']" />@endif</div>
                 </details>@endif
+                @includeWhen(isset($d['mark']) && ! $waits && $lie !== null, 'release.shared-marks')
                 @if ($d['general_comment'] !== '')
                     <hr class="border-rule my-4">
                     <h2 class="mb-1">In general</h2>
@@ -68,9 +72,9 @@
                         · {{ $one['criterion'] }}@endif
                         @if ($one['kind'] === 'file')<a href="{{ route('attachments.show',
                             $one['id']) }}">{{ $one['name'] }}</a>@endif</p>
-                        @if ($one['kind'] === 'voice')<audio class="w-full" controls preload="none"
+                        @if ($one['kind'] === 'voice')<audio class="w-full" controls data-speed preload="none"
                             src="{{ route('attachments.show',
-                            $one['id']) }}"></audio>@elseif ($one['kind'] === 'video')<video class="w-full" controls
+                            $one['id']) }}"></audio>@elseif ($one['kind'] === 'video')<video class="w-full" controls data-speed
                             preload="none" src="{{ route('attachments.show', $one['id']) }}"></video>@endif
                         @if ($one['written'] !== '')<p class="small whitespace-pre-line"
                             dir="auto">{{ $one['written'] }}</p>@endif</div>
@@ -82,52 +86,7 @@
             @if ($result !== null)@include('release.review-panel')@endif
         </aside>
         <div class="lg:order-1 min-w-0">
-            @php($first = array_filter($d['comments'] ?? [], fn ($one) => $one['starred'] ?? false))
-            @if ($first !== [])
-                <section class="panel mb-5"><h2 class="mb-2">{{ __('release.start_here') }}</h2>
-                    @foreach ($first as $one)<div class="mb-3">
-                        @include('release.comment',
-                        ['place' => false, 'back' => true, 'quoted' => true])</div>@endforeach
-                </section>
-            @endif
-            @foreach ($d['criteria'] as $criterion)
-                <section class="mb-5">
-                    <div class="flex items-baseline gap-2 mb-1">
-                        <h2>{{ $criterion['title'] }}</h2>@if ($criterion['weight'])<span
-                        class="quiet small">{{ $criterion['weight'] }}
-                        % of the mark</span>@endif<span class="ml-auto">@if (! $criterion['applies'])<span
-                            class="quiet">does not apply to your work</span>@elseif ($criterion['points'] !== null
-                            && $shown)<b>{{ $criterion['points'] }}</b>
-                            <span class="quiet">of {{ $criterion['max'] }}</span>@endif</span></div>
-                    @if ($criterion['levels'] !== [])
-                        <div class="levels">
-                            @foreach ($criterion['levels'] as $level)
-                                <div @class(['reached' => $level['reached']])>
-                                    @if ($level['reached'])<b>{{ $criterion['between']
-                                    ? 'Yours: between this level and the next.' : 'Yours.' }}</b>
-                                    @endif<span class="small">{{ $level['title'] }}@if ($shown)
-                                    · {{ $level['points'] }}@endif</span><br>{{ $level['descriptor'] }}</div>
-                            @endforeach
-                        </div>
-                        @foreach ($criterion['levels'] as $level)
-                            @if ($level['reached'] && $level['guidance'] !== '')<p class="mt-1">
-                                To reach the next level: {{ $level['guidance'] }}</p>@endif
-                        @endforeach
-                    @endif
-                    @if (($criterion['steps'] ?? []) !== [])
-                        <ul class="sheet px-4 py-2">
-                            @foreach ($criterion['steps'] as $step)<li class="flex gap-3 py-1">
-                            <span class="grow">{{ $step['title'] }}</span><b
-                            class="whitespace-nowrap">{{ $step['state'] }}</b>@if ($shown)<span
-                            class="quiet whitespace-nowrap">of {{ $step['points'] }}</span>@endif</li>@endforeach</ul>
-                    @endif
-                    @if ($criterion['comment'] !== '')<div data-comment="{{ $criterion['id'] ?? '' }}"
-                        class="said mt-2 pl-3 border-l-4 border-rule"
-                        dir="auto">{!! YoungHarbor\Core\Text\LightMarkup::html($criterion['comment']) !!}</div>@endif
-                    @if ($own)@include('release.own-thread', ['about' => "criterion:{$criterion['id']}"])@endif
-                </section>
-            @endforeach
-            @include('release.result-text')
+            @include('release.result-feedback')
             @if ($own)<section class="panel no-print"
                 id="whole">@include('release.own-thread', ['about' => 'whole'])</section>@endif
             @if ($own)@include('release.reflection')@endif

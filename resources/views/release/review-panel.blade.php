@@ -28,5 +28,5 @@
                     name="file">@error('file')<p class="error">{{ $message }}</p>@enderror</div>
                 <div class="flex justify-end">
                     <button class="button">Ask for it</button></div></form></details></section>
-    @else<p class="quiet small mb-4">{{ __('reviews.over', ['until' => LocalTime::shown($until)]) }}</p>@endif
+    @else<p class="quiet small mt-3 mb-4">{{ __('reviews.over', ['until' => LocalTime::shown($until)]) }}</p>@endif
 @endif

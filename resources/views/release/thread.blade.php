@@ -2,13 +2,17 @@
 <x-page :title="__('replies.title').': '.$script->code" at="modules">
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Mark" slim /></x-slot:head>
     <div class="flex flex-wrap items-baseline gap-x-5 mb-3"><h2 class="code">{{ $script->code }}</h2>
-        <span class="quiet">{{ __('replies.about.'.Str::before($thread->about, ':')) }}</span>
+        <span class="quiet">{{ $criterion['title']
+            ?? __('replies.about.'.Str::before($thread->about, ':')) }}</span>
         <a class="ml-auto" href="{{ route('replies.index', $assignment) }}">all replies</a></div>
     <div class="max-w-[46rem]">
         @if ($comment)<div class="note-card mb-4">
             <p class="quiet font-text small" dir="auto">{{ isset($comment->anchor['exact'])
             ? '“'.Str::limit(Str::squish($comment->anchor['exact']), 200).'”' : 'page '.$comment->anchor['page'] }}</p>
             <p class="whitespace-pre-line" dir="auto">{{ $comment->body }}</p></div>@endif
+        @if ($criterion && $criterion['comment'] !== '')<div class="note-card mb-4">
+            <p class="quiet small">{{ $criterion['title'] }}</p>
+            <p class="whitespace-pre-line" dir="auto">{{ $criterion['comment'] }}</p></div>@endif
         @foreach ($thread->replies as $reply)
             <div class="panel mb-3">
                 <p class="quiet small">{{ $reply->from_student ? ($assignment->namesRevealed() ? $reply->author->name

@@ -5,5 +5,7 @@
         aria-current="{{ $at === 'together' ? 'true' : 'false' }}">Starting together</a>
     <a href="{{ route('names.index', $assignment) }}"
         aria-current="{{ $at === 'names' ? 'true' : 'false' }}">Names in scripts</a>
+    <a href="{{ route('rounds.index', $assignment) }}"
+        aria-current="{{ $at === 'peers' ? 'true' : 'false' }}">Peer review</a>
     <a href="{{ route('conflicts.index', $assignment->module) }}">Conflicts of interest</a>
 </nav>

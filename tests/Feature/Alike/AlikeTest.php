@@ -165,10 +165,14 @@ final class AlikeTest extends TestCase
     {
         $marker = [
             'linked' => 7, 'interval' => [-12.6, -2.3], 'effect' => -7.5, 'stands_out' => true, 'id' => 'm1',
-            'drift' => null,
+            'drift' => null, 'component' => 2,
         ];
         self::assertSame(
             ['Ada marks 7.5 marks harsher than the others.'], AlikeWords::standOut([$marker], fn () => 'Ada'),
+        );
+        self::assertSame(
+            ['Ada marks 7.5 marks harsher than the others of set 2.'],
+            AlikeWords::standOut([$marker], fn () => 'Ada', sets: 2),
         );
         self::assertSame(
             'shares 7 scripts with others: too few to say', AlikeWords::lie(['stands_out' => false] + $marker),

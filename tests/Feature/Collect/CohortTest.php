@@ -85,7 +85,7 @@ final class CohortTest extends TestCase
             'late' => ['Late Alone', 'Late Extended'], 'late-own' => ['Late Alone'],
             'out' => ['Draft Only', 'Not Opened', 'Opened Only', 'Time Left'],
             'missing' => ['Draft Only', 'Not Opened', 'Opened Only'], 'time' => ['Late Extended', 'Time Left'],
-            'unread' => [], 'left' => ['Gone Away', 'Gone With Work'],
+            'result' => [], 'unread' => [], 'left' => ['Gone Away', 'Gone With Work'],
         ];
         self::assertSame(array_map(count(...), $expected), Cohort::of($assignment, [])->counts());
         foreach ($expected as $key => $names) {

@@ -159,7 +159,7 @@ final class PackTest extends TestCase
         $assignment = $this->agreed(['release' => $settings]);
         $this->actingAs($this->coordinator)->get(route('release.index', $assignment))
             ->assertSee('1 signature is missing')->assertSee('the external examiner’s')
-            ->assertSee('0 results are ready');
+            ->assertSee('No result is ready');
         $this->post(route('release.store', $assignment), ['which' => 'all'])->assertSessionHasErrors('refused');
         self::assertSame(0, Result::query()->count());
         $pack = $this->sent($assignment);

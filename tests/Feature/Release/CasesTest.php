@@ -161,4 +161,16 @@ final class CasesTest extends TestCase
         $this->post(route('release.absent', $assignment), ['sure' => '1'])->assertSessionHasErrors('refused');
         $this->decide($this->script($assignment, 2), 'zero')->assertSessionHas('said');
     }
+
+    public function test_where_handing_in_is_a_choice_nothing_is_asked_for_and_nothing_given(): void
+    {
+        $assignment = $this->agreed('nothing');
+        $this->actingAs($this->coordinator)->get(route('release.index', $assignment))->assertOk()
+            ->assertDontSee('nothing is decided')->assertSee('Release them');
+        $this->post(route('release.absent', $assignment), ['sure' => '1'])->assertSessionHasErrors('refused');
+        self::assertSame(0, IndividualCase::query()->count());
+        app(ReleaseResults::class)($assignment, null, $this->coordinator);
+        $this->get(route('release.index', $assignment))->assertSee('Everything that was handed in is out.')
+            ->assertDontSee('Release them');
+    }
 }

@@ -190,7 +190,9 @@ final class LogbookTest extends TestCase
         // All is lost, and restored.
         DB::table('logbook_texts')->delete();
         DB::table('logbook_lines')->delete();
-        DB::table('logbook_lines')->insert($database[0]);
+        DB::table('logbook_lines')->insert(array_map(
+            fn (array $row) => array_diff_key($row, ['room' => true]), $database[0], // worked out by the database
+        ));
         DB::table('logbook_texts')->insert($database[2]);
         DB::table('logbook_head')->update($database[1]);
         file_put_contents($head, $backedUpHead);
@@ -322,5 +324,67 @@ final class LogbookTest extends TestCase
         ) {
             self::assertTrue(Lang::has("logbook.{$key}"), $key);
         }
+    }
+
+    public function test_it_is_searched_by_person_code_assignment_kind_and_day(): void
+    {
+        $this->module();
+        $assignment = $this->released();
+        $script = $this->script($assignment);
+        $marker = $this->markOf($script, Seat::First)->marker;
+        $marker->update(['name' => 'Ottilie Vance']);
+        app(Logbook::class)->write(Entry::of(LogEvent::MarkersReminded)->on($assignment)->by($marker));
+        $get = fn (array $query) => $this->actingAs($this->coordinator)
+            ->get(route('logbook', [$this->module, ...$query]))->assertOk();
+        $get(['who' => 'vance'])->assertSee('Ottilie Vance')->assertSee('reminded markers')
+            ->assertDontSee('made an assignment');
+        $get(['who' => $marker->email])->assertSee('Ottilie Vance');
+        $get(['who' => '%'])->assertSee('Nobody of this module is called');
+        $get(['who' => 'Nemo'])->assertSee('Nobody of this module is called “Nemo”')->assertSee('No line is as you asked for');
+        $get(['code' => mb_strtolower($script->code)])->assertSee($script->code)->assertSee('settled by the rule')
+            ->assertDontSee($this->script($assignment, 1)->code)->assertSee(route('moderate.show', $script))
+            ->assertDontSee($script->student->name);
+        $get(['kind' => 'plan'])->assertSee('made an assignment')->assertDontSee('handed in');
+        $get(['kind' => 'mark', 'code' => $script->code])->assertSee('finished a first mark')->assertDontSee('released a result');
+        $get(['assignment' => $assignment->public_id])->assertSee('handed in');
+        $get(['assignment' => 'none'])->assertSee('No line is as you asked for');
+        $today = now()->format('Y-m-d');
+        $get(['from' => $today])->assertSee('finished a first mark')->assertDontSee('made an assignment');
+        $get(['to' => now()->subDay()->format('Y-m-d')])->assertSee('made an assignment')->assertDontSee('finished a first mark');
+        $get(['from' => '2026-02-31'])->assertSee('“2026-02-31” is no day');
+        $get(['who' => ['x'], 'kind' => 'x'])->assertSee('made an assignment');
+        $this->get(route('moderate.show', $script))->assertSee(route('logbook', [$this->module, 'code' => $script->code]));
+    }
+
+    public function test_what_was_found_is_taken_away_as_a_table_and_so_that_it_is_verified_elsewhere(): void
+    {
+        $this->module();
+        $assignment = $this->released();
+        $script = $this->script($assignment);
+        $this->actingAs($this->coordinator);
+        $csv = $this->get(route('logbook.take', [$this->module, 'csv', 'code' => $script->code]))->assertOk()
+            ->streamedContent();
+        self::assertStringContainsString("{$script->code},", $csv);
+        self::assertStringNotContainsString($this->script($assignment, 1)->code, $csv);
+        $found = LogbookLine::query()->where('subject', $script->code)->count();
+        self::assertSame($found + 1, substr_count($csv, "\r\n"));
+        $excerpt = $this->get(route('logbook.take', [$this->module, 'jsonl', 'code' => $script->code]))->streamedContent();
+        $file = (string) tempnam(sys_get_temp_dir(), 'excerpt');
+        file_put_contents($file, $excerpt);
+        $key = app(Logbook::class)->publicKey();
+        self::assertSame(0, $this->artisan('logbook:verify', ['file' => $file, '--key' => $key])->run());
+        self::assertSame($found, substr_count($excerpt, '"content":'));
+        file_put_contents($file, str_replace('50.0', '51.0', $excerpt));
+        self::assertSame(1, $this->artisan('logbook:verify', ['file' => $file, '--key' => $key])->run());
+        self::assertSame(2, LogbookLine::query()->where('event', 'logbook.taken')->count());
+        self::assertSame(0, $this->verify());
+        // Who marks here and is not done learns no other mark by it.
+        $open = $this->markOf($this->script($assignment, 1), Seat::First);
+        $open->update(['marker_id' => $this->coordinator->id, 'done_at' => null, 'total' => null]);
+        $csv = $this->get(route('logbook.take', [$this->module, 'csv', 'code' => $script->code]))->streamedContent();
+        self::assertStringContainsString('hidden from you until your own marks here are done', $csv);
+        $excerpt = $this->get(route('logbook.take', [$this->module, 'jsonl', 'code' => $script->code]))->streamedContent();
+        self::assertStringNotContainsString('"event":"mark.', $excerpt);
+        $this->actingAs($this->tutors[0])->get(route('logbook.take', [$this->module, 'csv']))->assertForbidden();
     }
 }

@@ -40,7 +40,7 @@ final class ReflectionTest extends TestCase
     public function test_the_mark_waits_until_a_reflection_of_enough_words_is_written(): void
     {
         $assignment = $this->out([
-            'prompt' => 'Which comment will you use in your next essay?', 'words' => 8, 'mark_after' => 'reflected',
+            'prompts' => ['Which comment will you use in your next essay?'], 'words' => 8, 'mark_after' => 'reflected',
         ]);
         $own = $this->own($assignment);
         $this->actingAs($this->students[0])->get(route('results.show', $own))->assertSee('Feedback comes first here')
@@ -49,14 +49,14 @@ final class ReflectionTest extends TestCase
         $this->get(route('results.pdf', $own))->assertForbidden();
         $this->post(route('results.mark', $own));
         $this->get(route('results.show', $own))->assertDontSee('50.0');
-        $this->post(route('results.reflect', $own), ['reflection' => 'Too few words.'])->assertSessionHasErrors([
-            'reflection' => 'It has 3 words; at least 8 are asked for. Nothing was kept on the server; what you wrote stands in the field.',
+        $this->post(route('results.reflect', $own), ['reflection' => ['Too few words.']])->assertSessionHasErrors([
+            'reflection.0' => 'It has 3 words; at least 8 are asked for. Nothing was kept on the server; what you wrote stands in the field.',
         ]);
         $text = "I, {$this->students[0]->name}, will say who paid before I say what it cost.";
-        $this->post(route('results.reflect', $own), ['reflection' => $text])->assertSessionHas('said');
+        $this->post(route('results.reflect', $own), ['reflection' => [$text]])->assertSessionHas('said');
         $this->get(route('results.show', $own))->assertSee('50.0')->assertSee('will say who paid');
         $this->get(route('results.pdf', $own))->assertOk();
-        $this->actingAs($this->students[1])->post(route('results.reflect', $own), ['reflection' => $text])
+        $this->actingAs($this->students[1])->post(route('results.reflect', $own), ['reflection' => [$text]])
             ->assertForbidden();
         $marker = $this->script($assignment)->marks->firstWhere('seat', Seat::First)?->marker;
         self::assertNotNull($marker);
@@ -82,24 +82,44 @@ final class ReflectionTest extends TestCase
 
     public function test_nothing_is_written_after_the_date_and_markers_read_it_where_they_may(): void
     {
-        $assignment = $this->out(['prompt' => 'What next?', 'words' => 0, 'days' => 3, 'markers_read' => false]);
+        $assignment = $this->out(['prompts' => ['What next?'], 'words' => 0, 'days' => 3, 'markers_read' => false]);
         $own = $this->own($assignment);
         $this->actingAs($this->students[0])->post(
-            route('results.reflect', $own), ['reflection' => 'More sources next time.'],
+            route('results.reflect', $own), ['reflection' => ['More sources next time.']],
         );
-        $this->post(route('results.reflect', $own), ['reflection' => 'More and better sources next time.']);
-        self::assertSame('More and better sources next time.', Reflection::query()->sole()->text);
+        $this->post(route('results.reflect', $own), ['reflection' => ['More and better sources next time.']]);
+        self::assertSame(
+            [['prompt' => 'What next?', 'text' => 'More and better sources next time.']], Reflection::query()->sole()->answers,
+        );
         $this->actingAs($this->tutors[0])->get(route('replies.index', $assignment))->assertDontSee('better sources');
         $this->actingAs($this->coordinator)->get(route('replies.index', $assignment))->assertSee('better sources');
         Carbon::setTestNow(now()->addDays(4));
-        $this->actingAs($this->students[0])->post(route('results.reflect', $own), ['reflection' => 'Late words.'])
-            ->assertSessionHasErrors('reflection');
+        $this->actingAs($this->students[0])->post(route('results.reflect', $own), ['reflection' => ['Late words.']])
+            ->assertSessionHasErrors('reflection.0');
         $this->get(route('results.show', $own))->assertSee('better sources');
+    }
+
+    public function test_several_questions_are_answered_each_on_its_own(): void
+    {
+        $assignment = $this->out(['prompts' => ['What went well?', 'What next?'], 'words' => 2]);
+        $own = $this->own($assignment);
+        $page = $this->actingAs($this->students[0])->get(route('results.show', $own))->assertSee('What went well?');
+        $page->assertSee('What next?')->assertSee('At least 2 words for each');
+        $this->post(route('results.reflect', $own), ['reflection' => ['The second source.', '']])
+            ->assertSessionHasErrors(['reflection.1']);
+        $this->post(route('results.reflect', $own), ['reflection' => 'one text'])->assertSessionHasErrors('reflection');
+        $this->post(route('results.reflect', $own), ['reflection' => [['a'], 'b']])->assertSessionHasErrors('reflection.0');
+        self::assertSame(0, Reflection::query()->count());
+        $this->post(route('results.reflect', $own), ['reflection' => ['The second source.', 'Two sources, set apart.']])
+            ->assertSessionHas('said');
+        $this->actingAs($this->coordinator)->get(route('replies.index', $assignment))
+            ->assertSeeInOrder(['What went well?', 'The second source.', 'What next?', 'Two sources, set apart.']);
+        self::assertSame(7, Reflection::query()->sole()->words);
     }
 
     public function test_the_rule_itself_and_what_it_refuses(): void
     {
-        $rule = fn (?string $after): Asked => Asked::fromArray(['prompt' => 'Why?', 'mark_after' => $after]);
+        $rule = fn (?string $after): Asked => Asked::fromArray(['prompts' => ['Why?'], 'mark_after' => $after]);
         self::assertFalse($rule(null)->holdsMarkBack(false, false, false));
         foreach (
             [
@@ -118,6 +138,7 @@ final class ReflectionTest extends TestCase
             self::assertSame($held, $rule('reflected')->holdsMarkBack($asked, $written, $over));
         }
         self::assertSame(MarkAfter::Opened, Asked::fromArray($rule('opened')->toArray())->markAfter);
+        self::assertSame(['Why?'], Asked::fromArray($rule(null)->toArray())->prompts);
         $this->expectException(InvalidInput::class);
         Asked::fromArray(['mark_after' => 'reflected']);
     }

@@ -9,6 +9,7 @@ use App\Actions\Release\RateFeedback;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
 use App\Documents\ScriptText;
+use App\Enums\AttachedText;
 use App\Models\Assignment;
 use App\Models\MarkComment;
 use App\Models\Reply;
@@ -16,10 +17,13 @@ use App\Models\ReplyThread;
 use App\Models\Result;
 use App\Models\User;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
+use Tests\Files;
+use Tests\PlantedFiles;
 use Tests\TestCase;
 use YoungHarbor\Core\Marking\Seat;
 
@@ -144,11 +148,40 @@ final class ReplyTest extends TestCase
         self::assertStringContainsString('&lt;script&gt;alert(1)', $html);
     }
 
+    public function test_the_text_of_what_is_attached_is_made_anew_without_names_and_what_has_none_waits(): void
+    {
+        $this->out();
+        $student = $this->students[0];
+        $docx = PlantedFiles::docx(
+            ['creator' => $student->name, 'header' => (string) $student->number, 'first line' => "By {$student->name}"],
+            ['The toll of 1788 was paid in salt.'],
+        );
+        $this->reply('criterion:c1', ['file' => Files::upload($docx, "{$student->name}.docx")])->assertSessionHas('said');
+        $picture = UploadedFile::fake()->image("{$student->name}.png", 20, 20);
+        $this->reply('criterion:c2', ['file' => $picture])->assertSessionHas('said');
+        [$document, $drawn] = Reply::query()->orderBy('id')->get()->all();
+        $this->actingAs($this->marker())->get(route('replies.file', $document))->assertForbidden();
+        $this->get(route('replies.index', $this->salt))->assertSee('Argument')->assertSee('Evidence');
+        $page = $this->get(route('replies.show', $document->thread))->assertSee('Argument')
+            ->assertSee('Comment of the first marker.')->assertSee('What is attached: its text, without names')
+            ->assertSee('was paid in salt');
+        $other = $this->get(route('replies.show', $drawn->thread))->assertSee('waits here until names are revealed');
+        foreach ([$student->name, (string) $student->number, (string) strtok($student->name, ' ')] as $secret) {
+            $page->assertDontSee($secret);
+            $other->assertDontSee($secret);
+        }
+        // Lost on the way to the worker, it is not said to be under way for ever.
+        $drawn->update(['file_state' => AttachedText::Waits]);
+        $this->get(route('replies.show', $drawn->thread))->assertSee('being made anew');
+        Carbon::setTestNow(now()->addMinutes(11));
+        $this->get(route('replies.show', $drawn->thread))->assertSee('waits here until names are revealed');
+    }
+
     public function test_what_is_attached_waits_until_names_are_revealed_and_a_closed_thread_takes_nothing(): void
     {
         $this->out();
         $student = $this->students[0];
-        $this->reply('criterion:c1', ['file' => UploadedFile::fake()->createWithContent("{$student->name}.txt", 'A receipt of 1788.')]);
+        $this->reply('criterion:c1', ['file' => UploadedFile::fake()->image("{$student->name}.png", 20, 20)]);
         $reply = Reply::query()->sole();
         $this->get(route('replies.file', $reply))->assertOk();
         $this->actingAs($this->marker())->get(route('replies.file', $reply))->assertForbidden();

@@ -11,11 +11,13 @@ use App\Documents\TaggedPdf;
 use App\Models\Mark;
 use App\Models\MarkComment;
 use App\Models\Result;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Release\Settings;
 
 /**
  * What a student finds on their result: their text with comments at their places, what to read first, all as one PDF.
@@ -113,5 +115,27 @@ final class ResultPageTest extends TestCase
             unlink($file);
         }
         $this->actingAs($this->students[1])->get(route('results.pdf', $result))->assertForbidden();
+    }
+
+    public function test_how_all_marks_lie_is_shown_where_it_is_shared_and_never_of_fewer_than_five(): void
+    {
+        $this->module(2, 5);
+        $assignment = $this->released();
+        $own = Result::query()->where('script_id', $this->script($assignment)->id)->sole();
+        $page = fn () => $this->actingAs($this->students[0])->get(route('results.show', $own))->assertOk();
+        $page()->assertDontSee('How all marks lie');
+        $assignment->update(['release' => Settings::fromArray(['marks_shared' => true])]);
+        $page()->assertSee('How all marks lie')->assertSee('of the 5 results that are out')
+            ->assertSeeInOrder(['First', 'Lower second, yours', '5', 'Fail']);
+        // A mark that waits says nothing of others' either.
+        $shared = $assignment->release;
+        $assignment->update(['release' => Settings::fromArray([
+            'marks_shared' => true, 'reflection' => ['mark_after' => 'opened'],
+        ])]);
+        $page()->assertDontSee('How all marks lie');
+        $assignment->update(['release' => $shared]);
+        $page()->assertSee('How all marks lie');
+        DB::table('results')->where('script_id', $this->script($assignment, 4)->id)->delete();
+        $page()->assertDontSee('How all marks lie');
     }
 }

@@ -7,6 +7,7 @@ namespace Tests\Feature\Release;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Release\ReleaseResults;
 use App\Actions\Release\RevealNames;
+use App\Actions\Release\TreatReview;
 use App\Enums\HandInBy;
 use App\Enums\ReviewState;
 use App\Mail\NoticeMail;
@@ -84,8 +85,9 @@ final class ReviewTest extends TestCase
         $this->get(route('reviews.file', $review))->assertForbidden();
         $this->actingAs($this->coordinator)->get(route('today'))->assertSee('1 review of a mark waits for a decision');
         $this->get(route('release.index', $assignment))->assertSee('1 review of a mark is open');
-        $this->get(route('reviews.show', $review))->assertSee('nobody speaks of it')->assertSee('note.pdf')
-            ->assertSee($this->students[0]->name)->assertDontSee($this->script($assignment)->code);
+        $this->get(route('reviews.show', $review))->assertSee('nobody speaks of it')->assertDontSee('note.pdf')
+            ->assertSee($this->script($assignment)->code)->assertDontSee($this->students[0]->name)
+            ->assertSee('The result it is about')->assertSee('quay');
         $this->put(route('reviews.update', $review), ['do' => 'give', 'with' => $this->students[1]->public_id])
             ->assertSessionHasErrors('with');
         $this->put(
@@ -141,6 +143,46 @@ final class ReviewTest extends TestCase
         app(RevealNames::class)($assignment);
         $this->get(route('reviews.show', $review))->assertSee($student->name);
         $this->get(route('reviews.file', $review))->assertOk();
+    }
+
+    public function test_what_is_attached_is_opened_before_names_are_revealed_with_a_reason(): void
+    {
+        $assignment = $this->out();
+        $this->ask(['file' => UploadedFile::fake()->create('note.pdf', 9)]);
+        $review = Review::query()->sole();
+        $this->actingAs($this->coordinator)->get(route('reviews.file', $review))->assertForbidden();
+        $this->post(route('reviews.look', $review), ['reason' => 'so'])->assertSessionHasErrors('reason');
+        $this->post(route('reviews.look', $review), ['reason' => 'It holds the receipt of the toll.'])->assertOk()
+            ->assertDownload('note.pdf');
+        self::assertSame(1, LogbookLine::query()->where('event', 'share-out.name-looked-at')->count());
+        app(TreatReview::class)($review, $this->tutors[0], null);
+        $this->actingAs($this->tutors[0])->post(route('reviews.look', $review), ['reason' => 'Let me see it.'])
+            ->assertForbidden();
+        app(RevealNames::class)($assignment);
+        $this->get(route('reviews.file', $review))->assertOk();
+    }
+
+    public function test_beside_a_name_no_words_of_the_work_are_read_before_names_are_revealed(): void
+    {
+        $assignment = $this->out();
+        $result = $this->holding();
+        $words = 'quay';
+        self::assertStringContainsString($words, (string) $this->actingAs($this->students[0])
+            ->get(route('results.show', $result))->assertOk()->getContent());
+        $page = $this->actingAs($this->coordinator)->get(route('results.show', $result))->assertOk()
+            ->assertSee($this->students[0]->name)->assertSee('50.0')
+            ->assertSee('the text and its comments are not shown beside a name');
+        $page->assertDontSee($words)->assertDontSee(route('results.correct', $result))
+            ->assertDontSee($this->script($assignment)->code);
+        $this->get(route('results.pdf', $result))->assertForbidden();
+        $this->get(route('results.pages', [$result, 1]))->assertForbidden();
+        $this->get(route('results.correct', $result))->assertOk()->assertSee($this->script($assignment)->code)
+            ->assertDontSee($this->students[0]->name);
+        $this->get(route('release.index', $assignment))->assertSee(route('results.correct', $result))
+            ->assertDontSee($this->students[0]->name);
+        app(RevealNames::class)($assignment);
+        $this->get(route('results.show', $result))->assertSee($words)->assertSee(route('results.correct', $result));
+        $this->get(route('results.pdf', $result))->assertOk();
     }
 
     public function test_after_the_date_and_where_it_is_not_offered_it_is_refused_in_words(): void

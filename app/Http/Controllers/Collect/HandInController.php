@@ -59,6 +59,7 @@ final class HandInController extends Controller
                 ? null
                 : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
                     ->first(),
+            'rounds' => $assignment->rounds->whereNotNull('opened_at'),
             'withMarkers' => $script !== null && $script->current_handin_id !== null
                 && Script::areWithMarkers(new EloquentCollection([$script])),
         ]);

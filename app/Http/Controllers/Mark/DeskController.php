@@ -53,13 +53,17 @@ final class DeskController extends Controller
 {
     private const LATELY = 10;
 
-    public function show(Request $request, Mark $mark, DeskQueue $queue, DeskState $state, HandinCopies $copies): View
-    {
+    public function show(
+        Request $request, Mark $mark, DeskQueue $queue, DeskState $state, HandinCopies $copies,
+    ): View|RedirectResponse {
+        if ($mark->isStudents() && $mark->peerReview !== null) {
+            return redirect()->route('peer-reviews.desk', $mark->peerReview);
+        }
         $this->authorize('open', $mark);
         $person = $this->person($request);
         $mark->loadMissing(['script.assignment.module', 'handin.files', 'rubricVersion']);
         $score = $mark->score();
-        $rubric = $mark->rubricVersion->toCore();
+        $rubric = $mark->rubric();
         $filter = DeskQueue::filter($request->query());
         // A later attempt would tell that something came in after the due time.
         $attempts = $mark->handin->attempt === 1 ? new Collection([$mark->handin])
@@ -94,7 +98,7 @@ final class DeskController extends Controller
     public function choose(
         ChoiceRequest $request, Mark $mark, string $criterion, SaveChoice $save,
     ): View|RedirectResponse {
-        $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
+        $found = $mark->rubric()->criterion($criterion) ?? abort(404);
         try {
             $saved = $save(
                 $mark, $criterion,
@@ -216,11 +220,11 @@ final class DeskController extends Controller
     /** The rubric as a whole, with what is chosen. */
     public function rubric(Mark $mark): View
     {
-        $this->authorize('open', $mark);
+        $this->authorize('write', $mark);
 
         return view(
             'components.rubric-view',
-            ['rubric' => $mark->rubricVersion->toCore(), 'points' => true, 'choices' => $mark->choices],
+            ['rubric' => $mark->rubric(), 'points' => true, 'choices' => $mark->choices],
         );
     }
 
@@ -228,7 +232,7 @@ final class DeskController extends Controller
     public function lately(Mark $mark, string $criterion): View
     {
         $this->authorize('open', $mark);
-        $found = $mark->rubricVersion->toCore()->criterion($criterion) ?? abort(404);
+        $found = $mark->rubric()->criterion($criterion) ?? abort(404);
         $marks = Mark::query()->where('marker_id', $mark->marker_id)->where('assignment_id', $mark->assignment_id)
             ->whereNull('handed_over_at')->whereKeyNot($mark->id)->where('rubric_version_id', $mark->rubric_version_id)
             ->whereRaw('JSON_CONTAINS_PATH(choices, "one", ?)', ['$."'.addcslashes($criterion, '"\\').'"'])
@@ -256,7 +260,7 @@ final class DeskController extends Controller
         if ($request->header('HX-Request') === null) {
             return redirect()->route('mark.desk', $mark);
         }
-        $rubric = $mark->rubricVersion->toCore();
+        $rubric = $mark->rubric();
         $score = $mark->score();
 
         return view(

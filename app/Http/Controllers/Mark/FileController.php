@@ -33,11 +33,11 @@ final class FileController extends Controller
     /** The pages of a PDF, drawn anew, as the desk shows them. */
     public function pages(Mark $mark, int $number): StreamedResponse
     {
-        $this->authorize('open', $mark);
+        $this->authorize('write', $mark);
         $path = $mark->handin->files->firstWhere('position', $number)?->pages_path;
         abort_if($path === null, 404);
 
-        return Storage::response($path, "{$mark->script->code}.pdf", ['Content-Type' => 'application/pdf']);
+        return Storage::response($path, $mark->isStudents() ? 'work.pdf' : "{$mark->script->code}.pdf", ['Content-Type' => 'application/pdf']);
     }
 
     /** All the scripts with one marker. */

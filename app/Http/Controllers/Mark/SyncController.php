@@ -45,7 +45,7 @@ final class SyncController extends Controller
     /** What stands on the server now, for a page that knows an older version; nothing when there is nothing new. */
     public function news(Request $request, Mark $mark, DeskState $state): JsonResponse|Response
     {
-        $this->authorize('open', $mark);
+        $this->authorize('write', $mark);
         if ($request->integer('version') === $mark->lock_version) {
             return response()->noContent();
         }
@@ -56,7 +56,7 @@ final class SyncController extends Controller
     /** For a page whose sign-in has ended: the token to go on with once its person is signed in again. */
     public function token(Request $request, Mark $mark): JsonResponse
     {
-        $this->authorize('open', $mark);
+        $this->authorize('write', $mark);
 
         return response()->json(
             ['token' => $request->session()->token(), 'person' => $this->person($request)->public_id]

@@ -24,6 +24,7 @@ use App\Models\PreparedResult;
 use App\Models\Release;
 use App\Models\Script;
 use App\Queries\Release\ReadyPage;
+use App\Queries\Release\SharedMarks;
 use App\Release\Eligible;
 use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
@@ -110,8 +111,8 @@ final class ReleaseController extends Controller
         return view('release.result', [
             'result' => null, 'document' => $written, 'assignment' => $assignment, 'text' => ResultText::of($written),
             'pages' => null, 'earlier' => [], 'threads' => collect(), 'ratings' => collect(), 'seen' => 0, 'review' => null,
-            'reflection' => null,
-            'own' => false, 'code' => $script->code,
+            'reflection' => null, 'lie' => SharedMarks::of($assignment),
+            'own' => false, 'words' => true, 'code' => $script->code,
         ]);
     }
 

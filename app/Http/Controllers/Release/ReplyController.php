@@ -58,7 +58,7 @@ final class ReplyController extends Controller
     /** A student writes about the feedback; that, or asking for it, lets a mark show that waited. */
     public function reflect(ReflectionRequest $request, Result $result, WriteReflection $write): RedirectResponse
     {
-        $write($result, $request->string('reflection')->trim()->toString());
+        $write($result, $request->texts());
 
         return redirect()->to(route('results.show', $result).'#reflection')->with('said', __('release.reflection_kept'));
     }
@@ -84,6 +84,7 @@ final class ReplyController extends Controller
             'quotes' => MarkComment::query()->whereIn('public_id', $threads->map(
                 fn (ReplyThread $thread) => $thread->comment(),
             )->filter())->pluck('body', 'public_id'),
+            'rubric' => $assignment->rubricVersion?->toCore(),
         ]);
     }
 
@@ -96,7 +97,10 @@ final class ReplyController extends Controller
         $read([$thread], $person);
         $notices->readAt($person->id, route('replies.show', $thread, false));
 
+        $criteria = $thread->script->result->document['criteria'] ?? [];
+
         return view('release.thread', [
+            'criterion' => array_column($criteria, null, 'id')[$thread->criterion() ?? ''] ?? null,
             'thread' => $thread, 'script' => $thread->script->leadScript(), 'assignment' => $thread->script->assignment,
             'comment' => MarkComment::query()->where('public_id', $thread->comment() ?? '')->first(), 'person' => $person,
         ]);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Release;
 use App\Actions\Release\ReadThreads;
 use App\Actions\Release\RecordOpening;
 use App\Actions\Release\RecordReadingTime;
+use App\Documents\ResultDocument;
 use App\Documents\ResultPdf;
 use App\Documents\ResultText;
 use App\Http\Controllers\Controller;
@@ -14,12 +15,15 @@ use App\Models\Handin;
 use App\Models\Reflection;
 use App\Models\Result;
 use App\Models\Review;
+use App\Queries\Release\AroundResult;
 use App\Queries\Release\Replies;
+use App\Queries\Release\SharedMarks;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -33,28 +37,39 @@ final class ResultController extends Controller
         Request $request, Result $result, RecordOpening $record, Replies $replies, ReadThreads $read,
     ): View {
         $this->authorize('view', $result);
-        $own = $request->user()?->can('read', $result) === true;
+        $own = $result->script->student_id === $request->user()?->id;
+        $words = $own || Gate::allows('words', $result);
+        $around = AroundResult::of($result, $this->person($request));
         $threads = new Collection;
         if ($own) {
-            $result = $record($result);
-            $threads = $replies->ofScript($result->script);
-            $read($threads, $this->person($request));
+            $result = $record($result, $around->toldOf);
+            if ($around->hasThreads) {
+                $threads = $replies->ofScript($result->script);
+                $read($threads, $this->person($request));
+            }
         }
+
+        $document = $result->document; // read anew from JSON at each asking
+        $words || $document = ResultDocument::withoutWords($document);
 
         return view(
             'release.result',
             [
-                'result' => $result, 'document' => $result->document, 'assignment' => $result->script->assignment,
-                'text' => ResultText::of($result->document), 'threads' => $threads,
+                'result' => $result, 'document' => $document, 'assignment' => $result->script->assignment,
+                'text' => ResultText::of($document), 'threads' => $threads, 'words' => $words,
                 'reflection' => $own && $result->script->assignment->release->reflection->isAskedFor()
                     ? Reflection::query()->find($result->script_id)
                     : null,
-                'ratings' => $own
+                'ratings' => $own && $around->hasRatings
                     ? DB::table('feedback_ratings')->where('script_id', $result->script_id)->pluck('useful', 'about')
                         ->map(fn (mixed $useful) => (bool) $useful)
                     : collect(),
-                'seen' => DB::table('comment_views')->where('result_id', $result->id)->count(),
-                'review' => Review::query()->where('result_id', $result->id)->orWhere('new_result_id', $result->id)->first(),
+                'lie' => $own ? SharedMarks::of($result->script->assignment) : null,
+                'seen' => $around->seen,
+                'review' => $words && $around->hasReview
+                    ? Review::query()->where('result_id', $result->id)->orWhere('new_result_id', $result->id)->first()
+                    : null,
+                'replyTo' => route('replies.store', $result), 'rateAt' => route('results.rate', $result),
                 'pages' => fn (int $number) => route('results.pages', [$result, $number]),
                 'own' => $own, 'code' => $result->script->code,
                 'earlier' => $result->version === 1 ? [] : Result::query()->where('script_id', $result->script_id)
@@ -66,7 +81,7 @@ final class ResultController extends Controller
 
     public function pdf(Request $request, Result $result, ResultPdf $pdf): Response
     {
-        $this->authorize('view', $result);
+        $this->authorize('words', $result);
         abort_if(
             $request->user()?->can('read', $result) === true && $result->holdsMarkBack(), 403,
             'Feedback comes first here: the PDF holds the mark, so it is there once the mark shows on the page.',
@@ -81,7 +96,7 @@ final class ResultController extends Controller
     /** The pages of a PDF as its markers saw them. */
     public function pages(Result $result, int $number): StreamedResponse
     {
-        $this->authorize('view', $result);
+        $this->authorize('words', $result);
         $path = Handin::query()->where('public_id', $result->document['handin'] ?? '')->with('files')->first()
             ?->files->firstWhere('position', $number)?->pages_path;
         abort_if($path === null, 404);

@@ -8,10 +8,13 @@ use App\Actions\Release\AnswerReview;
 use App\Actions\Release\AskForReview;
 use App\Actions\Release\CorrectResult;
 use App\Actions\Release\TreatReview;
+use App\Actions\ShareOut\LookAtName;
+use App\Documents\ResultText;
 use App\Enums\ReviewGround;
 use App\Exceptions\Refused;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Release\CorrectResultRequest;
+use App\Http\Requests\Release\LookAtReviewFileRequest;
 use App\Http\Requests\Release\ReviewRequest;
 use App\Http\Requests\Release\TreatReviewRequest;
 use App\Models\Mark;
@@ -53,7 +56,9 @@ final class ReviewController extends Controller
         return view('release.review', [
             'review' => $review, 'script' => $review->script, 'assignment' => $review->script->assignment,
             'coordinates' => $person->can('coordinate', $review), 'advises' => $review->with_id === $person->id,
-            'named' => $person->can('coordinate', $review) || $review->script->assignment->namesRevealed(),
+            'named' => $review->script->assignment->namesRevealed(), 'd' => $review->result->document,
+            'text' => ResultText::of($review->result->document),
+            'mayCorrect' => $person->can('correct', $review->result),
             'team' => $signOff->team($review->script->assignment),
         ]);
     }
@@ -79,6 +84,20 @@ final class ReviewController extends Controller
     public function file(Review $review): StreamedResponse
     {
         $this->authorize('readFile', $review);
+
+        return $this->download($review);
+    }
+
+    /** Before names are revealed: what someone attached names them as often as not, so that opening it is a look. */
+    public function look(LookAtReviewFileRequest $request, Review $review, LookAtName $look): StreamedResponse
+    {
+        $look($review->script, $request->string('reason')->trim()->toString());
+
+        return $this->download($review);
+    }
+
+    private function download(Review $review): StreamedResponse
+    {
         abort_if($review->file_path === null, 404);
 
         return Storage::download(
@@ -96,6 +115,7 @@ final class ReviewController extends Controller
         return view('release.correct', [
             'result' => $result, 'script' => $lead, 'assignment' => $lead->assignment, 'first' => $first,
             'second' => $lead->mark(Seat::Second), 'rubric' => $first->rubricVersion->toCore(),
+            'named' => $lead->assignment->namesRevealed(),
             'done' => $lead->marks->filter(fn (Mark $mark) => $mark->isDone())->values(),
             'review' => Review::query()->where('result_id', $result->id)
                 ->where('public_id', $request->query('review'))->first(),
@@ -109,6 +129,10 @@ final class ReviewController extends Controller
             $request->review(),
         );
 
-        return redirect()->route('results.show', $new)->with('said', __('reviews.said_corrected'));
+        $assignment = $new->script->assignment;
+
+        return ($assignment->namesRevealed()
+            ? redirect()->route('results.show', $new)
+            : redirect()->route('release.index', $assignment))->with('said', __('reviews.said_corrected'));
     }
 }

@@ -15,7 +15,7 @@ final class ChoiceRequest extends GuardedRequest
 {
     protected function guard(): array
     {
-        return ['open', $this->bound('mark', Mark::class)];
+        return ['write', $this->bound('mark', Mark::class)];
     }
 
     /**

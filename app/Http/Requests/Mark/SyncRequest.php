@@ -14,7 +14,7 @@ final class SyncRequest extends GuardedRequest
 {
     protected function guard(): array
     {
-        return ['open', $this->bound('mark', Mark::class)];
+        return ['write', $this->bound('mark', Mark::class)];
     }
 
     /**

@@ -6,6 +6,7 @@ namespace App\Http\Requests\Release;
 
 use App\Http\Requests\GuardedRequest;
 use App\Models\Result;
+use YoungHarbor\Core\Release\Reflection;
 
 /**
  * What a student writes about their feedback.
@@ -22,7 +23,18 @@ final class ReflectionRequest extends GuardedRequest
      */
     public function rules(): array
     {
-        return ['reflection' => ['required', 'string', 'max:20000']];
+        return [
+            'reflection' => ['required', 'array', 'list', 'max:'.Reflection::MOST_PROMPTS],
+            'reflection.*' => ['nullable', 'string', 'max:20000'],
+        ];
+    }
+
+    /**
+     * @return list<string>
+     */
+    public function texts(): array
+    {
+        return array_values(array_map(strval(...), $this->array('reflection')));
     }
 
     /**
@@ -31,8 +43,8 @@ final class ReflectionRequest extends GuardedRequest
     public function messages(): array
     {
         return [
-            'reflection.max' => 'It has 20,000 characters at most. Nothing was kept on the server; what you wrote stands in the field.',
-            'reflection.*' => 'Write something first.',
+            'reflection.*.max' => 'It has 20,000 characters at most. Nothing was kept on the server; what you wrote stands in the field.',
+            'reflection' => 'Write something first.',
         ];
     }
 }

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * A small module whose students review each other: everyone here is made up. Of each student what staff give their
+ * note, how far above others they mark (lean), and how unevenly (spread).
+ */
+return [
+    'module' => ['HT120', 'Reading the Shore'],
+    'tutors' => [['Ysolde Garrick-Amadi', 'ysolde.garrick-amadi'], ['Pavle Stojan-Reeve', 'pavle.stojan-reeve']],
+    'students' => [
+        ['Amaru Quispe-Hale', 'amaru.quispe-hale', 64, 2, 3], ['Bryn Ellacott', 'bryn.ellacott', 58, -4, 4],
+        ['Ceren Yıldız', 'ceren.yildiz', 71, 1, 3], ['Dáithí Mac an Rí', 'daithi.macanri', 49, 9, 6],
+        ['Efua Sarpong-Lindqvist', 'efua.sarpong-lindqvist', 66, -1, 4],
+        ['Gethin Vaughan-Ito', 'gethin.vaughan-ito', 55, 0, 14],
+        ['Hoku Makanani', 'hoku.makanani', 61, -3, 3], ['Ilse Brandvold', 'ilse.brandvold', 43, 5, 5],
+        ['Jovan Petrescu-Ames', 'jovan.petrescu-ames', 68, 0, 4], ['Kezia Thornbury', 'kezia.thornbury', 52, -6, 5],
+    ],
+    'note' => [
+        'title' => 'Note on an object',
+        'brief' => 'Choose one object from the study collection and write a note of about a hundred words: what it is, who made and used it, and what it cannot tell.',
+        'texts' => [
+            'The lead seal in tray four closed a sack of salt. One side bears a tide mill, the other a number that has been struck twice, as if somebody corrected it. The clerk of the pans kept a list of such numbers; the list for that year is lost. So the seal says that the sack was counted and by whom it was closed, and it says nothing of who raked the salt. I think the second number is the more telling: it shows a count that was argued over.',
+            'This is a net needle made of apple wood. It is worn on one side more than on the other, which means that a left-handed person used it. Needles were made at home in winter. A needle like this could make a net in about three weeks. The museum card says that it came from Sallow Bay but does not say who gave it. Net braiding was women’s work and it was paid by the piece.',
+            'A tally stick, split along its length: this is the half that the debtor kept. Eleven notches, the last two cut by another hand and with another knife. If both halves were cut at once, as was the rule, the last two would match; the other half is in the harbour office, and has nine. The stick is thus a small fraud, or a debt that grew after it was agreed. Which of the two it was depends on who kept the knife, and no document of the office says so.',
+            'The bell is from the quarantine house. It is made of bronze and has a crack. Bells were rung when a ship was let in. It was very important for the people who lived there because they had to wait. The crack maybe came from ringing it too much. In my opinion it is one of the most interesting objects in the collection.',
+            'The pilot’s tin lamp has three panes of horn and one of red glass. Red was for the harbour mouth. The horn is older than the red pane: its edge has been filed to fit, so the lamp was changed for a rule that came after it was made. The by-law of the pilots asks for a red light from a certain year on; the lamp cannot be dated by its maker, but by that pane it can. Nobody recorded what it cost to change.',
+            'A herring knife. The handle is made of bone and the blade was sharpened many times so it is short now. Gutting was done on the quay by women who came with the fleet. They were fast, up to sixty fish in a minute according to a letter. The knife has two letters on it, M and R. I could not find out who that was. It shows how hard the work was.',
+            'The rope gauge from the ropewalk is a brass plate with eleven holes. A rope that went through one hole and not through the next had that size, and was paid by it. The ninth hole is wider at the back than in front: it has been reamed. A rope too thin for its price would then pass as thick enough. The foreman held the gauge. It is a measure, and like all measures it belonged to somebody.',
+            'A piece of a buoy. It is made of cork and painted. The paint is white and red. Buoys show where the rocks are. Ships need them at night and in fog. This one was found on the beach.',
+            'The ledger page is not an object one would choose for its look, but its margin is ruled by hand and the rest by machine. The machine lines give the columns that the board asked for: date, vessel, dues. The margin was added by whoever kept the book, and it holds what did not fit: a name, a debt, twice the word “again”. Read across, the page is an account; read down its margin, it is a memory. It cannot tell why those and not others were worth a line.',
+            'A child’s wooden boat, carved from a piece of herring barrel: one stave still shows the cooper’s mark. Toys were made from what was there. It has been mended with a nail that is too large. The donor says that it belonged to her grandfather who lived at the Ness. I believe it because the mark is that of the Ness cooperage, although barrels travelled.',
+        ],
+    ],
+    'letter' => [
+        'title' => 'A letter to the harbour board',
+        'brief' => 'Write to the harbour board of a year of your choice, as someone who lived there then, and ask for one thing. Use at least two documents of the time.',
+        'texts' => [
+            'To the board. We who work the upper pans ask that the sluice be opened an hour sooner on spring tides. Your own table of the year shows eleven days on which the water came to us too late to be let in, and on each the miller below had ground his full measure. We do not ask for his water, only for its hour.',
+            'Dear sirs, I write because of the light dues. My boat is small, and she pays what a brig pays. The act says by the vessel and not by the ton. I ask that it is changed. My neighbours think the same.',
+            'To the gentlemen of the board. The rope sold to the fleet last winter was under its size, and two boats lost their gear by it. The gauge is in the foreman’s own keeping. I ask that a second gauge hang in the open, where who buys may lay a rope to it, as the by-law of the weights already asks for bread.',
+            'Dear board, please build a new quay. The old one is broken and many people fell. It would be good for everyone and bring more ships and money. Thank you very much.',
+            'To the harbour board. As keeper of the quarantine house I ask for one more boat. By the book of arrivals nine ships lay waiting on the last day of May, and by my own count there were thirty-one women and children aboard them. Water reached them by one boat, twice. I send the list with their names, which your book does not hold.',
+            'Sirs, the fish weir at the Ness has been closed to us since the spring, under an order that speaks of boats. A weir is no boat. My father’s name stands among those who paid for it in your receipt of forty years ago, which I can show. I ask that the order be read as it is written.',
+            'To the board. I gut herring in the season and braid nets out of it. Last year the price was set after the work was done. I ask that it be set before, and be chalked where we can read it. The letter of the agent, which I copy here, promises it; the paybook of September shows what came of it.',
+            'Dear board. The lifeboat needs new oars. It has six and should have ten. In the report of the storm it says that the boat turned back. That is because of the oars. I ask for four oars.',
+        ],
+    ],
+    'trial' => [
+        'title' => 'A note of an earlier year: the oyster tongs',
+        'text' => 'The tongs are of ash and iron, longer than a man. One arm is newer than the other; it has been replaced by someone who did not have the pattern and made it from the old arm, worn as that was. So the tongs close crooked. They were used all the same: the iron is bright. The card says “oyster tongs, about 1840”, which is the year of the licence and not of the tongs. Who could not afford new ones kept these.',
+        'aims' => ['c1' => 'l4', 'c2' => 'l3', 'c3' => 'l4'],
+        'why' => [
+            'c1' => 'It stays with the one crooked arm and makes something of it. What the tongs cannot tell is only hinted at.',
+            'c2' => 'A date, and that the date is of something else: well seen. Who used them, and under what licence, is not asked.',
+            'c3' => 'Short sentences that say one thing each. “Used all the same” says more than a paragraph.',
+        ],
+    ],
+    // What reviewers write on each criterion, from low to high.
+    'comments' => [
+        'c1' => [
+            'You say what it is made of, but not yet what that tells us. Take one mark on it and ask how it came there, and stay with that for three sentences.',
+            'You begin to read it closely and then go on to something general. Which detail would you keep if you could keep only one, and what follows from it?',
+            'The detail you chose carries the whole note. I would like one more sentence on what it leaves out, because you are so close to saying it.',
+        ],
+        'c2' => [
+            'I do not learn when it was made or for whom. Even if the card does not say, you can say what you looked for and did not find.',
+            'Maker and date are there. What was it meant to do, and for whom? A by-law or a price list of the time would place it better.',
+            'You place it by something that can be checked, and you say what cannot be known. Name the document so that a reader can find it.',
+        ],
+        'c3' => [
+            'Some sentences could stand in any note. Cut those that say it is interesting or important, and the rest gets room to breathe.',
+            'Clear to read. Two sentences begin in the same way; joining them would bring out how the one leads to the other.',
+            'Every sentence does one thing, and the order serves what you want to say. I read it twice for pleasure and once for the review.',
+        ],
+    ],
+    'next' => [
+        'Choose the one observation that surprised you most, put it first, and let the rest answer it.',
+        'Say at the end what the source cannot tell you; it makes what it does tell stronger.',
+        'Name the document you rely on, with its year, in the sentence where you use it.',
+    ],
+    'unkind' => 'Honestly this reads as if you wrote it on the bus. Next time put some effort in before you waste my evening.',
+];
