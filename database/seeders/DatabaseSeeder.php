@@ -163,7 +163,7 @@ final class DatabaseSeeder extends Seeder
             $essay = $this->essay($rubrics['essay'], $trusted);
             $this->judged($essay);
             $next = $this->open($rubrics['essay']);
-            $peers->underWay($this->day(-4), $this->today);
+            $peers->underWay($this->day(-3), $this->today);
             $this->arrangements($next);
             $this->proposeOne($essay);
             $this->plannedRelease($essay);
@@ -520,7 +520,7 @@ final class DatabaseSeeder extends Seeder
      */
     private function arrangements(Assignment $next): void
     {
-        $this->at(-2, 10, $this->coordinator);
+        $this->at(-1, 10, $this->coordinator);
         $member = fn (string $who): Membership => Membership::query()->where('user_id', $this->students[$who]->id)
             ->sole();
         $script = fn (string $who): Script => Script::query()->where('assignment_id', $next->id)

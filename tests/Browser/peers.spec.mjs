@@ -14,6 +14,8 @@ const names = ['Amaru Quispe-Hale', 'Bryn Ellacott', 'Ceren Yıldız', 'Dáithí
 /** On each criterion a stop, as a finger or mouse sets it. */
 const choose = async (page, stop) => {
     const rails = page.locator('.rail');
+    await page.waitForLoadState('load');
+    await rails.first().waitFor();
     for (let n = 0; n < await rails.count(); n++) {
         await rails.nth(n).locator('.stop:not(.between)').nth(stop).click();
     }
@@ -51,7 +53,6 @@ test('a round of eight: two drop out, one is late, one flags a review, and peers
     await coordinator.getByRole('button', { name: 'Add it' }).click();
     await expect(coordinator.getByText('The trial script is added')).toBeVisible();
     await coordinator.getByRole('link', { name: 'Peer review', exact: true }).last().click();
-    await coordinator.getByRole('row', { name: /Peer review/ }).getByRole('link').click();
     await coordinator.getByRole('button', { name: 'Show it' }).click();
     await expect(coordinator.getByText('Students see the round now')).toBeVisible();
 
@@ -68,6 +69,7 @@ test('a round of eight: two drop out, one is late, one flags a review, and peers
     await amaru.reload();
     await expect(amaru.getByText('Try the trial scripts first')).toBeVisible();
     await amaru.getByRole('link', { name: 'A wall of an earlier year' }).tap();
+    await amaru.waitForURL(/trials/);
     await choose(amaru, 3);
     await amaru.getByRole('button', { name: 'Done' }).tap();
     await expect(amaru.getByText('It says that it is old, and not how one can tell.')).toBeVisible();
@@ -96,6 +98,7 @@ test('a round of eight: two drop out, one is late, one flags a review, and peers
     const bryn = await signedIn(browser, all[1], phone);
     await bryn.goto(amaru.url());
     await bryn.getByRole('link', { name: 'A wall of an earlier year' }).tap();
+    await bryn.waitForURL(/trials/);
     await choose(bryn, 1);
     await bryn.getByRole('button', { name: 'Done' }).tap();
     await bryn.getByRole('link', { name: 'Go on' }).tap();
@@ -120,6 +123,7 @@ test('a round of eight: two drop out, one is late, one flags a review, and peers
     php('over');
     await bryn.reload();
     await bryn.getByRole('link', { name: 'Review 1' }).tap();
+    await bryn.waitForURL(/received/);
     await hidden(bryn, names[1]);
     await bryn.getByLabel('Useful', { exact: true }).check();
     await bryn.getByLabel('What will you do with it?').fill('I will look for the paybook.');

@@ -39,7 +39,7 @@ final class RoundsToday
             ->whereHas('round', fn ($round) => $round->whereNull('closed_at')->whereHas(
                 'assignment', fn ($assignment) => $assignment->whereIn('module_id', $modules),
             ))->with('round.assignment.module')->withCount(['reviews as open' => fn ($review) => $review
-                ->whereNull('returned_at')->whereHas('mark', fn ($mark) => $mark->whereNull('done_at'))])->get();
+            ->whereNull('returned_at')->whereHas('mark', fn ($mark) => $mark->whereNull('done_at'))])->get();
         $items = [];
         foreach ($members as $member) {
             $open = (int) $member->getAttribute('open');
