@@ -19,6 +19,7 @@ final class HelpParts
         'marking' => 'Marking an essay',
         'examiner' => 'What an examiner can do here',
         'student' => 'Handing in and reading a result',
+        'peers' => 'Peer review',
         'screening' => 'What screening and writing signals can and cannot tell',
         'names' => 'Names',
     ];
@@ -26,6 +27,7 @@ final class HelpParts
     private const BY_PAGE = [
         'screening' => ['screen.*', 'writing.*', 'written.*', 'archive.*', 'baselines.*', 'detector.*'],
         'names' => ['share-out.names*', 'names.*'],
+        'peers' => ['rounds.*', 'trials.*', 'peer-reviews.*'],
         'marking' => ['mark.*', 'bank.*', 'together.*', 'moderate.*'],
         'student' => ['hand-in.*', 'receipts.*', 'results.*', 'drafts.*'],
     ];

@@ -32,14 +32,23 @@ final class Reliability
 
     private const GRID = 160;
 
-    /** @var list<array{int, int, float}> script, reviewer, mark */
-    private array $marks = [];
-
     /** @var array<int, non-empty-list<int>> marks by script */
     private array $ofScript = [];
 
     /** @var array<int, non-empty-list<int>> marks by reviewer */
     private array $ofReviewer = [];
+
+    /** @var list<int> of each mark */
+    private array $script = [];
+
+    /** @var list<int> of each mark */
+    private array $reviewer = [];
+
+    /** @var list<float> */
+    private array $mark = [];
+
+    /** @var array<int, true> scripts whose marks are known */
+    private array $fixed = [];
 
     /** @var array<int, float> by script */
     private array $level = [];
@@ -81,9 +90,10 @@ final class Reliability
         foreach ($peers as $n => $one) {
             $s = $scripts[$one->script] ??= count($scripts);
             $r = $reviewers[$one->reviewer] ??= count($reviewers);
-            $this->marks[] = [$s, $r, $one->mark->toFloat()];
             $this->ofScript[$s][] = $n;
             $this->ofReviewer[$r][] = $n;
+            [$this->script[], $this->reviewer[], $this->mark[]] = [$s, $r, $one->mark->toFloat()];
+            ! isset($known[$one->script]) || $this->fixed[$s] = true;
         }
         $this->scripts = array_map(strval(...), array_keys($scripts));
         $this->reviewers = array_map(strval(...), array_keys($reviewers));
@@ -91,9 +101,9 @@ final class Reliability
         $free = 0;
         foreach ($this->ofScript as $s => $of) {
             $this->level[$s] = $known[$this->scripts[$s]]
-                ?? array_sum(array_map(fn (int $n) => $this->marks[$n][2], $of)) / count($of);
+                ?? array_sum(array_map(fn (int $n) => $this->mark[$n], $of)) / count($of);
             foreach ($of as $n) {
-                $squares += ($this->marks[$n][2] - $this->level[$s]) ** 2;
+                $squares += ($this->mark[$n] - $this->level[$s]) ** 2;
             }
             $free += count($of) - ($this->isKnown($s) ? 0 : 1);
         }
@@ -138,7 +148,7 @@ final class Reliability
 
     private function isKnown(int $script): bool
     {
-        return isset($this->known[$this->scripts[$script]]);
+        return isset($this->fixed[$script]);
     }
 
     private function estimate(): void
@@ -165,81 +175,91 @@ final class Reliability
     /** Levels of scripts and biases of reviewers, each given the other, so many times. */
     private function solve(int $times): void
     {
+        // Plain local lists: these loops are most of the work.
+        [$level, $bias, $precision, $least] = [$this->level, $this->bias, $this->precision, 1 / $this->ofBiases];
+        [$script, $reviewer, $mark, $scripts] = [$this->script, $this->reviewer, $this->mark, count($this->level)];
+        $own = [];
+        foreach ($this->ofReviewer as $r => $of) {
+            $own[$r] = $precision[$r] / (count($of) * $precision[$r] + $least);
+        }
+        $sums = array_fill(0, $scripts, 0.0);
+        foreach ($script as $n => $s) {
+            $sums[$s] += $precision[$reviewer[$n]];
+        }
         for ($k = 0; $k < $times; $k++) {
-            foreach ($this->ofScript as $s => $of) {
-                if ($this->isKnown($s)) {
-                    continue;
-                }
-                $above = $below = 0.0;
-                foreach ($of as $n) {
-                    [, $r, $mark] = $this->marks[$n];
-                    $above += $this->precision[$r] * ($mark - $this->bias[$r]);
-                    $below += $this->precision[$r];
-                }
-                $this->level[$s] = $above / $below;
+            $above = array_fill(0, $scripts, 0.0);
+            foreach ($script as $n => $s) {
+                $r = $reviewer[$n];
+                $above[$s] += $precision[$r] * ($mark[$n] - $bias[$r]);
             }
-            foreach ($this->ofReviewer as $r => $of) {
-                $sum = 0.0;
-                foreach ($of as $n) {
-                    $sum += $this->marks[$n][2] - $this->level[$this->marks[$n][0]];
-                }
-                $this->bias[$r] = $this->precision[$r] * $sum / (
-                    count($of) * $this->precision[$r] + 1 / $this->ofBiases
-                );
+            foreach ($above as $s => $one) {
+                isset($this->fixed[$s]) || $level[$s] = $one / $sums[$s];
+            }
+            $sum = array_fill(0, count($bias), 0.0);
+            foreach ($reviewer as $n => $r) {
+                $sum[$r] += $mark[$n] - $level[$script[$n]];
+            }
+            foreach ($sum as $r => $one) {
+                $bias[$r] = $own[$r] * $one;
             }
         }
+        [$this->level, $this->bias] = [$level, $bias];
     }
 
     private function predictionErrors(): void
     {
-        foreach ($this->ofScript as $s => $of) {
-            $this->sums[$s] = array_sum(array_map(fn (int $n) => $this->precision[$this->marks[$n][1]], $of));
+        $precision = $this->precision;
+        $sums = $own = [];
+        foreach ($this->level as $s => $level) {
+            $sums[$s] = 0.0;
         }
         foreach ($this->ofReviewer as $r => $of) {
-            $own = count($of) * $this->precision[$r] + 1 / $this->ofBiases;
-            foreach ($of as $n) {
-                $s = $this->marks[$n][0];
-                $own -= $this->isKnown($s) ? 0.0 : $this->precision[$r] ** 2 / $this->sums[$s];
-            }
-            $this->biasVariance[$r] = 1 / max(1e-9, $own);
+            $own[$r] = count($of) * $precision[$r] + 1 / $this->ofBiases;
         }
+        foreach ($this->script as $n => $s) {
+            $sums[$s] += $precision[$this->reviewer[$n]];
+        }
+        foreach ($this->script as $n => $s) {
+            $r = $this->reviewer[$n];
+            $own[$r] -= isset($this->fixed[$s]) ? 0.0 : $precision[$r] ** 2 / $sums[$s];
+        }
+        foreach ($own as $r => $one) {
+            $this->biasVariance[$r] = 1 / max(1e-9, $one);
+        }
+        $this->sums = $sums;
     }
 
     private function residuals(): void
     {
-        $ofLevel = [];
-        foreach ($this->ofScript as $s => $of) {
-            $ofLevel[$s] = $this->isKnown($s) ? 0.0 : 1 / $this->sums[$s];
-            foreach ($this->isKnown($s) ? [] : $of as $n) {
-                $r = $this->marks[$n][1];
-                $ofLevel[$s] += ($this->precision[$r] / $this->sums[$s]) ** 2 * $this->biasVariance[$r];
-            }
+        [$precision, $sums, $variance] = [$this->precision, $this->sums, $this->biasVariance];
+        $ofLevel = array_map(fn (float $sum) => 1 / $sum, $sums);
+        foreach ($this->script as $n => $s) {
+            $r = $this->reviewer[$n];
+            $ofLevel[$s] += ($precision[$r] / $sums[$s]) ** 2 * $variance[$r];
         }
-        foreach ($this->ofReviewer as $r => $of) {
-            $this->squares[$r] = $this->degrees[$r] = 0.0;
-            foreach ($of as $n) {
-                $s = $this->marks[$n][0];
-                $this->fit[$n] = max(0.0, $this->isKnown($s)
-                    ? $this->biasVariance[$r]
-                    : $ofLevel[$s] + $this->biasVariance[$r]
-                        - 2 * $this->precision[$r] / $this->sums[$s] * $this->biasVariance[$r]);
-                $this->squares[$r] += $this->residual($n) ** 2;
-                $this->degrees[$r] += $this->free($n);
-            }
+        $squares = $degrees = array_fill(0, count($precision), 0.0);
+        $fit = [];
+        foreach ($this->script as $n => $s) {
+            $r = $this->reviewer[$n];
+            $fit[$n] = max(0.0, isset($this->fixed[$s])
+                ? $variance[$r] : $ofLevel[$s] + $variance[$r] - 2 * $precision[$r] / $sums[$s] * $variance[$r]);
+            $squares[$r] += ($this->mark[$n] - $this->level[$s] - $this->bias[$r]) ** 2;
+            $degrees[$r] += self::leftToError($fit[$n], $precision[$r]);
         }
+        [$this->fit, $this->squares, $this->degrees] = [$fit, $squares, $degrees];
     }
 
     private function residual(int $mark): float
     {
-        [$s, $r, $is] = $this->marks[$mark];
+        [$s, $r, $is] = [$this->script[$mark], $this->reviewer[$mark], $this->mark[$mark]];
 
         return $is - $this->level[$s] - $this->bias[$r];
     }
 
     /** How much of a mark is left to its error, of 1: the rest went into fitting script and bias. */
-    private function free(int $mark): float
+    private static function leftToError(float $fit, float $precision): float
     {
-        return max(0.02, 1 - $this->fit[$mark] * $this->precision[$this->marks[$mark][1]]);
+        return max(0.02, 1 - $fit * $precision);
     }
 
     /** The most likely shape of the distribution of error variances, of a few, with the most likely scale for each. */
@@ -253,7 +273,11 @@ final class Reliability
                 foreach ($this->squares as $r => $squares) {
                     $sum += ($shape + $this->degrees[$r] / 2) / ($shape * $scale + $squares / 2);
                 }
+                $before = $scale;
                 $scale = max(self::LEAST_VARIANCE, count($this->squares) / $sum);
+                if (abs($scale - $before) < 1e-9 * $scale) {
+                    break;
+                }
             }
             $likely = count($this->squares) * ($shape * log($shape * $scale) - Gamma::logarithm($shape));
             foreach ($this->squares as $r => $squares) {
@@ -286,7 +310,7 @@ final class Reliability
         $mean = array_sum($weights) / count($weights);
         $named = [];
         foreach ($this->ofScript[$script] as $n => $of) {
-            $named[$this->reviewers[$this->marks[$of][1]]] = $weights[$n] / $mean;
+            $named[$this->reviewers[$this->reviewer[$of]]] = $weights[$n] / $mean;
         }
 
         return new CombinedMark(
@@ -302,10 +326,10 @@ final class Reliability
      */
     private function seen(int $mark): array
     {
-        [$s, $r, $is] = $this->marks[$mark];
-        $shape = $this->shape + max(0.0, $this->degrees[$r] - $this->free($mark)) / 2;
-        $spread = $this->shape * $this->scale + max(0.0, $this->squares[$r] - $this->residual($mark) ** 2) / 2;
+        [$s, $r, $is] = [$this->script[$mark], $this->reviewer[$mark], $this->mark[$mark]];
         $own = $this->precision[$r];
+        $shape = $this->shape + max(0.0, $this->degrees[$r] - self::leftToError($this->fit[$mark], $own)) / 2;
+        $spread = $this->shape * $this->scale + max(0.0, $this->squares[$r] - $this->residual($mark) ** 2) / 2;
         $all = count($this->ofReviewer[$r]) * $own + 1 / $this->ofBiases;
         $bias = ($this->bias[$r] * $all - $own * ($is - $this->level[$s])) / max(1 / $this->ofBiases, $all - $own);
         $loses = $this->isKnown($s) ? $own : $own * (1 - $own / $this->sums[$s]);
@@ -326,12 +350,14 @@ final class Reliability
     {
         $from = $mark - 8 * $sd - 10;
         $step = (16 * $sd + 20) / self::GRID;
-        $likely = [];
-        for ($n = 0; $n <= self::GRID; $n++) {
-            $likely[$n] = 0.0;
-            foreach ($seen as $one) {
-                $likely[$n] -= ($one['degrees'] + 1) / 2
-                    * log(1 + ($one['mark'] - $from - $n * $step) ** 2 / ($one['degrees'] * $one['variance']));
+        $likely = array_fill(0, self::GRID + 1, 0.0);
+        foreach ($seen as $one) {
+            [$half, $wide, $away] = [
+                ($one['degrees'] + 1) / 2, 1 / ($one['degrees'] * $one['variance']), $one['mark'] - $from,
+            ];
+            for ($n = 0; $n <= self::GRID; $n++) {
+                $likely[$n] -= $half * log(1 + $wide * $away * $away);
+                $away -= $step;
             }
         }
         $most = max($likely);

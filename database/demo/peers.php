@@ -7,7 +7,7 @@ declare(strict_types=1);
  * note, how far above others they mark (lean), and how unevenly (spread).
  */
 return [
-    'module' => ['HT120', 'Reading the Shore'],
+    'module' => ['HT120', 'Sources of the Shore'],
     'tutors' => [['Ysolde Garrick-Amadi', 'ysolde.garrick-amadi'], ['Pavle Stojan-Reeve', 'pavle.stojan-reeve']],
     'students' => [
         ['Amaru Quispe-Hale', 'amaru.quispe-hale', 64, 2, 3], ['Bryn Ellacott', 'bryn.ellacott', 58, -4, 4],

@@ -21,6 +21,8 @@
                 </li>
                 <li><b>Share out.</b> After the due time: agree who marks how much, work out a plan, move scripts if you like, give them out. Look at “Names in scripts” first.
                 </li>
+                <li><b>Peer review,</b> if you want it: Share out, Peer review, Plan a round. Students review each other’s work or rate their own, on drafts or on what they handed in. It runs by itself; what needs you is on Today.
+                </li>
                 <li><b>Moderate.</b> Marks within the tolerance settle by your rule, never by themselves across the pass line. The others are settled by their two markers.
                 </li>
                 <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Results go out at once or at a time you set, all or a section, provisional or final, all in the same moment; students are told by e-mail. A result that is out never changes: a corrected one takes its place. Until names are revealed, reviews and corrections go by the script code, and a result opened by name shows the mark and its working without the work. What is decided for one student alone (exempt, deferred, a few marks) is decided on that student’s page. Names are revealed to markers as the last step.
@@ -73,11 +75,35 @@
                 </li>
                 <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.
                 </li>
+                <li>In a round of peer review the page of the assignment leads to your steps: try it, review, read what was said of yours, answer. Nobody sees your name there unless the page says so. “I cannot review this” gives one back; pointing out a review tells your coordinators, and not its writer.
+                </li>
                 <li>When results are out you get an e-mail. The result shows the level you reached on each criterion beside the others, how to reach the next one, and the comments at their words. “Working” shows how the mark came about.
                 </li>
                 <li>Your own text stands on the result with the comments at their places. You can reply to each, say whether it was useful, write the reflection you are asked for, and ask for a review of the mark while that is offered. Your markers read what you write without your name until names are revealed; when you opened the result is recorded, and you see that record.
                 </li>
             </ul>
+        </section>
+        <section id="peers">
+            <h2>{{ $parts['peers'] }}</h2>
+            <p>A round has three times: when reviews are given out, when they are due, when answers are due. Until reviews are given out everything can be changed; then what would be unfair to change stays. Nobody reviews their own or their group’s work, nor where a conflict is recorded. When people drop out, what they have not begun goes to others at the hours you set, first to those who offered more.
+            </p>
+            <p>Works and reviewers have codes of the round, drawn anew, which are not the script codes that staff use. A student who stands in for nobody and writes nothing about themself stays unknown; what people say to each other outside, nothing here can hide.
+            </p>
+            <p>How peers’ marks become one, for four reviews of 58, 62, 64 and 35:</p>
+            <ul>
+                <li><b>Median: 60.</b> The middle; one careless mark moves it little. With two reviews it is the mean.
+                </li>
+                <li><b>Mean: 54.8.</b> Every mark counts alike, the careless one too. Two friends who agree beforehand move it least.
+                </li>
+                <li><b>Mean without the outer ones: 60.</b> A quarter of the marks (rounded down) is left out at each end: with four reviews one, with fewer than four none.
+                </li>
+                <li><b>Weighed by how reliable each reviewer was.</b> What a reviewer gave other works, and trial scripts or works that staff marked, shows whether they are harsh or lenient and how much they scatter. That is taken off, and who scatters weighs less. In simulated cohorts of mixed reviewers with four reviews each its error is 4.5 marks where that of the mean is 5.8; with two reviews, or where all are much alike, it gains nothing. It comes with an interval. It cannot see what all peers have in common: if everybody is generous, only marks by staff show it.
+                </li>
+            </ul>
+            <p>Each combined mark opens to its reviews side by side and the weight of each. Look first at those listed first: far apart, on both sides of the pass line, fewer reviews than promised. “Peers beside staff” says how far apart the two are on works that both marked.
+            </p>
+            <p>A mark for reviewing is made of parts that you weigh; each opens its working. Reviewers learn how useful they were from three answers on, so that no answer can be laid at anyone’s door.
+            </p>
         </section>
         <section id="screening">
             <h2>{{ $parts['screening'] }}</h2>

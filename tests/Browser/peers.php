@@ -84,7 +84,8 @@ if ($argv[1] === 'make') {
                 $stored->general_comment = 'Put the joints first: nobody else has seen them.';
                 $stored->seconds = 400;
             });
-            app(FinishReview::class)($review->refresh(), false) === [] || app(FinishReview::class)($review->refresh(), true);
+            app(FinishReview::class)($review->refresh(), false) === []
+                || app(FinishReview::class)($review->refresh(), true);
         }
     }
 } else {

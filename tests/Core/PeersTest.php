@@ -166,6 +166,67 @@ final class PeersTest extends TestCase
         self::assertLessThanOrEqual($atMost, 100 * $held / $all);
     }
 
+    public function test_what_a_coalition_of_a_fifth_moves_is_printed_for_each_method(): void
+    {
+        $dice = new Randomizer(new Mt19937(21));
+        $uniform = fn (): float => ($dice->getInt(1, 1 << 30) - 0.5) / (1 << 30);
+        $normal = fn (): float => sqrt(-2 * log($uniform())) * cos(2 * M_PI * $uniform());
+        $moved = array_fill_keys(['median', 'mean', 'trimmed', 'reliability'], 0);
+        $of = 0;
+        for ($n = 0; $n < 12; $n++) {
+            $both = [[], []];
+            $biases = array_map(fn () => 4 * $normal(), range(0, 59));
+            $places = $dice->shuffleArray(range(0, 59));
+            for ($i = 0; $i < 60; $i++) {
+                $true = 60 + 10 * $normal();
+                foreach ([1, 2, 3, 4] as $away) {
+                    [$s, $r] = [$places[$i], $places[($i + $away) % 60]];
+                    $mark = $true + $biases[$r] + 6 * $normal();
+                    foreach ([0, 15] as $k => $friend) {
+                        $given = max(0, min(100, $mark + ($r % 5 === 0 && $s % 5 === 0 ? $friend : 0)));
+                        $both[$k][] = new PeerMark("r{$r}", "s{$s}", BigDecimal::of(number_format($given, 3, '.', '')));
+                    }
+                }
+            }
+            $found = array_map($this->everyWay(...), $both);
+            foreach ($found[0] as $way => $marks) {
+                foreach ($marks as $script => $mark) {
+                    $moved[$way] += (int) substr($script, 1) % 5 === 0 && $found[1][$way][$script] - $mark > 5 ? 1 : 0;
+                }
+            }
+            $of += 12;
+        }
+        $share = array_map(fn (int $many) => sprintf('%.0f %%', 100 * $many / $of), $moved);
+        echo "\n  a fifth mark each other 15 up; scripts of theirs moved by more than 5 marks: ".implode(', ', array_map(
+            fn (string $way, string $one) => "{$way} {$one}", array_keys($share), $share,
+        ))."\n";
+        self::assertGreaterThan(0, $moved['mean'], 'the coalition shows');
+        self::assertLessThan(0.35 * $of, max($moved));
+    }
+
+    /**
+     * @param  list<PeerMark>  $peers
+     * @return array<string, array<string, float>> by method and script
+     */
+    private function everyWay(array $peers): array
+    {
+        assert($peers !== []);
+        $by = $found = [];
+        foreach ($peers as $one) {
+            $by[$one->script][] = $one;
+        }
+        foreach ([Method::Median, Method::Mean, Method::Trimmed] as $method) {
+            foreach (Combining::exact($by, $method, 3) as $one) {
+                $found[$method->value][$one->script] = $one->mark->toFloat();
+            }
+        }
+        foreach (Reliability::of($peers, [], 3)['marks'] as $one) {
+            $found['reliability'][$one->script] = $one->mark->toFloat();
+        }
+
+        return $found;
+    }
+
     public function test_a_table_says_what_is_wrong_with_it_line_by_line_and_trials_are_apart(): void
     {
         $faults = function (string $text): array {

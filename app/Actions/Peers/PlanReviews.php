@@ -138,8 +138,12 @@ final class PlanReviews
                 ->whereIn(DB::raw('CONCAT(round_work_id, " ", round_member_id)'), array_map(
                     fn (array $one) => implode(' ', $one), $some,
                 ))->get(['id', 'mark_id', 'round_member_id']);
+            // Whoever began in the meantime keeps it: its author has one review more than was promised.
+            $idle = Mark::query()->whereKey($reviews->pluck('mark_id'))->whereNull('begun_at')->lockForUpdate()
+                ->pluck('id');
+            $reviews = $reviews->whereIn('mark_id', $idle);
             PeerReview::query()->whereKey($reviews->modelKeys())->delete();
-            Mark::query()->whereKey($reviews->pluck('mark_id'))->whereNull('begun_at')->delete();
+            Mark::query()->whereKey($idle)->delete();
             foreach ($reviews as $one) {
                 $lost[$one->round_member_id] = ($lost[$one->round_member_id] ?? 0) + 1;
             }

@@ -39,6 +39,12 @@ final class RoundState
     /** @var Models<int, RoundWork> */
     public readonly Collection $works;
 
+    /** @var Collection<int, PeerReview>|null */
+    private ?Collection $peers = null;
+
+    /** @var Collection<int, Collection<int, BigDecimal>>|null */
+    private ?Collection $marks = null;
+
     private function __construct(public readonly Round $round)
     {
         $this->members = RoundMember::query()->where('round_id', $round->id)->with('user:id,name')->get();
@@ -92,7 +98,9 @@ final class RoundState
      */
     public function peers(): Collection
     {
-        return $this->reviews->filter(fn (PeerReview $one) => ! $one->own && $one->returned_at === null);
+        return $this->peers ??= $this->reviews->filter(
+            fn (PeerReview $one) => ! $one->own && $one->returned_at === null,
+        );
     }
 
     /**
@@ -148,7 +156,7 @@ final class RoundState
      */
     public function marks(): Collection
     {
-        return $this->peers()->filter(fn (PeerReview $one) => $one->enters())->groupBy('round_work_id')
+        return $this->marks ??= $this->peers()->filter(fn (PeerReview $one) => $one->enters())->groupBy('round_work_id')
             ->map(fn (Collection $of) => $of->map(fn (PeerReview $one) => BigDecimal::of((string) $one->mark->total))
                 ->sort(fn (BigDecimal $a, BigDecimal $b) => $a->compareTo($b))->values());
     }
@@ -162,8 +170,9 @@ final class RoundState
     {
         $pass = $this->round->assignment->scheme->passMark;
         $found = [];
+        $works = $this->works->getDictionary();
         foreach ($this->marks() as $id => $marks) {
-            $work = $this->works->find($id);
+            $work = $works[$id] ?? null;
             [$low, $high] = [$marks->first(), $marks->last()];
             if ($work === null || $low === null || $high === null) {
                 continue;

@@ -60,7 +60,8 @@
                         :value="$settings->reviewing" hint="0: reviewing well gives no mark." /></div>
                 <x-choice name="method" label="Peers’ marks become one by" :value="$settings->method->value"
                     :options="$words('method', Method::cases())"
-                    hint="The help says what each does with a careless mark, and when weighing helps." />
+                    hint="With four reviews and more, weighing helps where some are careless." />
+                <p class="small mb-3"><a href="{{ route('help') }}#peers">What each does with a careless mark</a></p>
                 <fieldset><legend class="label">What a mark for reviewing is made of, %</legend>
                     <div class="grid sm:grid-cols-2 gap-x-6 gap-y-1">
                     @foreach (ReviewingWeights::PARTS as $part)<label class="flex items-center gap-2">
