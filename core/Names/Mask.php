@@ -206,6 +206,13 @@ final class Mask
             );
     }
 
+    /** Whether a text speaks of them: named for certain, or by any one name of theirs that is no ordinary word. */
+    public function isIn(string $text): bool
+    {
+        return $this->search($text, false) !== [[], []]
+            || ($this->single !== null && preg_match($this->single, Letters::of($text, $this->latin)->plain) === 1);
+    }
+
     /**
      * How often a text names any of some authors.
      *

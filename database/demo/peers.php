@@ -80,5 +80,10 @@ return [
         'Say at the end what the source cannot tell you; it makes what it does tell stronger.',
         'Name the document you rely on, with its year, in the sentence where you use it.',
     ],
+    'answers' => [
+        'I will move the repaired handle to the front and cut the second paragraph.',
+        'I had not seen that the year is of the licence. I will look for the maker’s own book.',
+        'You are right about the card; I will say what it leaves out, in one sentence at the end.',
+    ],
     'unkind' => 'Honestly this reads as if you wrote it on the bus. Next time put some effort in before you waste my evening.',
 ];

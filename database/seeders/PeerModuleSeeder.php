@@ -129,7 +129,7 @@ final class PeerModuleSeeder
             Auth::setUser($review->work->script->student);
             $n % 4 === 3
                 || app(AnswerPeerReview::class)(
-                    $review, $n % 7 === 2 ? 0 : ($n % 3 === 1 ? 1 : 2), $this->demo['next'][$n % 3],
+                    $review, $n % 7 === 2 ? 0 : ($n % 3 === 1 ? 1 : 2), $this->demo['answers'][$n % 3],
                 );
         }
         $this->mark($note, $aims, $first);

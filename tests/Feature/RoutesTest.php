@@ -79,8 +79,8 @@ final class RoutesTest extends TestCase
         'mark.token' => 'tutor', 'mark.rubric' => 'tutor', 'mark.lately' => 'tutor', 'mark.annotations' => 'tutor',
         'mark.aside' => 'tutor', 'mark.together' => 'tutor', 'attachments.store' => 'tutor',
         'attachments.show' => 'tutor', 'attachments.destroy' => 'tutor',
-        'bank.index' => 'coordinator tutor outsider', 'bank.make' => 'coordinator tutor outsider',
-        'bank.comments.store' => 'coordinator tutor outsider', 'bank.comments.update' => 'coordinator tutor',
+        'bank.index' => 'coordinator tutor student outsider', 'bank.make' => 'coordinator tutor student outsider',
+        'bank.comments.store' => 'coordinator tutor student outsider', 'bank.comments.update' => 'coordinator tutor',
         'bank.comments.destroy' => 'coordinator tutor', 'bank.comments.used' => 'coordinator tutor',
         'bank.comments.restore' => 'nobody', 'bank.export' => 'coordinator tutor', 'bank.import' => 'coordinator tutor',
         'rounds.index' => 'coordinator', 'rounds.create' => 'coordinator', 'rounds.store' => 'coordinator',
@@ -172,7 +172,8 @@ final class RoutesTest extends TestCase
                             [
                                 'modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show',
                                 'drafts.store', 'uploads.store', 'typed.update', 'typed.begin',
-                                'trials.show', 'trials.update', 'rounds.show', 'rounds.offer',
+                                'trials.show', 'trials.update', 'rounds.show', 'rounds.offer', 'bank.index',
+                                'bank.make', 'bank.comments.store',
                             ],
                             true,
                         )

@@ -210,7 +210,7 @@
             </div>
         </section>
         <p id="spoken" class="sr-only" aria-live="polite"></p>
-        @include('mark.desk-bank', ['editsSets' => true])
+        @include('mark.desk-bank')
         @unless ($locked)
             <dialog id="voice" aria-labelledby="voice-title">
                 <h2 id="voice-title" class="mb-2">Voice</h2>

@@ -118,7 +118,7 @@
             </div>
         </section>
         <p id="spoken" class="sr-only" aria-live="polite"></p>
-        @include('mark.desk-bank', ['editsSets' => false])
+        @include('mark.desk-bank')
         @unless ($locked)
             @include('mark.desk-keep')
             @unless ($review->own)<dialog id="cannot" aria-labelledby="cannot-title"><form method="post"

@@ -49,7 +49,7 @@
             <x-field name="answer" label="What will you do with it?" rows="4" maxlength="5000" :value="$review->answer"
                 dir="auto" />
             <p class="hint mb-2">The reviewer learns how useful their reviews were once three authors have said so, never who said what. Staff read your answer.
-            </p>
+                @if ($round->isClosed())The round is closed: what you answer now is read, and changes no mark.@endif</p>
             <div class="flex justify-end"><button class="button primary">Save</button></div></form>
         @if ($review->flagged_at === null)
         <details class="panel"><summary>Something is wrong with it</summary>

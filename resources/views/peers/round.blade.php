@@ -62,8 +62,8 @@
                             : ($tried ? 'begun' : 'not begun') }}</span></li>
                 @endforeach</ul>
                 @if ($own->trials->areDone() && ($near = $own->trials->nearness()) !== null)<p class="mt-2">
-                    You were {{ YoungHarbor\Core\Figures\Figure::shown($near->off, 1) }}
-                    marks away on average.@if (! $own->trials->isNearEnough())
+                    {{ trans_choice('peers.away_average', $near->off->isEqualTo(1) ? 1 : 2,
+                        ['marks' => YoungHarbor\Core\Figures\Figure::shown($near->off, 1)]) }}@if (! $own->trials->isNearEnough())
                     @if ($own->mayReview())Your coordinator lets you review all the same.@else
                     To review, {{ $settings->trialPass }}
                     at most are asked for. Write to your coordinator: they can let you in.@endif @endif</p>@endif
@@ -100,7 +100,7 @@
                         @if ($settings->names->authorsSeeReviewers())<span>{{ $one->member->user->name }}</span>@endif
                         <span class="quiet">{{ $one->answered_at === null ? 'not answered yet'
                             : __("peers.useful.{$one->useful}") }}</span></li>
-                @endforeach</ul>@if ($round->answers_due_at !== null && $answered < $own->received->count())
+                @endforeach</ul>@if ($round->answers_due_at !== null && ! $round->isClosed() && $answered < $own->received->count())
                 <p class="mt-2">Say how useful each was by {{ LocalTime::shown($round->answers_due_at) }}.</p>@endif
                 @endif
                 @if ($round->isClosed() && $settings->marksSeen && $own->work?->combined !== null

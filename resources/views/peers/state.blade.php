@@ -130,6 +130,7 @@
             What peers gave stays closed to you while you have marks of your own to make here.</p>
         @elseif ($round->settings->peers)
             @php($first = $state->lookFirst())
+            @php($ranges = $round->settings->method === Method::Reliability ? 'Interval' : 'Range')
             @if ($first !== [])
             <h2 class="mb-2">Look at these first</h2>
             <ul class="sheet px-4 py-2 mb-5">
@@ -143,23 +144,22 @@
                 Open a code for the reviews beside each other and the working.</p>
             <div class="sheet scroll mb-5"><table class="table stacked"><thead><tr><th>Work</th><th>Reviews</th>
             <th>Peers’ marks</th>
-                <th>Combined</th><th>{{ $round->settings->method === Method::Reliability ? 'Interval'
-                    : 'From to' }}</th><th>Staff</th></tr></thead>
+                <th>Combined</th><th>{{ $ranges }}</th><th>Staff</th></tr></thead>
                 @php($marks = $state->marks())
                 <tbody>@foreach ($state->works->take($most) as $work)
                     @php($of = $marks->get($work->id)) @php($one = $beside->combined[$work->id] ?? null)
                     <tr><td><a class="code" href="{{ route('rounds.work',
                         [$round, $work->code]) }}">{{ $work->code }}</a></td>
                         <td data-label="Reviews">{{ $of?->count() ?? 0 }} of {{ $work->wanted }}</td>
-                        <td data-label="Peers’ marks">
-                            {{ $of?->map(fn ($mark) => YoungHarbor\Core\Figures\Figure::plain($mark))
+                        <td data-label="Peers’ marks">{{ $of?->map(fn ($mark) => YoungHarbor\Core\Figures\Figure::plain($mark))
                             ->implode('  ') }}</td>
                         <td data-label="Combined"><b>{{ $one['combined'] ?? '' }}</b></td>
-                        <td data-label="From to">
-                            @if ($one !== null){{ $one['low'] !== null ? "{$one['low']} to {$one['high']}"
-                            : ($of?->count() > 1 ? YoungHarbor\Core\Figures\Figure::plain(
-                                $of->first()).' to '.YoungHarbor\Core\Figures\Figure::plain($of->last())
-                                : '') }}@endif</td>
+                        <td data-label="{{ $ranges }}">{{ match (true) {
+                            ($one['low'] ?? null) !== null => "{$one['low']} to {$one['high']}",
+                            $one !== null && $of?->count() > 1 => YoungHarbor\Core\Figures\Figure::plain($of->first())
+                                .' to '.YoungHarbor\Core\Figures\Figure::plain($of->last()),
+                            default => '',
+                        } }}</td>
                         <td data-label="Staff">{{ $beside->staff[$work->id] ?? '' }}</td></tr>
                 @endforeach</tbody></table></div>
             @if ($state->works->count() > $most)<p class="quiet mb-5">The first {{ $most }}

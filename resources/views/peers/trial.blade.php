@@ -2,6 +2,7 @@
     use YoungHarbor\Core\Figures\Figure;
     use YoungHarbor\Core\Rubric\{CommentCriterion, MarkForm};
     $done = $mark?->done_at !== null;
+    $off = $done ? $mark->exactTotal()->minus($trial->exactTotal())->abs() : null;
     $choices = $mark?->choices ?? YoungHarbor\Core\Rubric\CriterionMarks::usual();
 @endphp
 <x-page :title="$trial->title" at="modules">
@@ -14,13 +15,14 @@
         <section class="panel mb-4">
             <h2>{{ $mark->exactTotal() }} <span class="quiet font-normal">yours,</span> {{ $trial->exactTotal() }} <span
             class="quiet font-normal">set by staff</span></h2>
-            <p class="mt-1">You were {{ Figure::plain($mark->exactTotal()->minus($trial->exactTotal())->abs()) }}
-            marks away.</p></section>
+            <p class="mt-1">{{ trans_choice('peers.away', $off->isEqualTo(1) ? 1 : 2,
+                ['marks' => Figure::plain($off)]) }}</p></section>
         @foreach ($rubric->criteria as $criterion)
             @php
                 $own = $choices->on($criterion->id()); $theirs = $trial->choices->on($criterion->id());
                 $said = fn ($set) => $set->isUnset() ? 'nothing'
-                    : ($criterion instanceof CommentCriterion ? '' : MarkForm::inWords($criterion, $set));
+                    : ($criterion instanceof CommentCriterion ? '' : MarkForm::inWords($criterion, $set).($set->notApplicable
+                        ? '' : ', '.Figure::plain($criterion->points($set)).' of '.Figure::plain($criterion->max())));
             @endphp
             <section class="sheet px-4 py-3 mb-3"><h3 class="mb-1">{{ $criterion->title() }}</h3>
                 @unless ($criterion instanceof CommentCriterion)<p>You: <b>{{ $said($own) }}</b></p>

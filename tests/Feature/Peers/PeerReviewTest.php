@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Peers;
 
+use App\Actions\Mark\AddToBankSet;
+use App\Actions\Mark\MakeBankSet;
 use App\Actions\Peers\CloseRound;
 use App\Actions\Peers\FinishReview;
 use App\Exceptions\Refused;
@@ -15,6 +17,7 @@ use App\Models\RoundWork;
 use App\Models\TrialMark;
 use App\Models\TrialScript;
 use App\Models\User;
+use App\Peers\ReviewConcerns;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
 
@@ -69,6 +72,28 @@ final class PeerReviewTest extends TestCase
         }
     }
 
+    public function test_a_reviewer_keeps_comments_of_their_own_and_sees_none_of_the_team_s(): void
+    {
+        $this->round(3);
+        $this->give();
+        $team = app(MakeBankSet::class)($this->module, 'Of the team', $this->coordinator);
+        $comment = app(AddToBankSet::class)($team, [
+            ['label' => 'secret', 'text' => 'Only for staff.', 'kind' => 'fix', 'criterion' => ''],
+        ], $this->coordinator)[0];
+        $fields = ['label' => 'who paid', 'text' => 'Say who paid for it.', 'kind' => 'fix', 'criterion' => ''];
+        $desk = route('peer-reviews.desk', $this->review());
+        $this->actingAs($this->students[0])->get($desk)->assertOk()->assertDontSee('Only for staff.');
+        $this->postJson(route('bank.comments.store'), $fields + ['set' => 'own'])->assertOk()
+            ->assertJsonPath('entry.label', 'who paid');
+        $this->postJson(route('bank.comments.store'), $fields + ['set' => $team->public_id])->assertConflict();
+        $this->postJson(route('bank.comments.store'), $fields + ['set' => 'team', 'module' => $this->module->public_id])
+            ->assertConflict();
+        $this->post(route('bank.comments.used', $comment))->assertForbidden();
+        $this->get($desk)->assertSee('Say who paid for it.');
+        $this->get(route('bank.index'))->assertOk()->assertSee('who paid')->assertDontSee('Of the team');
+        $this->actingAs($this->coordinator)->get(route('bank.index'))->assertDontSee('who paid');
+    }
+
     public function test_what_is_thin_or_the_same_or_quick_or_names_the_reviewer_is_pointed_out_once(): void
     {
         $this->round(4);
@@ -85,6 +110,12 @@ final class PeerReviewTest extends TestCase
         self::assertNull($review->mark->refresh()->done_at);
         self::assertSame([], $finish(true));
         self::assertNotNull($review->mark->refresh()->done_at);
+        // One name alone, and anyone's: else trying names would tell whose work it is.
+        $this->students[3]->update(['name' => 'Zéphyrine Quist-Amorim']);
+        foreach (['Zephyrine, say more.' => true, 'As Quist-Amorim says.' => true, 'Say more of it.' => false] as $text => $is) {
+            $review->mark->update(['general_comment' => $text]);
+            self::assertSame($is, isset(ReviewConcerns::of($review->refresh())['names']), $text);
+        }
         $second = $this->reviewsBy($this->students[0])->last();
         $this->write($second);
         $choices = $second->mark->refresh()->choices;
