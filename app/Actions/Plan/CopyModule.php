@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Peers\SaveRound;
 use App\Enums\Role;
 use App\Enums\RubricState;
 use App\Logbook\Entry;
@@ -26,14 +27,16 @@ use YoungHarbor\Core\Release\ModulePlan;
 use YoungHarbor\Core\Rubric\Draft;
 
 /**
- * Copies a module for another year: rubrics, assignments with their dates moved by weeks, the team's comment bank, grade
- * bands, baselines and how its mark is made. Nobody's work and nobody's marks; of people whoever copies it alone.
+ * Copies a module for another year: rubrics, assignments and rounds of peer review with their dates moved by weeks, the
+ * team's comment bank, grade bands, baselines and how its mark is made. Nobody's work and nobody's marks; of people
+ * whoever copies it alone.
  */
 final class CopyModule
 {
     public function __construct(
         private readonly Logbook $logbook, private readonly CopyAssignment $copyAssignment,
         private readonly AddRubric $addRubric, private readonly MakeRubricReady $makeReady,
+        private readonly SaveRound $saveRound,
     ) {
     }
 
@@ -68,6 +71,7 @@ final class CopyModule
                         ?? $assignment->rubric_version_id,
                     'writing_baseline_id' => $baselines[(int) $assignment->writing_baseline_id] ?? null,
                 ]);
+                $this->rounds($assignment, $copy->refresh(), $weeks, $by);
                 $new[$assignment->public_id] = $copy->public_id;
             }
             $to->update(['mark_plan' => $this->plan($from->mark_plan, $new)]);
@@ -76,12 +80,36 @@ final class CopyModule
         });
     }
 
+    /** Rounds of peer review with their trial scripts: planned, and not yet shown. */
+    private function rounds(Assignment $from, Assignment $to, int $weeks, User $by): void
+    {
+        foreach ($to->rubric_version_id === null ? [] : $from->rounds()->with('trials')->get() as $round) {
+            $copy = ($this->saveRound)($to, null, $round->title, $round->settings, [
+                'begins_at' => self::moved($round->begins_at, $weeks), 'due_at' => self::moved($round->due_at, $weeks),
+                'answers_due_at' => $round->answers_due_at === null ? null : self::moved($round->answers_due_at, $weeks),
+            ], $by);
+            foreach ($round->trials as $trial) {
+                // Marked by the rubric it was set by: the copy's is its newest version.
+                if ($trial->rubric_version_id === $from->rubric_version_id) {
+                    $trial->replicate(['public_id'])->fill([
+                        'round_id' => $copy->id, 'rubric_version_id' => $to->rubric_version_id, 'made_by' => $by->id,
+                    ])->save();
+                }
+            }
+        }
+    }
+
+    private static function moved(Carbon $at, int $weeks): Carbon
+    {
+        return $at->copy()->setTimezone(LocalTime::zone())->addWeeks($weeks)->utc();
+    }
+
     /**
      * @return array<string, Carbon|null>
      */
     private function dates(Assignment $assignment, int $weeks): array
     {
-        $moved = fn (?Carbon $at): ?Carbon => $at?->copy()->setTimezone(LocalTime::zone())->addWeeks($weeks)->utc();
+        $moved = fn (?Carbon $at): ?Carbon => $at === null ? null : self::moved($at, $weeks);
 
         return [
             'opens_at' => $moved($assignment->opens_at), 'due_at' => $moved($assignment->due_at),

@@ -115,7 +115,8 @@ final class HiddenTest extends TestCase
                         continue;
                     }
                     $signs = [
-                        $other->name, $other->number, $other->email, $other->public_id, $this->script($this->essay, $k)->code,
+                        $other->name, $other->number, $other->email, $other->public_id,
+                        $this->script($this->essay, $k)->code,
                         ...array_diff($this->times[$k] ?? [], $this->times[$n] ?? []),
                     ];
                     foreach ($signs as $sign) {

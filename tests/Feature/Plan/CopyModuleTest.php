@@ -4,17 +4,23 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Plan;
 
+use App\Actions\Peers\AddTrialScript;
+use App\Actions\Peers\SaveRound;
 use App\Models\Assignment;
 use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Round;
 use App\Models\Script;
 use App\Models\WritingBaseline;
 use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
+use YoungHarbor\Core\Peers\RoundSettings;
 use YoungHarbor\Core\Release\ModulePlan;
+use YoungHarbor\Core\Rubric\CriterionMark;
+use YoungHarbor\Core\Rubric\CriterionMarks;
 
 /**
  * A module copied for another year: everything that was planned, nobody and nothing that came of it.
@@ -54,8 +60,19 @@ final class CopyModuleTest extends TestCase
                 'resit' => ['of' => $second->public_id, 'cap' => '40']],
             ['id' => 'p2', 'title' => 'x', 'weight' => '40', 'of' => ['gone']],
         ]])]);
+        $round = app(SaveRound::class)($second, null, 'Peers', RoundSettings::fromArray(['each' => 2]), [
+            'begins_at' => Carbon::parse('2026-10-26 09:00:00'), 'due_at' => Carbon::parse('2026-10-28 12:00:00'),
+            'answers_due_at' => null,
+        ], $this->coordinator);
+        $choices = CriterionMarks::usual()->with('c1', CriterionMark::fromArray(['level' => 'l2'], 'c'))
+            ->with('c2', CriterionMark::fromArray(['level' => 'l2'], 'c'));
+        app(AddTrialScript::class)($round, 'A wall', 'The wall is old.', $choices, $this->coordinator);
         $new = $this->copied();
         self::assertSame($this->module->id, $new->copied_from_id);
+        $copied = Round::query()->whereIn('assignment_id', $new->assignments()->select('id'))->with('trials')->sole();
+        self::assertSame(['Peers', null, 'Mon 25 Oct 2027 09:00'], [$copied->title, $copied->opened_at, LocalTime::shown($copied->begins_at)]);
+        self::assertSame('The wall is old.', $copied->trials->sole()->text);
+        self::assertNotSame($round->seed, $copied->seed);
         self::assertSame(['Salt', 'Exam'], $new->assignments()->orderBy('due_at')->pluck('title')->all());
         $copy = $new->assignments()->where('title', 'Exam')->sole();
         // 12:00 in London stays 12:00 there: a year later the clocks have changed a day sooner.
