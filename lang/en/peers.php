@@ -108,6 +108,13 @@ return [
     'not_in_round' => 'You are not in this round. If you have handed in since it began, you come in when it is next planned.',
     'how_combined' => 'How they are combined: :method.',
     'how_combined_now' => 'How they would be combined now: :method.',
+    'among_few' => '{0} No work has two reviews with marks yet. From :least on it is worked out how alike peers mark.|{1} One work has two reviews with marks: too few to say how alike peers mark. From :least on it is worked out.|[2,*] :count works have two reviews with marks: too few to say how alike peers mark. From :least on it is worked out.',
+    'among_apart' => 'Two reviewers of the same work lie :marks marks apart on average (:works works with two reviews or more).',
+    'among_alpha' => ':of in 100 of the distance that chance would leave between two marks is gone (Krippendorff’s alpha :alpha, of distances).',
+    'among_chance' => 'Two marks of the same work lie as far apart as any two marks (Krippendorff’s alpha :alpha, of distances): what peers gave tells hardly one work from another.',
+    'among_interval' => '95 in 100 such intervals hold it: :low to :high.',
+    'among_no_interval' => 'From :least works on there is an interval.',
+    'among_cannot' => 'It says how far one reviewer can stand for another; not whether they are right together. Works that are much alike bring alpha down, whatever reviewers do.',
     'today' => [
         'write' => '{1} 1 review to finish in :round|[2,*] :count reviews to finish in :round', 'go' => 'Go to them',
         'decide' => '{1} 1 review in peer review waits for you|[2,*] :count reviews in peer review wait for you',

@@ -9,9 +9,13 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
+use YoungHarbor\Core\Agreement\Alpha;
+use YoungHarbor\Core\Agreement\MarkedScript;
+use YoungHarbor\Core\Agreement\Scale;
 use YoungHarbor\Core\Formats\PeerMarksCsv;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Peers\AmongReviewers;
 use YoungHarbor\Core\Peers\CombinedMark;
 use YoungHarbor\Core\Peers\Combining;
 use YoungHarbor\Core\Peers\Method;
@@ -164,6 +168,27 @@ final class PeersTest extends TestCase
         self::assertLessThanOrEqual($most, sqrt($ours / $means));
         self::assertGreaterThanOrEqual($least, 100 * $held / $all);
         self::assertLessThanOrEqual($atMost, 100 * $held / $all);
+    }
+
+    public function test_how_alike_reviewers_of_a_work_mark(): void
+    {
+        $works = [];
+        foreach ([[60, 64], [50, 50], [71, 70, 75], [40, 48], [66, 60], [58, 61], [80, 77], [45, 52]] as $n => $marks) {
+            $works[] = new MarkedScript("w{$n}", array_map(floatval(...), $marks));
+        }
+        $one = new MarkedScript('one', [12.0]);
+        $found = AmongReviewers::of([...$works, $one]);
+        // By hand: 4, 0, (1 + 4 + 5) ÷ 3, 8, 6, 3, 3, 7, and those by 8.
+        self::assertSame(8, $found->works);
+        self::assertEqualsWithDelta((4 + 0 + 10 / 3 + 8 + 6 + 3 + 3 + 7) / 8, $found->apart, 1e-9);
+        self::assertSame(Alpha::of($works, Scale::Interval), $found->alpha);
+        self::assertNull($found->interval, 'too few for one');
+        self::assertNull(AmongReviewers::of(array_slice($works, 1))->apart);
+        $many = array_map(fn (int $n) => new MarkedScript("m{$n}", [40.0 + $n, 43.0 + $n % 7 + $n]), range(1, 30));
+        $interval = AmongReviewers::of($many)->interval;
+        self::assertNotNull($interval);
+        $alpha = AmongReviewers::of($many)->alpha;
+        self::assertTrue($interval[0] < $alpha && $alpha < $interval[1]);
     }
 
     public function test_what_a_coalition_of_a_fifth_moves_is_printed_for_each_method(): void

@@ -14,6 +14,8 @@ use App\Peers\ReviewConcerns;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection as Models;
 use Illuminate\Support\Collection;
+use YoungHarbor\Core\Agreement\MarkedScript;
+use YoungHarbor\Core\Peers\AmongReviewers;
 
 /**
  * A round as its coordinator looks at it. People stand with their names and the codes they review under, works under
@@ -159,6 +161,21 @@ final class RoundState
         return $this->marks ??= $this->peers()->filter(fn (PeerReview $one) => $one->enters())->groupBy('round_work_id')
             ->map(fn (Collection $of) => $of->map(fn (PeerReview $one) => BigDecimal::of((string) $one->mark->total))
                 ->sort(fn (BigDecimal $a, BigDecimal $b) => $a->compareTo($b))->values());
+    }
+
+    /** How alike peers mark the same work. */
+    public function agreement(): AmongReviewers
+    {
+        $works = [];
+        foreach ($this->marks() as $id => $marks) {
+            $of = [];
+            foreach ($marks as $n => $mark) {
+                $of["review {$n}"] = $mark->toFloat();
+            }
+            $of === [] || $works[] = new MarkedScript("{$id}", $of);
+        }
+
+        return AmongReviewers::of($works);
     }
 
     /**

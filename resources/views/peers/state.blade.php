@@ -164,6 +164,7 @@
                 @endforeach</tbody></table></div>
             @if ($state->works->count() > $most)<p class="quiet mb-5">The first {{ $most }}
             of {{ $state->works->count() }} by code.</p>@endif
+            @include('peers.among', ['among' => $state->agreement()])
             @include('peers.beside-staff')
         @endif
     @else
