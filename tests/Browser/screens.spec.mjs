@@ -8,6 +8,19 @@ const stage = (name) => async (page) => {
     await page.getByRole('link', { name: essay }).first().click();
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${name} ,`) }).click();
 };
+const rounds = (title) => async (page) => {
+    await page.goto('/find?q=HT120');
+    await page.getByRole('link', { name: /HT120/ }).first().click();
+    await page.getByRole('link', { name: title }).first().click();
+    await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Share out ,/ }).click();
+    await page.getByRole('link', { name: 'Peer review', exact: true }).click();
+};
+const reviewing = async (page) => {
+    await page.goto('/modules');
+    await page.getByRole('link', { name: /HT120/ }).first().click();
+    await page.getByRole('link', { name: 'A letter to the harbour board' }).first().click();
+    await page.getByRole('link', { name: 'Steps and reviews' }).click();
+};
 const screens = {
     'maren.oduya': {
         today: (page) => page.goto('/'), modules: (page) => page.goto('/modules'), rubrics: (page) => page.goto('/rubrics'),
@@ -42,7 +55,17 @@ const screens = {
         found: (page) => page.goto('/find?q=essay'),
         'another year': async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT105/ }).click(); await page.getByRole('link', { name: 'Copy for another year' }).click(); },
         logbook: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Logbook' }).click(); },
+        'rounds of peer review': rounds('Note on an object'),
+        'a closed round': (page) => page.getByRole('link', { name: 'Peers read your note' }).click(),
+        'a work of a round': (page) => page.locator('main table .code').filter({ hasText: /^(MAERL|KELP|LAVER|EELGRASS|SUGARKELP|DULSE|OARWEED)/ }).first().click(),
+        'a round under way': async (page) => { await rounds('A letter to the harbour board')(page); await page.getByRole('link', { name: 'Read each other’s drafts' }).click(); },
+        'plan of a round': (page) => page.getByRole('link', { name: 'plan', exact: true }).click(),
         account: (page) => page.goto('/account'),
+    },
+    'bryn.ellacott': {
+        'a student’s round': reviewing,
+        'the desk of a review': async (page) => { await page.getByRole('heading', { name: 'What you review' }).locator('xpath=..').getByRole('link').first().click(); await expect(page.locator('[data-desk][data-ready=yes]')).toBeVisible(); },
+        'a review received': async (page) => { await reviewing(page); await page.getByRole('link', { name: 'Review 1' }).click(); },
     },
     'tomasz.wisniewski': {
         queue: async (page) => { await page.goto('/'); await page.getByRole('link', { name: essay }).first().click(); },
@@ -60,7 +83,7 @@ const screens = {
 };
 
 // Made of parts whose colours another screen shows.
-const alike = new Set(['modules', 'trying it', 'as students see it', 'versions', 'files', 'bands form', 'student page', 'one student', 'closure days', 'overlap with hidden words', 'outside detector', 'archive', 'starting together', 'names in scripts', 'help', 'share out again', 'conflicts', 'account', 'student today', 'receipt', 'marked together', 'module mark', 'taken away', 'found', 'another year']);
+const alike = new Set(['modules', 'trying it', 'as students see it', 'versions', 'files', 'bands form', 'student page', 'one student', 'closure days', 'overlap with hidden words', 'outside detector', 'archive', 'starting together', 'names in scripts', 'help', 'share out again', 'conflicts', 'account', 'student today', 'receipt', 'marked together', 'module mark', 'taken away', 'rounds of peer review', 'found', 'another year']);
 for (const [who, views] of Object.entries(screens)) {
     test(`nothing serious for axe-core, light and dark, as ${who}`, async ({ browser }) => {
         test.setTimeout(600_000);
@@ -91,7 +114,7 @@ for (const [who, views] of Object.entries(screens)) {
 test('a student on a phone scrolls down and never sideways', async ({ browser }) => {
     test.setTimeout(600_000);
     const phone = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
-    for (const who of ['niamh.odonnell', 'tomasz.wisniewski']) {
+    for (const who of ['niamh.odonnell', 'tomasz.wisniewski', 'bryn.ellacott']) {
         const page = await signedIn(browser, who, phone);
         for (const [name, go] of Object.entries(screens[who])) {
             await go(page);

@@ -90,7 +90,7 @@
             @include('mark.total')
             @if ($waiting)<p class="notice m-3">The first mark of this script is not done, so there is nothing to check yet.
                 Today tells you when it is.</p>@endif
-            <div class="rails" tabindex="-1">
+            <div class="rails" tabindex="{{ $locked ? 0 : -1 }}">
                 @foreach ($rubric->criteria as $criterion)
                     @php
                         $set = $mark->choices->on($criterion->id());

@@ -50,7 +50,7 @@
                     hidden>Sign in, in another tab</a>
                 <button class="link" type="button" data-take-away hidden>save it as a file</button></div>
             @include('mark.total')
-            <div class="rails" tabindex="-1">
+            <div class="rails" tabindex="{{ $locked ? 0 : -1 }}">
                 @foreach ($rubric->criteria as $criterion)
                     @php
                         $set = $mark->choices->on($criterion->id());
