@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\Collect\ReadWhatWasLost;
 use App\Actions\Moderate\DealWithOverdue;
+use App\Actions\Peers\RemindOfContributions;
 use App\Actions\Peers\RunRounds;
 use App\Actions\Release\SendDueReleases;
 use App\Jobs\SendNoticesJob;
@@ -16,6 +17,8 @@ Schedule::call(fn () => app(DealWithOverdue::class)())->name('scripts that were 
 Schedule::call(fn () => app(SendDueReleases::class)())->name('releases whose time has come')->everyMinute();
 Schedule::call(fn () => app(RunRounds::class)())->name('rounds of peer review')->everyMinute()
     ->withoutOverlapping();
+Schedule::call(fn () => app(RemindOfContributions::class)())->name('parts in groups that are not rated yet')
+    ->everyFiveMinutes()->withoutOverlapping();
 Schedule::job(new SendNoticesJob)->everyMinute();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Peers\ContributionController;
 use App\Http\Controllers\Peers\PeerDeskController;
 use App\Http\Controllers\Peers\PeerReviewController;
 use App\Http\Controllers\Peers\RoundController;
@@ -28,6 +29,19 @@ Route::middleware('auth')->group(function (): void {
     Route::put('/trials/{trial}', [TrialController::class, 'update'])->name('trials.update');
     Route::get('/rounds/{round}', [StudentRoundController::class, 'show'])->name('rounds.show');
     Route::post('/rounds/{round}/offer', [StudentRoundController::class, 'offer'])->name('rounds.offer');
+    Route::get('/assignments/{assignment}/contribution', [ContributionController::class, 'index'])
+        ->name('contribution.index');
+    Route::put('/assignments/{assignment}/contribution', [ContributionController::class, 'save'])
+        ->name('contribution.save');
+    Route::post('/contributions/{contribution}/open', [ContributionController::class, 'open'])
+        ->name('contributions.open');
+    Route::post('/contributions/{contribution}/close', [ContributionController::class, 'close'])
+        ->name('contributions.close');
+    Route::post('/contributions/{contribution}/reopen', [ContributionController::class, 'reopen'])
+        ->name('contributions.reopen');
+    Route::put('/contributions/{contribution}/set', [ContributionController::class, 'set'])->name('contributions.set');
+    Route::get('/contributions/{contribution}', [ContributionController::class, 'show'])->name('contributions.show');
+    Route::put('/contributions/{contribution}', [ContributionController::class, 'rate'])->name('contributions.rate');
     Route::get('/peer-reviews/{peer}', [PeerDeskController::class, 'show'])->name('peer-reviews.desk');
     Route::post('/peer-reviews/{peer}/done', [PeerDeskController::class, 'done'])->name('peer-reviews.done');
     Route::post('/peer-reviews/{peer}/reopen', [PeerDeskController::class, 'reopen'])->name('peer-reviews.reopen');

@@ -32,7 +32,7 @@ final readonly class CorrectionPreview
     public static function of(Assignment $assignment, array $before, array $after): self
     {
         $decimals = $assignment->rubricVersion?->toCore()->decimals ?? 1;
-        $scripts = self::scripts($assignment);
+        $scripts = self::scripts($assignment->leavingOutWhatIsKnownByName());
         $rows = $order = [];
         foreach ($scripts as $script) {
             $settlement = $script->leadScript()->settlement;

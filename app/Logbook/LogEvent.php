@@ -142,6 +142,13 @@ enum LogEvent: string
     case PeerReviewHidden = 'peers.review-hidden';
     case PeerReviewLeft = 'peers.review-left';
     case RoundClosed = 'peers.round-closed';
+    case ContributionMade = 'peers.contribution-made';
+    case ContributionChanged = 'peers.contribution-changed';
+    case ContributionOpened = 'peers.contribution-opened';
+    case ContributionClosed = 'peers.contribution-closed';
+    case ContributionReopened = 'peers.contribution-reopened';
+    case MultiplierSet = 'peers.multiplier-set';
+    case MultiplierWorkedOut = 'peers.multiplier-worked-out';
     // The logbook itself
     case SealedAnew = 'logbook.sealed-anew';
     case Taken = 'logbook.taken';

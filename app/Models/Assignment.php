@@ -10,16 +10,19 @@ use App\Enums\HandInBy;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use App\Peers\ClosedRounds;
+use App\Peers\Contributions;
 use App\Wording\LocalTime;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\Adjustment;
 use YoungHarbor\Core\Marks\BandScale;
+use YoungHarbor\Core\Marks\Contribution as ContributionStep;
 use YoungHarbor\Core\Marks\JoinedMark;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
@@ -239,6 +242,14 @@ final class Assignment extends Model
         return $rounds;
     }
 
+    /**
+     * @return HasOne<Contribution, $this>
+     */
+    public function contribution(): HasOne
+    {
+        return $this->hasOne(Contribution::class);
+    }
+
     /** @var array<int, list<JoinedMark>>|null by script id, of those of which something joins */
     private ?array $joined = null;
 
@@ -249,9 +260,34 @@ final class Assignment extends Model
      */
     public function joinedTo(Script $script): array
     {
-        $this->joined ??= ClosedRounds::joinedMarks($this);
+        $this->joined ??= ClosedRounds::joinedMarks($this, ! $this->byCodeAlone);
 
         return $this->joined[$script->id] ?? [];
+    }
+
+    /** @var array<int, ContributionStep>|null by script id */
+    private ?array $parts = null;
+
+    /** What a member's part in their group does to their mark. */
+    public function partOf(Script $script): ?ContributionStep
+    {
+        $this->parts ??= $this->byCodeAlone ? [] : Contributions::steps($this);
+
+        return $this->parts[$script->id] ?? null;
+    }
+
+    /**
+     * Whether marks are worked out without what stands by name elsewhere, such as a member's part in a group: beside a
+     * script code it would tell whose it is.
+     */
+    private bool $byCodeAlone = false;
+
+    /** For pages that show marks by code before names are revealed. */
+    public function leavingOutWhatIsKnownByName(): self
+    {
+        $this->byCodeAlone = $this->names_revealed_at === null;
+
+        return $this;
     }
 
     /**
@@ -261,13 +297,13 @@ final class Assignment extends Model
      * @param  list<JoinedMark>  $joined  of its round of peer review
      */
     public function markRules(
-        array $corrections = [], ?Adjustment $adjustment = null, array $joined = [],
+        array $corrections = [], ?Adjustment $adjustment = null, array $joined = [], ?ContributionStep $part = null,
     ): MarkRules {
         return new MarkRules(
             $this->late_rule === null ? null : LateRule::fromArray($this->late_rule),
             $this->length_rule === null ? null : LengthRule::fromArray($this->length_rule),
             $this->cap === null ? null : BigDecimal::of($this->cap),
-            array_map(fn (Correction $one) => $one->toCore(), $corrections), $adjustment, $joined,
+            array_map(fn (Correction $one) => $one->toCore(), $corrections), $adjustment, $joined, $part,
         );
     }
 

@@ -285,7 +285,8 @@ final class Script extends Model
             $settlement->toCore(), $this->assignment->scale(), max(0, min(3, $decimals)),
             $this->assignment->markRules(array_values(array_filter(
                 $corrections ?? $this->assignment->approvedCorrections(), fn (Correction $one) => $one->moves($this),
-            )), $this->openCase(CaseKind::Adjusted)?->adjustment(), $this->assignment->joinedTo($this)),
+            )), $this->openCase(CaseKind::Adjusted)?->adjustment(), $this->assignment->joinedTo($this),
+                $this->assignment->partOf($this)),
             $this->lateness(), $in?->length() ?? new Length(0),
         );
     }

@@ -17,9 +17,10 @@ use YoungHarbor\Core\Marks\JoinedMark;
 final class ClosedRounds
 {
     /**
+     * @param  bool  $reviewing  marks for reviewing too, which stand beside names elsewhere
      * @return array<int, list<JoinedMark>> by script id, in the order they join
      */
-    public static function joinedMarks(Assignment $assignment): array
+    public static function joinedMarks(Assignment $assignment, bool $reviewing): array
     {
         $joined = [];
         $rounds = $assignment->rounds->filter(fn (Round $one) => $one->isClosed() && $one->settings->counts());
@@ -30,7 +31,7 @@ final class ClosedRounds
         foreach ($rounds as $round) {
             $works = $round->settings->share === 0 ? null
                 : DB::table('round_works')->where('round_id', $round->id)->pluck('combined', 'script_id');
-            $members = $round->settings->reviewing === 0 ? null
+            $members = $round->settings->reviewing === 0 || ! $reviewing ? null
                 : DB::table('round_members')->where('round_id', $round->id)->pluck('reviewing_mark', 'script_id');
             foreach ($scripts as $script) {
                 $lead = $script->lead_id ?? $script->id;

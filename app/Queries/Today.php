@@ -19,6 +19,7 @@ use App\Models\Review;
 use App\Models\SamplePack;
 use App\Models\Script;
 use App\Models\User;
+use App\Queries\Peers\ContributionsToday;
 use App\Queries\Peers\RoundsToday;
 use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Collection;
@@ -34,8 +35,10 @@ use YoungHarbor\Core\Release\AbsentGet;
  */
 final class Today
 {
-    public function __construct(private readonly AssignmentCounts $counts, private readonly RoundsToday $rounds)
-    {
+    public function __construct(
+        private readonly AssignmentCounts $counts, private readonly RoundsToday $rounds,
+        private readonly ContributionsToday $contributions,
+    ) {
     }
 
     /**
@@ -48,6 +51,7 @@ final class Today
             ...$this->asCoordinator($person),
             ...$this->asExaminer($person),
             ...$this->asMarker($person), ...$this->asStudent($person), ...$this->rounds->of($person),
+            ...$this->contributions->of($person),
         ];
         usort(
             $items,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Release;
 
 use App\Models\Assignment;
+use App\Models\Contribution;
 use App\Models\Round;
 use App\Queries\Moderate\SignOff;
 
@@ -32,8 +33,11 @@ final class WhyResultsWait
      */
     public static function openRounds(Assignment $assignment): array
     {
-        return array_values(Round::query()->where('assignment_id', $assignment->id)->whereNotNull('opened_at')
+        $contribution = Contribution::query()->where('assignment_id', $assignment->id)->whereNotNull('opened_at')
+            ->whereNull('closed_at')->exists() ? [(string) __('contribution.title')] : [];
+
+        return [...$contribution, ...array_values(Round::query()->where('assignment_id', $assignment->id)->whereNotNull('opened_at')
             ->whereNull('closed_at')->orderBy('number')->get()
-            ->filter(fn (Round $one) => $one->settings->counts())->map(fn (Round $one) => $one->title)->all());
+            ->filter(fn (Round $one) => $one->settings->counts())->map(fn (Round $one) => $one->title)->all())];
     }
 }

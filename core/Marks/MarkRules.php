@@ -11,12 +11,14 @@ use YoungHarbor\Core\Figures\Working;
 use YoungHarbor\Core\Figures\WorkingLine;
 
 /**
- * What an assignment does to a settled mark before it is rounded: what joins it, corrections in their order, lateness,
- * then over-length, then the cap of a resit, then what is adjusted for one student. Everything stays exact; each step
- * that did something is a line of the working.
+ * What an assignment does to a settled mark before it is rounded: what joins it, corrections in their order, the part
+ * in a group, lateness, then over-length, then the cap of a resit, then what is adjusted for one student. Everything
+ * stays exact; each step that did something is a line of the working.
  */
 final readonly class MarkRules
 {
+    private const MOST = 100;
+
     /**
      * @param  list<Correction>  $corrections  that move this mark
      * @param  list<JoinedMark>  $joined  in their order
@@ -28,6 +30,7 @@ final readonly class MarkRules
         public array $corrections = [],
         public ?Adjustment $adjustment = null,
         public array $joined = [],
+        public ?Contribution $contribution = null,
     ) {
     }
 
@@ -50,6 +53,9 @@ final readonly class MarkRules
         foreach ($this->corrections as $one) {
             $step($one->of($mark), $one->what, $one->working($mark));
         }
+        if ($this->contribution !== null) {
+            $step($this->contribution->of($mark), 'Your part in the group', $this->contribution->inWords());
+        }
         if ($this->late !== null) {
             if ($lateness->waived && $lateness->elapsed() > 0) {
                 $working = $working->then(
@@ -70,6 +76,8 @@ final readonly class MarkRules
                 "{$this->adjustment->inWords()} for you alone, decided by a coordinator",
             );
         }
+
+        $step(BigRational::max(0, BigRational::min($mark, self::MOST)), 'Within the scale', 'no mark is above '.self::MOST);
 
         return [$mark, $working];
     }

@@ -85,5 +85,26 @@ return [
         'I had not seen that the year is of the licence. I will look for the maker’s own book.',
         'You are right about the card; I will say what it leaves out, in one sentence at the end.',
     ],
+    'walk' => [
+        'title' => 'A walk in threes',
+        'brief' => 'In threes and fours: walk from the slipway to the light, agree on five things that nobody would build today, and say of each who needed it. One text for the group.',
+        'groups' => ['Group 1' => [0, 1, 2], 'Group 2' => [3, 4, 5], 'Group 3' => [6, 7, 8, 9]],
+        'texts' => [
+            'Five things: the coal chute, the horse ring, the salt store, the second light, the ladder with eleven rungs. The chute needed somebody below who shovelled; the ledger of 1871 pays him by the basket and never by name. The ring is worn on one side: the horses stood with their heads to the wind. The store has no window, since light draws water out of stone. The second light lined up with the first for whoever came from the south. Nobody needs the ladder now; the tide used to be two rungs lower.',
+            'We chose what was repaired most, since what is repaired is needed. The winch has three makers’ plates. The steps have been turned round once each. The bell frame has new bolts in old holes. The boundary stone was moved twice, says the minute book, and both times back. The lamp bracket on the chandler’s wall is the fifth thing: it lit the queue for the ferry, which stopped in 1938, and someone still paints it.',
+            'What nobody would build today is small: a hatch for letters in the pilot’s door, a shelf for one loaf at the bakehouse, a stone to sit on while the net dries, a drain that turns away from the church, a step cut for a child. We asked who needed each, and found in four of five that it was someone who waited. The drain is different. It was cut after the burial ground flooded in 1902, and the vestry paid.',
+        ],
+        'staff' => [68, 61, 72],
+        'points' => [
+            // By rater and rated, in the order of the group: on each of three criteria.
+            [[[3, 3, 3], [3, 3, 3], [2, 3, 2]], [[3, 3, 3], [3, 3, 3], [3, 2, 2]], [[3, 3, 3], [3, 3, 3], [3, 3, 3]]],
+            [[[4, 4, 4], [4, 3, 4], [1, 1, 1]], [[4, 3, 4], [4, 4, 4], [1, 1, 0]], [[2, 3, 3], [3, 3, 3], [3, 3, 3]]],
+            [[
+                [3, 3, 3], [4, 3, 3], [3, 3, 3], [3, 2, 2],
+            ], [[3, 3, 3], [3, 3, 3], [3, 3, 3], [2, 3, 2]], [[3, 3, 3], [3, 3, 4], [3, 3, 3], [2, 2, 3]], null],
+        ],
+        'note' => 'She was in hospital for four days and told us so beforehand.',
+        'reason' => 'In hospital from the Monday to the Thursday, told beforehand; the group agreed that she would write the last part instead.',
+    ],
     'unkind' => 'Honestly this reads as if you wrote it on the bus. Next time put some effort in before you waste my evening.',
 ];

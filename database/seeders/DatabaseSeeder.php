@@ -151,6 +151,7 @@ final class DatabaseSeeder extends Seeder
             $peers = new PeerModuleSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['commentary']);
             $peers->finished($this->day(-98));
             $rubrics = $this->rubrics();
+            $peers->walked($this->day(-84));
             (
                 new CohortSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['essay'])
             )->run($this->day(-68));

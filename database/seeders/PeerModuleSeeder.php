@@ -5,20 +5,26 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\Collect\FinishHandIn;
+use App\Actions\Collect\SetGroups;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
 use App\Actions\Peers\AddTrialScript;
 use App\Actions\Peers\AnswerPeerReview;
+use App\Actions\Peers\CloseContribution;
 use App\Actions\Peers\CloseRound;
 use App\Actions\Peers\FinishReview;
 use App\Actions\Peers\FlagReview;
 use App\Actions\Peers\OfferReviews;
+use App\Actions\Peers\OpenContribution;
 use App\Actions\Peers\OpenRound;
 use App\Actions\Peers\PlanReviews;
+use App\Actions\Peers\RateMembers;
 use App\Actions\Peers\ReturnReview;
+use App\Actions\Peers\SaveContribution;
 use App\Actions\Peers\SaveRound;
 use App\Actions\Peers\SaveTrialMark;
+use App\Actions\Peers\SetMultiplier;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Plan\OpenAssignment;
@@ -27,6 +33,7 @@ use App\Actions\Release\RunRelease;
 use App\Actions\Release\SetRelease;
 use App\Actions\ShareOut\ApplyPlan;
 use App\Actions\ShareOut\WorkOutPlan;
+use App\Enums\HandInBy;
 use App\Enums\Role;
 use App\Enums\WhyFlagged;
 use App\Enums\WhyReturned;
@@ -42,10 +49,12 @@ use App\Models\RubricVersion;
 use App\Models\TrialMark;
 use App\Models\User;
 use App\Release\ReleasePlan;
+use Brick\Math\BigDecimal;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
 use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Peers\ContributionSettings;
 use YoungHarbor\Core\Peers\RoundSettings;
 use YoungHarbor\Core\Release\Scope;
 use YoungHarbor\Core\Rubric\CriterionMarks;
@@ -141,6 +150,63 @@ final class PeerModuleSeeder
         );
     }
 
+    /** Groups that hand in one text, and say who did how much: one mark is adjusted. */
+    public function walked(Carbon $first): void
+    {
+        $walk = $this->demo['walk'];
+        $students = array_values($this->students);
+        $this->at($first, 0, 11);
+        $assignment = $this->assignment('walk', $first->copy()->addDay()->setTime(12, 0), HandInBy::GroupOneMark);
+        $groups = [];
+        foreach ($walk['groups'] as $name => $members) {
+            foreach ($members as $n) {
+                $groups[$students[$n]->id] = $name;
+            }
+        }
+        app(SetGroups::class)($assignment, $groups, 'list');
+        $this->at($first, 0, 12);
+        $contribution = app(SaveContribution::class)(
+            $assignment->refresh(), ContributionSettings::usual(), $this->noon($first, 3), $this->coordinator,
+        );
+        foreach (array_values($walk['groups']) as $n => $members) {
+            $this->at($first, 1, 9, $students[$members[0]], 7 * $n);
+            app(TakeHandIn::class)($assignment, $students[$members[0]], $walk['texts'][$n]);
+        }
+        $this->read();
+        $this->at($first, 1, 14);
+        app(OpenContribution::class)($contribution, $this->coordinator);
+        foreach (array_values($walk['groups']) as $n => $members) {
+            foreach ($members as $k => $member) {
+                $this->at($first, 2, 10, $students[$member], 9 * $n + 2 * $k);
+                $points = $walk['points'][$n][$k];
+                $points === null || app(RateMembers::class)(
+                    $contribution, array_combine(
+                        array_map(fn (int $one) => $students[$one]->public_id, $members), $points,
+                    ),
+                    $n === 1 && $k === 1 ? [$students[$members[2]]->public_id => $walk['note']] : [], $students[$member],
+                );
+            }
+        }
+        $this->at($first, 3, 13);
+        app(CloseContribution::class)($contribution, $this->coordinator);
+        $this->at($first, 3, 14);
+        app(SetMultiplier::class)(
+            $contribution, $students[5], BigDecimal::of('0.95'), $walk['reason'], $this->coordinator,
+        );
+        $this->at($first, 3, 15);
+        $aims = [];
+        foreach (array_values($walk['groups']) as $n => $members) {
+            foreach ($members as $member) {
+                $aims[$this->mail($students[$member])] = $walk['staff'][$n];
+            }
+        }
+        $this->mark($assignment, $aims, $first->copy()->subDays(2), 15);
+        $this->at($first, 5);
+        app(RunRelease::class)(
+            app(SetRelease::class)($assignment->refresh(), new ReleasePlan(Scope::all()), $this->coordinator)
+        );
+    }
+
     /** The round in the middle. */
     public function underWay(Carbon $first, Carbon $today): void
     {
@@ -213,13 +279,13 @@ final class PeerModuleSeeder
         }
     }
 
-    private function assignment(string $key, Carbon $due): Assignment
+    private function assignment(string $key, Carbon $due, HandInBy $by = HandInBy::Each): Assignment
     {
         $assignment = app(SaveAssignment::class)($this->module, null, [
             'title' => $this->demo[$key]['title'], 'brief' => $this->demo[$key]['brief'],
             'rubric_version_id' => $this->rubric->id,
             'bands' => config('harbor.bands.classes'), 'due_at' => $due, 'closes_at' => $due->copy()->addHours(6),
-            'promised_on' => $due->copy()->addDays(10)->toDateString(),
+            'promised_on' => $due->copy()->addDays(10)->toDateString(), 'handin_by' => $by,
             'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'none']),
         ], null);
         app(OpenAssignment::class)($assignment);
@@ -303,9 +369,9 @@ final class PeerModuleSeeder
     /**
      * @param  array<string, int>  $aims
      */
-    private function mark(Assignment $assignment, array $aims, Carbon $first): void
+    private function mark(Assignment $assignment, array $aims, Carbon $first, int $hour = 14): void
     {
-        $this->at($first, 5, 14);
+        $this->at($first, 5, $hour);
         app(ApplyPlan::class)(app(WorkOutPlan::class)($assignment->refresh(), array_map(
             fn (User $tutor) => ['marker' => $tutor->public_id, 'share' => '1', 'sections' => null], $this->tutors,
         ), 120, false, false, $this->coordinator), $this->coordinator);

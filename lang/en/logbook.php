@@ -166,6 +166,13 @@ return [
             'review-hidden' => 'hid a review from its author',
             'review-left' => 'left a review as it is',
             'round-closed' => 'closed a round of peer review',
+            'contribution-made' => 'planned that members of groups rate each other’s part',
+            'contribution-changed' => 'changed how members of groups rate each other’s part',
+            'contribution-opened' => 'asked members of groups to rate each other’s part',
+            'contribution-closed' => 'closed the rating of parts in groups; factors were worked out',
+            'contribution-reopened' => 'let members of groups rate each other’s part again',
+            'multiplier-set' => 'set what the mark of a member of a group is multiplied by',
+            'multiplier-worked-out' => 'went back to the factor that was worked out for a member of a group',
         ],
         'logbook' => [
             'sealed-anew' => 'sealed the logbook anew',

@@ -115,10 +115,10 @@ return [
         'no-second-mark' => '{0} Every second mark is in|{1} 1 script has no finished second mark|[2,*] :count scripts have no finished second mark',
         'sample-not-drawn' => '{0} The sample is drawn|{1} 1 script waits for the sample to be drawn|[2,*] :count scripts wait for the sample to be drawn',
         'not-settled' => '{0} Nothing is left to settle|{1} 1 script is not settled|[2,*] :count scripts are not settled',
-        'round-open' => '{0} Every round of peer review that counts is closed|{1} A round of peer review that counts is not closed|[2,*] :count rounds of peer review that count are not closed',
+        'round-open' => '{0} Everything that students rate and that counts is closed|{1} A round of peer review that counts is not closed|[2,*] :count rounds of peer review that count are not closed',
         'not-signed' => '{0} Everything is signed|{1} 1 signature is missing|[2,*] :count signatures are missing',
         'talk-open' => '{1} 1 script waits for a talk with its student: it goes out with the others unless you hold it|[2,*] :count scripts wait for a talk with their students: they go out with the others unless you hold them',
         'held' => '{0} Nothing is held|{1} 1 script is held|[2,*] :count scripts are held',
     ],
-    'round_open' => '{1} :rounds counts in the marks and is not closed. Close it under Share out, Peer review.|[2,*] :rounds count in the marks and are not closed. Close them under Share out, Peer review.',
+    'round_open' => '{1} “:rounds” counts in the marks and is not closed. Close it under Share out first.|[2,*] “:rounds” count in the marks and are not closed. Close them under Share out first.',
 ];

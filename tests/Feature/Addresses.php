@@ -15,6 +15,7 @@ use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\BoardSheet;
 use App\Models\Conflict;
+use App\Models\Contribution;
 use App\Models\ConversationEntry;
 use App\Models\Correction;
 use App\Models\DraftCheck;
@@ -46,6 +47,7 @@ use App\Release\BoardSheet as Sheet;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Storage;
 use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Peers\ContributionSettings;
 use YoungHarbor\Core\Peers\RoundSettings;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 
@@ -265,6 +267,10 @@ trait Addresses
                 ['body' => 'x', 'student_reads' => true, 'author_id' => $this->coordinator->id],
             )->public_id,
             ...$this->round($assignment),
+            'contribution' => Contribution::query()->firstOrCreate(['assignment_id' => $assignment->id], [
+                'settings' => ContributionSettings::usual(), 'due_at' => now()->addDay(), 'opened_at' => now(),
+                'made_by' => $this->coordinator->id,
+            ])->public_id,
             'notice' => Notice::query()->where('user_id', $script->student_id)->firstOrFail()->public_id,
         ];
 

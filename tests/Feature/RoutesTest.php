@@ -89,6 +89,11 @@ final class RoutesTest extends TestCase
         'rounds.let-in' => 'coordinator', 'rounds.work' => 'coordinator', 'trials.index' => 'coordinator',
         'trials.store' => 'coordinator', 'trials.destroy' => 'coordinator', 'trials.show' => 'student',
         'trials.update' => 'student', 'rounds.show' => 'coordinator student', 'rounds.offer' => 'student',
+        'contribution.index' => 'coordinator', 'contribution.save' => 'coordinator',
+        'contributions.open' => 'coordinator', 'contributions.close' => 'coordinator',
+        'contributions.reopen' => 'coordinator', 'contributions.set' => 'coordinator',
+        // For students in a group: see ContributionTest.
+        'contributions.show' => 'coordinator', 'contributions.rate' => 'nobody',
         'peer-reviews.desk' => 'student', 'peer-reviews.done' => 'student', 'peer-reviews.reopen' => 'student',
         'peer-reviews.return' => 'student', 'peer-reviews.show' => 'nobody', 'peer-reviews.answer' => 'nobody',
         'peer-reviews.flag' => 'nobody', 'peer-reviews.decide' => 'coordinator', 'peer-reviews.dealt' => 'coordinator',

@@ -106,6 +106,13 @@
                     : 'reviews are due '.LocalTime::shown($round->due_at) }}</p>
                 <p class="mt-2"><a class="button" href="{{ route('rounds.show', $round) }}">Steps and reviews</a></p></div>
             @endforeach
+            @if (($contribution ?? null) !== null && $script?->group_name !== null)
+                <div class="panel mb-4"><h2>{{ __('contribution.title') }}</h2>
+                <p class="quiet">{{ $contribution->takesRatings() ? 'rate it by '.LocalTime::shown($contribution->due_at)
+                    : 'closed' }}</p>
+                <p class="mt-2"><a class="button"
+                    href="{{ route('contributions.show', $contribution) }}">{{ __('contribution.go') }}</a></p></div>
+            @endif
             @if ($current)
                 <div class="panel mb-4">
                     <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>

@@ -35,7 +35,8 @@
                             href="{{ $lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::NotSigned
                             ? route('packs.index', $assignment)
                             : ($lock->obstacle === YoungHarbor\Core\Release\ReleaseObstacle::RoundOpen
-                            ? route('rounds.index', $assignment) : ($lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
+                            ? route($assignment->rounds->isEmpty() ? 'contribution.index' : 'rounds.index',
+                                $assignment) : ($lock->obstacle->stage() === YoungHarbor\Core\Stage::Release ? '#scripts'
                             : route($lock->obstacle->stage()->value.'.index',
                             $assignment))) }}">Go to {{ $lock->obstacle->stage() === YoungHarbor\Core\Stage::Release
                             ? 'the list' : $lock->obstacle->stage()
@@ -44,6 +45,7 @@
                 @endforeach
             </div>
             <h2 class="mb-2" id="scripts">Scripts</h2>
+            @if ($leftOut)<p class="notice mb-3">{{ __('contribution.left_out') }}</p>@endif
             @if ($scripts->isEmpty())
                 <x-empty title="No scripts yet">The assignment is not open to students.</x-empty>
             @else

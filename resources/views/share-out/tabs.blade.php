@@ -7,5 +7,8 @@
         aria-current="{{ $at === 'names' ? 'true' : 'false' }}">Names in scripts</a>
     <a href="{{ route('rounds.index', $assignment) }}"
         aria-current="{{ $at === 'peers' ? 'true' : 'false' }}">Peer review</a>
+    @if ($assignment->handin_by === App\Enums\HandInBy::GroupOneMark)<a
+        href="{{ route('contribution.index', $assignment) }}"
+        aria-current="{{ $at === 'contribution' ? 'true' : 'false' }}">Parts in groups</a>@endif
     <a href="{{ route('conflicts.index', $assignment->module) }}">Conflicts of interest</a>
 </nav>

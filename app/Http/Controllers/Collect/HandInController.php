@@ -60,6 +60,7 @@ final class HandInController extends Controller
                 : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
                     ->first(),
             'rounds' => $assignment->rounds->whereNotNull('opened_at'),
+            'contribution' => $assignment->contribution?->opened_at === null ? null : $assignment->contribution,
             'withMarkers' => $script !== null && $script->current_handin_id !== null
                 && Script::areWithMarkers(new EloquentCollection([$script])),
         ]);

@@ -106,6 +106,7 @@ final class ReleaseController extends Controller
         $script = Eligible::load($assignment, [$script->id])->firstOrFail();
         abort_if($script->leadScript()->settlement === null, 404, 'Nothing is agreed for this script yet.');
 
+        $script->assignment->leavingOutWhatIsKnownByName();
         $written = $document->of($script)['document'];
 
         return view('release.result', [

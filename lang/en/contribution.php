@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'title' => 'Each member’s part in the group',
+    'go' => 'Say who did how much',
+    'points' => [0 => 'nothing', 1 => 'little', 2 => 'some', 3 => 'a full share', 4 => 'more than that'],
+    'needs_groups' => 'Parts are rated where groups hand in one work and get one mark for it. Set that under Plan first.',
+    'no_groups' => 'There is no group of two or more yet. Make groups under Collect first.',
+    'no_group' => 'You are in no group here, so there is nobody to rate.',
+    'alone' => 'You are alone in your group now, so there is nobody to rate.',
+    'closed_no_change' => 'The rating is closed and factors are worked out. Open it again first; nothing was saved.',
+    'closed_meanwhile' => 'The rating has been closed. What you chose last was not saved.',
+    'closed_meanwhile_short' => 'The rating is closed.',
+    'criteria_fixed' => 'Someone has rated already, so what is rated stays. Everything else can still be changed. Nothing was saved.',
+    'due_is_over' => 'The time for rating must lie ahead.',
+    'over' => 'The time for rating is over. What you said before then is kept; write to your coordinator if it has to change.',
+    'incomplete' => 'Choose one of the five for each point, for: :who. Nothing was saved; what you chose still stands below.',
+    'close_before_opened' => 'Students have not been asked yet, so there is nothing to close.',
+    'close_before_due' => 'Not everyone has rated, and the time is not over. Close it then.',
+    'results_out' => 'A result is out already, or on its way. Correct that result instead: its page says how.',
+    'no_factor' => 'There is no factor for this member: the rating is not closed, or they are in no group.',
+    'saved' => 'Saved.', 'made' => 'Saved. Students are asked once you say so.',
+    'opened' => 'Members are asked now.',
+    'closed' => 'Closed. Each factor joins the working of its mark.',
+    'reopened' => 'Members can rate again. What was worked out and set by hand is dropped.',
+    'set' => 'Set.', 'unset' => 'The factor that was worked out counts again.',
+    'rated' => 'Kept. You can change it until it is due.',
+    'say_reason' => 'Give the reason in a sentence; it stands in the logbook.',
+    'say_times' => 'Write a number from 0 to 3 with three decimals at most, such as 0.9.',
+    'left_out' => 'Marks here leave out what stands beside names elsewhere (parts in groups, marks for reviewing): while names are hidden it would tell whose code is whose. It joins when results go out, and each working shows it.',
+    'doubt' => [
+        'silent' => ':a has rated nobody.',
+        'all-zero' => ':a gave everyone nothing; that counts as the same for all.',
+        'same-to-all' => ':a gave all others the same.',
+        'pair-against-one' => ':a and :b give each other at least twice what either gives :c, and nobody else does.',
+    ],
+    'doubts_say' => 'None of this says that a rating is wrong; ask the group.',
+    'field' => [
+        'criteria' => 'What is rated', 'weight' => 'How far it moves the mark', 'own' => 'Own ratings',
+        'silent_even' => 'Who rates nobody', 'floor' => 'The least part', 'cap' => 'The most',
+    ],
+    'today' => [
+        'rate' => 'Say who did how much in your group', 'go' => 'Do it',
+        'close' => 'The time for rating parts in groups is over: close it', 'look' => 'Look at it', 'due' => 'to be rated by',
+    ],
+    'only_you' => 'Only your coordinators see what you say. The other members never do, and neither do those who mark.',
+    'two' => 'Your group has two members: what becomes of your marks can tell the other what you said.',
+];
