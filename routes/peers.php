@@ -46,6 +46,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/peer-reviews/{peer}/done', [PeerDeskController::class, 'done'])->name('peer-reviews.done');
     Route::post('/peer-reviews/{peer}/reopen', [PeerDeskController::class, 'reopen'])->name('peer-reviews.reopen');
     Route::post('/peer-reviews/{peer}/return', [PeerDeskController::class, 'return'])->name('peer-reviews.return');
+    Route::put('/peer-reviews/{peer}/learnt', [PeerDeskController::class, 'learnt'])->name('peer-reviews.learnt');
     Route::get('/received/{peer}', [PeerReviewController::class, 'show'])->name('peer-reviews.show');
     Route::put('/received/{peer}/answer', [PeerReviewController::class, 'answer'])->name('peer-reviews.answer');
     Route::post('/received/{peer}/flag', [PeerReviewController::class, 'flag'])->name('peer-reviews.flag');

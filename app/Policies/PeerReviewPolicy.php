@@ -6,6 +6,7 @@ namespace App\Policies;
 
 use App\Enums\Role;
 use App\Models\PeerReview;
+use App\Models\Result;
 use App\Models\User;
 use App\Queries\Peers\ReceivedReviews;
 use App\Queries\Peers\TrialsAsked;
@@ -25,8 +26,25 @@ final class PeerReviewPolicy
             ! $review->own && ! TrialsAsked::of($review->round, $review->member)->allowReviewing() => Response::deny(
                 (string) __('peers.trials_first'),
             ),
+            ! $review->own && self::waitsForOwn($review) => Response::deny((string) __('peers.self_first')),
             default => Response::allow(),
         };
+    }
+
+    /** Whether one's own work is to be rated first, and is not. */
+    private static function waitsForOwn(PeerReview $review): bool
+    {
+        return $review->round->settings->selfFirst && $review->mark->begun_at === null && PeerReview::query()
+            ->where('round_member_id', $review->round_member_id)->where('own', true)
+            ->whereHas('mark', fn ($mark) => $mark->whereNull('done_at'))->exists();
+    }
+
+    /** Who rated their own work says what they learnt, once they have its result. */
+    public function learn(User $user, PeerReview $review): bool
+    {
+        return $review->own && $review->member->user_id === $user->id && $review->mark->isDone()
+            && Result::query()->whereHas('script', fn ($script) => $script->where('student_id', $user->id)
+                ->where('assignment_id', $review->round->assignment_id))->exists();
     }
 
     /** Whose work it is reads it once the round shows it. */

@@ -25,7 +25,8 @@ final readonly class RoundSettings implements JsonForm
 
     private const KEYS = [
         'on', 'peers', 'self', 'each', 'criteria', 'least_words', 'share', 'reviewing', 'method', 'names', 'without',
-        'seen', 'marks_seen', 'trial_pass', 'replan', 'weights',
+        'seen', 'marks_seen', 'trial_pass', 'replan', 'weights', 'self_first',
+        'staff_see',
     ];
 
     /**
@@ -39,13 +40,16 @@ final readonly class RoundSettings implements JsonForm
      * @param  bool  $without  whether those may review who handed in nothing
      * @param  bool  $marksSeen  whether authors see levels and marks, or comments alone
      * @param  int<1, 100>|null  $trialPass  how far off, in marks, one may be on trial scripts on average to begin; null: no line
+     * @param  bool  $selfFirst  whether one’s own work is rated before others’ is opened
+     * @param  StaffSee  $staffSee  what whoever marks sees beside their own mark
      * @param  list<int<1, 720>>  $replan  hours before reviews are due at which who reviews what is planned anew, longest first
      */
     private function __construct(
         public ReviewedAt $on, public bool $peers, public bool $self, public int $each, public array $criteria,
         public int $leastWords, public int $share, public int $reviewing, public Method $method,
         public NamesShown $names, public bool $without, public ReviewsSeen $seen, public bool $marksSeen,
-        public ?int $trialPass, public array $replan, public ReviewingWeights $weights,
+        public ?int $trialPass, public array $replan, public ReviewingWeights $weights, public bool $selfFirst,
+        public StaffSee $staffSee,
     ) {
     }
 
@@ -67,7 +71,7 @@ final readonly class RoundSettings implements JsonForm
             'on' => 'final', 'peers' => true, 'self' => false, 'each' => 3, 'criteria' => [], 'least_words' => 20,
             'share' => 0, 'reviewing' => 0, 'method' => 'median', 'names' => 'nobodys', 'without' => false,
             'seen' => 'due', 'marks_seen' => true, 'trial_pass' => null, 'replan' => [48, 24],
-            'weights' => ReviewingWeights::usual()->weights,
+            'weights' => ReviewingWeights::usual()->weights, 'self_first' => false, 'staff_see' => 'nothing',
         ];
         $pass = $document['trial_pass'];
         $settings = new self(
@@ -88,6 +92,8 @@ final readonly class RoundSettings implements JsonForm
             ReviewingWeights::read(
                 $in->map($document, 'weights', 'weights'), fn (string $what) => $in->fault('weights', $what),
             ),
+            $in->flag($document, 'self_first', 'self_first', false),
+            $in->key($document, 'staff_see', 'staff_see', StaffSee::Nothing),
         );
         $settings->checkTogether($in);
         $in->throwFaults();
@@ -160,6 +166,7 @@ final readonly class RoundSettings implements JsonForm
             'reviewing' => $this->reviewing, 'method' => $this->method->value, 'names' => $this->names->value,
             'without' => $this->without, 'seen' => $this->seen->value, 'marks_seen' => $this->marksSeen,
             'trial_pass' => $this->trialPass, 'replan' => $this->replan, 'weights' => $this->weights->weights,
+            'self_first' => $this->selfFirst, 'staff_see' => $this->staffSee->value,
         ];
     }
 }

@@ -85,6 +85,11 @@ return [
         'I had not seen that the year is of the licence. I will look for the maker’s own book.',
         'You are right about the card; I will say what it leaves out, in one sentence at the end.',
     ],
+    'learnt' => [
+        'I thought the handle was the weak part of the note. They all say that it is the best, and that I leave it too soon.',
+        'I gave myself Good for placing it, because I knew the year. Nobody could know from the page how I knew it.',
+        'We agree on what it says and not on how it reads. I will read the next one aloud before I hand it in.',
+    ],
     'walk' => [
         'title' => 'A walk in threes',
         'brief' => 'In threes and fours: walk from the slipway to the light, agree on five things that nobody would build today, and say of each who needed it. One text for the group.',

@@ -24,6 +24,7 @@ use App\Actions\Peers\ReturnReview;
 use App\Actions\Peers\SaveContribution;
 use App\Actions\Peers\SaveRound;
 use App\Actions\Peers\SaveTrialMark;
+use App\Actions\Peers\SayWhatWasLearnt;
 use App\Actions\Peers\SetMultiplier;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
@@ -108,7 +109,7 @@ final class PeerModuleSeeder
         $this->at($first, 1, 13);
         $round = $this->round($note, 'Peers read your note', [
             'each' => 4, 'least_words' => 12, 'method' => 'reliability', 'share' => 20, 'reviewing' => 10,
-            'seen' => 'due',
+            'seen' => 'due', 'self' => true, 'self_first' => true,
             'replan' => [24],
         ], [$first->copy()->addDay()->setTime(14, 0), $this->noon($first, 5), $this->noon($first, 6)]);
         $this->addTrial($round);
@@ -132,8 +133,8 @@ final class PeerModuleSeeder
         }
         $this->at($first, 5, 13);
         foreach (
-            PeerReview::query()->where('round_id', $round->id)->with('work.script.student')->orderBy('id')
-                ->get() as $n => $review
+            PeerReview::query()->where('round_id', $round->id)->where('own', false)->with('work.script.student')
+                ->orderBy('id')->get() as $n => $review
         ) {
             Auth::setUser($review->work->script->student);
             $n % 4 === 3
@@ -148,6 +149,12 @@ final class PeerModuleSeeder
         app(RunRelease::class)(
             app(SetRelease::class)($note->refresh(), new ReleasePlan(Scope::all()), $this->coordinator)
         );
+        foreach (array_values($this->demo['learnt']) as $n => $text) {
+            $this->at($first, 8, 18, array_values($this->students)[$n], $n);
+            app(SayWhatWasLearnt::class)(PeerReview::query()->where('round_id', $round->id)->where('own', true)
+                ->whereHas('member', fn ($member) => $member->where('user_id', array_values($this->students)[$n]->id))
+                ->sole(), $text);
+        }
     }
 
     /** Groups that hand in one text, and say who did how much: one mark is adjusted. */
@@ -220,7 +227,7 @@ final class PeerModuleSeeder
         $this->read();
         $this->at($first, 1, 12);
         $round = $this->round($letter, 'Read each other’s drafts', [
-            'on' => 'draft', 'each' => 3, 'least_words' => 12, 'self' => true, 'seen' => 'own-done',
+            'on' => 'draft', 'each' => 3, 'least_words' => 12, 'self' => true, 'seen' => 'own-done', 'staff_see' => 'own',
             'replan' => [36, 12],
         ], [$first->copy()->addDay()->setTime(13, 0), $this->noon($today, 2), $this->noon($today, 4)]);
         app(OpenRound::class)($round, $this->coordinator);

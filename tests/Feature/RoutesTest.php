@@ -94,7 +94,7 @@ final class RoutesTest extends TestCase
         'contributions.reopen' => 'coordinator', 'contributions.set' => 'coordinator',
         // For students in a group: see ContributionTest.
         'contributions.show' => 'coordinator', 'contributions.rate' => 'nobody',
-        'peer-reviews.desk' => 'student', 'peer-reviews.done' => 'student', 'peer-reviews.reopen' => 'student',
+        'peer-reviews.desk' => 'student', 'peer-reviews.done' => 'student', 'peer-reviews.reopen' => 'student', 'peer-reviews.learnt' => 'nobody',
         'peer-reviews.return' => 'student', 'peer-reviews.show' => 'nobody', 'peer-reviews.answer' => 'nobody',
         'peer-reviews.flag' => 'nobody', 'peer-reviews.decide' => 'coordinator', 'peer-reviews.dealt' => 'coordinator',
         'moderate.index' => 'coordinator tutor examiner', 'moderate.show' => 'coordinator tutor examiner',

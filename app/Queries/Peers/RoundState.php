@@ -163,6 +163,17 @@ final class RoundState
                 ->sort(fn (BigDecimal $a, BigDecimal $b) => $a->compareTo($b))->values());
     }
 
+    /**
+     * What students wrote of the difference between their own rating and the result.
+     *
+     * @return list<array{string, string}> the code of the work, and what they wrote
+     */
+    public function learnt(): array
+    {
+        return array_values($this->reviews->filter(fn (PeerReview $one) => $one->own && $one->answer !== '')
+            ->map(fn (PeerReview $one) => [$one->work->code, $one->answer])->sort()->all());
+    }
+
     /** How alike peers mark the same work. */
     public function agreement(): AmongReviewers
     {

@@ -63,6 +63,13 @@ final readonly class StudentRound
 
     public function mayReview(): bool
     {
-        return $this->trials?->allowReviewing() ?? false;
+        return ($this->trials?->allowReviewing() ?? false) && ! $this->waitsForOwn();
+    }
+
+    /** Whether one's own work is to be rated before others' is opened. */
+    public function waitsForOwn(): bool
+    {
+        return $this->round->settings->selfFirst && $this->ownRating !== null
+            && $this->ownRating->state() !== PeerReviewState::Done;
     }
 }

@@ -113,6 +113,7 @@
                             </x-mark-criterion>
                             <div data-clash="mark"></div>
                             @include('mark.beside-criterion')
+                            @include('mark.beside-ratings')
                             <label class="sr-only" for="c-{{ $id }}">Comment on {{ $criterion->title() }}</label>
                             <textarea class="input mt-1 min-h-9! field-sizing-content" id="c-{{ $id }}" name="comment"
                                 rows="1" dir="auto" placeholder="comment on {{ Str::lower(

@@ -1,6 +1,6 @@
 @php
     use App\Wording\LocalTime;
-    use YoungHarbor\Core\Peers\{Method, NamesShown, ReviewedAt, ReviewingWeights, ReviewsSeen};
+    use YoungHarbor\Core\Peers\{Method, NamesShown, ReviewedAt, ReviewingWeights, ReviewsSeen, StaffSee};
     $given = $round?->given_at !== null;
     $fixed = $given ? 'Reviews are given out, so this stays.' : null;
     $words = fn (string $group, array $cases): array => collect($cases)
@@ -34,6 +34,8 @@
                 @if ($given)<input type="hidden" name="without" value="{{ $settings->without ? 1 : 0 }}">@else
                 <label class="block mb-3"><input type="hidden" name="without" value="0"><input type="checkbox" name="without"
                     value="1" @checked(old('without', $settings->without))> Students may review who handed in nothing themselves</label>@endif
+                <label class="block mb-3"><input type="hidden" name="self_first" value="0"><input type="checkbox" name="self_first"
+                    value="1" @checked(old('self_first', $settings->selfFirst))> Where students rate their own work: before they open others’</label>
                 <x-choice name="names" label="Whose names are seen" :value="$settings->names->value" :locked="$fixed"
                     :options="$words('names', NamesShown::cases())" /></section>
             <section class="panel mb-4"><h2 class="mb-2">What a review holds</h2>
@@ -47,6 +49,9 @@
                     @error('criteria')<p class="error">{{ $message }}</p>@enderror</fieldset>
                 <x-field name="least_words" label="Words a comment on each criterion should have" inputmode="numeric"
                     :value="$settings->leastWords" hint="0: as many as they like. Who writes fewer is asked once for more, and may still send it." />
+                <x-choice name="staff_see" label="Whoever marks sees beside their own mark" :value="$settings->staffSee->value"
+                    :options="$words('staff_see', StaffSee::cases())"
+                    hint="Who sees a mark is drawn towards it. Where staff marks are to stand on their own: nothing." />
                 <x-choice name="seen" label="Authors see reviews" :value="$settings->seen->value"
                     :options="$words('seen', ReviewsSeen::cases())" />
                 <label class="block mb-1"><input type="hidden" name="marks_seen" value="0"><input type="checkbox"

@@ -87,7 +87,8 @@
                             && ! $round->isClosed())<span class="signal">was due {{ LocalTime::shown(
                             $due) }}; it still helps its author</span>@endif</li>
                 @endforeach</ul>
-                @unless ($own->mayReview())<p class="mt-2">{{ __('peers.trials_first') }}</p>@endunless @endif
+                @unless ($own->mayReview())<p class="mt-2">{{ __($own->waitsForOwn() && $own->trials?->allowReviewing()
+                    ? 'peers.self_first' : 'peers.trials_first') }}</p>@endunless @endif
             </section>
             <section class="mb-6" id="received"><h2 class="mb-2">What was said of your work</h2>
                 @if (! $own->receivedSeen)<p class="quiet">

@@ -164,6 +164,12 @@
                 @endforeach</tbody></table></div>
             @if ($state->works->count() > $most)<p class="quiet mb-5">The first {{ $most }}
             of {{ $state->works->count() }} by code.</p>@endif
+            @php($learnt = $state->learnt())
+            @if ($learnt !== [])
+                <h2 class="mb-2">{{ __('peers.learnt_title') }}</h2>
+                <ul class="sheet px-4 py-2 mb-5">@foreach ($learnt as [$code, $text])<li class="py-1"><span
+                    class="code">{{ $code }}</span> <span class="whitespace-pre-line" dir="auto">{{ $text }}</span></li>@endforeach</ul>
+            @endif
             @include('peers.among', ['among' => $state->agreement()])
             @include('peers.beside-staff')
         @endif

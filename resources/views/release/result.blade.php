@@ -89,6 +89,7 @@
             @include('release.result-feedback')
             @if ($own)<section class="panel no-print"
                 id="whole">@include('release.own-thread', ['about' => 'whole'])</section>@endif
+            @if ($own && ($besideOwn ?? null) !== null)@include('release.own-ratings', ['beside' => $besideOwn])@endif
             @if ($own)@include('release.reflection')@endif
             @include('release.read-record')
         </div>

@@ -8,6 +8,7 @@ use App\Actions\Mark\AddToBankSet;
 use App\Actions\Mark\MakeBankSet;
 use App\Actions\Peers\CloseRound;
 use App\Actions\Peers\FinishReview;
+use App\Actions\Release\ReleaseResults;
 use App\Exceptions\Refused;
 use App\Models\Mark;
 use App\Models\MarkComment;
@@ -20,6 +21,8 @@ use App\Models\User;
 use App\Peers\ReviewConcerns;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Peers\RoundSettings;
 
 /**
  * Writing a review, reading one, answering it, and finding something wrong with it.
@@ -332,6 +335,56 @@ final class PeerReviewTest extends TestCase
         // In no list of reviews, and in nothing that is combined.
         $this->actingAs($this->coordinator)->get(route('rounds.work', [$this->round, $own->work->code]))
             ->assertDontSee($own->mark->shownTotal());
+    }
+
+    public function test_own_work_comes_first_staff_see_it_when_the_round_says_so_and_it_stands_beside_the_result(): void
+    {
+        $this->round(3, ['self' => true, 'self_first' => true, 'staff_see' => 'own']);
+        $this->give();
+        $student = $this->students[0];
+        $own = PeerReview::query()->where('own', true)
+            ->where('round_member_id', $this->memberOf($student)->id)->sole();
+        $other = $this->review();
+        $this->actingAs($student)->get(route('rounds.show', $this->round))->assertSee('Rate your own work first')
+            ->assertDontSee(route('peer-reviews.desk', $other));
+        $this->get(route('peer-reviews.desk', $other))->assertForbidden();
+        $this->write($own, 'l3', 'l2', "I am {$student->name}, and it is well read.");
+        $this->post(route('peer-reviews.done', $own), ['as_it_is' => '1'])->assertRedirect();
+        $this->get(route('peer-reviews.desk', $other))->assertOk();
+        $this->finishReview($other);
+
+        // At the desk of staff: what the author gave, with the name hidden; what peers gave stays out of sight.
+        $this->shareOut($this->essay);
+        $mark = $this->markOf($this->script($this->essay), Seat::First);
+        $desk = (string) $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertOk()
+            ->assertSee('Its author:')->assertSee('it is well read')->assertDontSee('Peer 1')->getContent();
+        self::assertStringNotContainsString($student->name, $desk);
+        $third = PeerReview::query()->where('own', false)->whereHas('work', fn ($work) => $work
+            ->where('script_id', $this->script($this->essay)->id))->firstOrFail();
+        $this->finishReview(PeerReview::query()->where('own', true)->where('round_member_id', $third->round_member_id)->sole());
+        $this->finishReview($third, 'l1', 'l1');
+        $this->actingAs($mark->marker)->get(route('mark.desk', $mark))->assertDontSee('Peer 1');
+        $this->round->update(['settings' => RoundSettings::fromArray(['staff_see' => 'all'] + $this->round->settings->toArray())]);
+        $this->get(route('mark.desk', $mark))->assertSee('Peer 1:');
+        $this->round->update(['settings' => RoundSettings::fromArray(['staff_see' => 'nothing'] + $this->round->settings->toArray())]);
+        $this->get(route('mark.desk', $mark))->assertDontSee('Its author:')->assertDontSee('it is well read');
+
+        // Nobody's is overwritten, and it stands beside the result for its author alone.
+        $this->finish($mark, 'l1', 'l2');
+        self::assertSame('l3', $own->mark->refresh()->choices->on('c1')->level);
+        $this->actingAs($student)->put(route('peer-reviews.learnt', $own), ['learnt' => 'Early.'])->assertForbidden();
+        Carbon::setTestNow(now()->addDays(10));
+        app(CloseRound::class)($this->round->refresh(), $this->coordinator);
+        app(ReleaseResults::class)($this->essay->refresh(), [$this->script($this->essay)->code], $this->coordinator);
+        $result = route('results.show', $this->script($this->essay)->refresh()->result);
+        $this->actingAs($student)->get($result)->assertSee('How you saw it, and how others did')
+            ->assertSee('What do you learn from the difference?')->assertDontSee('after you had seen the result');
+        $this->put(route('peer-reviews.learnt', $own), ['learnt' => 'I read too fast.'])->assertSessionHasNoErrors();
+        $this->get($result)->assertSee('I read too fast.');
+        $own->mark->refresh()->update(['done_at' => now()->addDay()]);
+        $this->get($result)->assertSee('You rated it after you had seen the result.');
+        $this->actingAs($this->coordinator)->get(route('rounds.staff', $this->round))->assertSee('I read too fast.');
+        $this->actingAs($this->students[1])->put(route('peer-reviews.learnt', $own), ['learnt' => 'x'])->assertForbidden();
     }
 
     public function test_neither_learns_who_the_other_is(): void

@@ -14,6 +14,7 @@ use App\Actions\Mark\SetAside;
 use App\Actions\Mark\TakeUpFirst;
 use App\Actions\Mark\TakeUpTogether;
 use App\Desk\Beside;
+use App\Desk\BesideRatings;
 use App\Desk\DeskKeys;
 use App\Desk\DeskQueue;
 use App\Desk\DeskState;
@@ -85,7 +86,7 @@ final class DeskController extends Controller
             'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)
                 ->where('text', '!=', '')->get(),
             'beside' => $beside = Beside::of($mark), 'besideNotes' => $this->notesBeside($beside, $state),
-            'waiting' => Beside::isWaiting($mark),
+            'waiting' => Beside::isWaiting($mark), 'ratings' => BesideRatings::of($mark),
             'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
             'sets' => $this->sets($sets),
             'config' => $this->config(

@@ -7,9 +7,11 @@ namespace App\Http\Controllers\Peers;
 use App\Actions\Peers\FinishReview;
 use App\Actions\Peers\ReopenReview;
 use App\Actions\Peers\ReturnReview;
+use App\Actions\Peers\SayWhatWasLearnt;
 use App\Desk\PeerDesk;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Peers\FinishReviewRequest;
+use App\Http\Requests\Peers\LearntRequest;
 use App\Http\Requests\Peers\ReturnReviewRequest;
 use App\Models\PeerReview;
 use Illuminate\Contracts\View\View;
@@ -37,6 +39,13 @@ final class PeerDeskController extends Controller
 
         return redirect()->route('rounds.show', $peer->round)->with('said', __($peer->own
             ? 'peers.own_is_done' : 'peers.review_is_done', ['code' => $peer->work->code]));
+    }
+
+    public function learnt(LearntRequest $request, PeerReview $peer, SayWhatWasLearnt $say): RedirectResponse
+    {
+        $say($peer, $request->string('learnt')->trim()->toString());
+
+        return back()->with('said', __('peers.beside_result.said'));
     }
 
     public function reopen(PeerReview $peer, ReopenReview $reopen): RedirectResponse

@@ -15,6 +15,7 @@ use App\Models\Handin;
 use App\Models\Reflection;
 use App\Models\Result;
 use App\Models\Review;
+use App\Queries\Peers\RatingsBesideResult;
 use App\Queries\Release\AroundResult;
 use App\Queries\Release\Replies;
 use App\Queries\Release\SharedMarks;
@@ -64,6 +65,7 @@ final class ResultController extends Controller
                     ? DB::table('feedback_ratings')->where('script_id', $result->script_id)->pluck('useful', 'about')
                         ->map(fn (mixed $useful) => (bool) $useful)
                     : collect(),
+                'besideOwn' => $own ? RatingsBesideResult::of($result) : null,
                 'lie' => $own ? SharedMarks::of($result->script->assignment) : null,
                 'seen' => $around->seen,
                 'review' => $words && $around->hasReview

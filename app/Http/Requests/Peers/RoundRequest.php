@@ -22,6 +22,7 @@ use YoungHarbor\Core\Peers\ReviewedAt;
 use YoungHarbor\Core\Peers\ReviewingWeights;
 use YoungHarbor\Core\Peers\ReviewsSeen;
 use YoungHarbor\Core\Peers\RoundSettings;
+use YoungHarbor\Core\Peers\StaffSee;
 
 /**
  * The form of a round.
@@ -67,7 +68,8 @@ final class RoundRequest extends GuardedRequest
             'method' => ['required', Rule::enum(Method::class)],
             'names' => ['required', Rule::enum(NamesShown::class)],
             'seen' => ['required', Rule::enum(ReviewsSeen::class)],
-            'marks_seen' => ['nullable', 'in:0,1'], 'without' => ['nullable', 'in:0,1'],
+            'marks_seen' => ['nullable', 'in:0,1'], 'self_first' => ['nullable', 'in:0,1'],
+            'staff_see' => ['nullable', Rule::enum(StaffSee::class)], 'without' => ['nullable', 'in:0,1'],
             'trial_pass' => ['nullable', 'integer', 'min:1', 'max:100'],
             'replan' => ['nullable', 'string', 'max:60', 'regex:/^\s*\d{0,3}(\s*,\s*\d{1,3})*\s*$/'],
             'weights' => ['required', 'array'], 'weights.*' => ['nullable', 'integer', 'min:0', 'max:100'],
@@ -97,7 +99,8 @@ final class RoundRequest extends GuardedRequest
                 'least_words' => (int) $in['least_words'], 'share' => (int) $in['share'],
                 'reviewing' => (int) $in['reviewing'], 'method' => $in['method'], 'names' => $in['names'],
                 'without' => $this->boolean('without'), 'seen' => $in['seen'],
-                'marks_seen' => $this->boolean('marks_seen'),
+                'marks_seen' => $this->boolean('marks_seen'), 'self_first' => $this->boolean('self_first'),
+                'staff_see' => $in['staff_see'] ?? StaffSee::Nothing->value,
                 'trial_pass' => isset($in['trial_pass']) ? (int) $in['trial_pass'] : null,
                 'replan' => array_map(
                     intval(...),
