@@ -6,6 +6,7 @@ use App\Actions\Collect\ReadWhatWasLost;
 use App\Actions\Moderate\DealWithOverdue;
 use App\Actions\Peers\RemindOfContributions;
 use App\Actions\Peers\RunRounds;
+use App\Actions\Reflect\RemindOfSheets;
 use App\Actions\Release\SendDueReleases;
 use App\Jobs\SendNoticesJob;
 use Illuminate\Support\Facades\Schedule;
@@ -18,6 +19,8 @@ Schedule::call(fn () => app(SendDueReleases::class)())->name('releases whose tim
 Schedule::call(fn () => app(RunRounds::class)())->name('rounds of peer review')->everyMinute()
     ->withoutOverlapping();
 Schedule::call(fn () => app(RemindOfContributions::class)())->name('parts in groups that are not rated yet')
+    ->everyFiveMinutes()->withoutOverlapping();
+Schedule::call(fn () => app(RemindOfSheets::class)())->name('reflections that are not written yet')
     ->everyFiveMinutes()->withoutOverlapping();
 Schedule::job(new SendNoticesJob)->everyMinute();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();

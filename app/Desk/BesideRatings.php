@@ -17,7 +17,8 @@ use YoungHarbor\Core\Rubric\CommentCriterion;
 use YoungHarbor\Core\Rubric\MarkForm;
 
 /**
- * What its author, and peers, gave the work that someone marks, where a round says that staff see it: by criterion, with
+ * What its author, and peers, gave the work that someone marks, where a round says that staff see it: by criterion,
+ * with
  * the names of its authors hidden in what was written.
  */
 final class BesideRatings

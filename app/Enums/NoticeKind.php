@@ -21,6 +21,7 @@ enum NoticeKind: string
     case PeerReviewGiven = 'peer-review-given';
     case PeerReviewsIn = 'peer-reviews-in';
     case RoundNeedsYou = 'round-needs-you';
+    case SheetAsked = 'sheet-asked';
 
     /** Whether its mail always comes by itself and at once, whatever its reader chose. */
     public function comesAtOnce(): bool
@@ -29,7 +30,7 @@ enum NoticeKind: string
             self::Result, self::ResultReplaced, self::ResultsConfirmed, self::ReleaseRefused, self::ReviewAnswered,
             self::CaseDecided => true,
             self::Reply, self::ReviewAsked, self::MemberNote, self::PeerReviewGiven, self::PeerReviewsIn,
-            self::RoundNeedsYou => false,
+            self::RoundNeedsYou, self::SheetAsked => false,
         };
     }
 }

@@ -149,6 +149,9 @@ enum LogEvent: string
     case ContributionReopened = 'peers.contribution-reopened';
     case MultiplierSet = 'peers.multiplier-set';
     case MultiplierWorkedOut = 'peers.multiplier-worked-out';
+    case SheetMade = 'reflect.sheet-made';
+    case SheetChanged = 'reflect.sheet-changed';
+    case SheetOpened = 'reflect.sheet-opened';
     // The logbook itself
     case SealedAnew = 'logbook.sealed-anew';
     case Taken = 'logbook.taken';

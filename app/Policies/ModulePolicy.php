@@ -31,6 +31,12 @@ final class ModulePolicy
         return $user->is_admin || $user->coordinates($module->id);
     }
 
+    /** Everyone of the module but the external examiner: each sees what is theirs to write or to read. */
+    public function viewSheets(User $user, Module $module): bool
+    {
+        return in_array($user->roleIn($module->id), [Role::Coordinator, Role::Tutor, Role::Student], true);
+    }
+
     public function viewGradeBook(User $user, Module $module): bool
     {
         return $user->coordinates($module->id);

@@ -21,6 +21,7 @@ use App\Models\Script;
 use App\Models\User;
 use App\Queries\Peers\ContributionsToday;
 use App\Queries\Peers\RoundsToday;
+use App\Queries\Reflect\SheetsToday;
 use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Fairway\Counts;
@@ -37,7 +38,7 @@ final class Today
 {
     public function __construct(
         private readonly AssignmentCounts $counts, private readonly RoundsToday $rounds,
-        private readonly ContributionsToday $contributions,
+        private readonly ContributionsToday $contributions, private readonly SheetsToday $sheets,
     ) {
     }
 
@@ -51,7 +52,7 @@ final class Today
             ...$this->asCoordinator($person),
             ...$this->asExaminer($person),
             ...$this->asMarker($person), ...$this->asStudent($person), ...$this->rounds->of($person),
-            ...$this->contributions->of($person),
+            ...$this->contributions->of($person), ...$this->sheets->of($person),
         ];
         usort(
             $items,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Assignment;
+use App\Models\ReflectionSheet;
 use Illuminate\Support\Carbon;
 
 /**
@@ -13,7 +14,7 @@ use Illuminate\Support\Carbon;
 final readonly class TodayItem
 {
     public function __construct(
-        public Assignment $assignment,
+        public Assignment|ReflectionSheet $about,
         public string $what,
         public string $link,
         public string $step,
@@ -21,5 +22,11 @@ final readonly class TodayItem
         public ?Carbon $by = null,
         public string $byWhat = 'due',
     ) {
+    }
+
+    /** The page of what it is about. */
+    public function page(): string
+    {
+        return $this->about instanceof ReflectionSheet ? $this->link : route('assignments.show', $this->about);
     }
 }

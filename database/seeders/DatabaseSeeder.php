@@ -27,6 +27,9 @@ use App\Actions\Plan\AddStarterSet;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
+use App\Actions\Reflect\OpenSheet;
+use App\Actions\Reflect\SaveSheet;
+use App\Actions\Reflect\WriteSheet;
 use App\Actions\Release\AskForReview;
 use App\Actions\Release\CorrectResult;
 use App\Actions\Release\RateFeedback;
@@ -97,6 +100,7 @@ use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Release\Scope;
 use YoungHarbor\Core\Release\Settings as Release;
+use YoungHarbor\Core\Release\SheetSettings;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\Draft;
 use YoungHarbor\Core\Rubric\LevelCriterion;
@@ -170,6 +174,7 @@ final class DatabaseSeeder extends Seeder
             $this->plannedRelease($essay);
             $this->planned($rubrics['walk']);
             $this->early($next);
+            $this->sheet();
             // Mails of that time are not sent now.
             Notice::query()->update(['mail' => MailState::Sent, 'sent_at' => DB::raw('created_at')]);
         } finally {
@@ -581,6 +586,23 @@ final class DatabaseSeeder extends Seeder
         }
 
         return $assignment;
+    }
+
+    /** A reflection without a hand-in, at the end of a week. */
+    private function sheet(): void
+    {
+        $sheets = require database_path('demo/sheets.php');
+        $this->at(-1, 20, $this->coordinator, 30);
+        $sheet = app(SaveSheet::class)(
+            $this->module, null, $sheets['title'],
+            SheetSettings::fromArray(['prompts' => $sheets['prompts'], 'words' => 12, 'team_reads' => true]),
+            $this->day(3, 18), $this->coordinator,
+        );
+        app(OpenSheet::class)($sheet, $this->coordinator);
+        foreach ($sheets['answers'] as $who => $texts) {
+            $this->at(-1, 21, $this->students[$who], 4 * array_search($who, array_keys($sheets['answers']), true));
+            app(WriteSheet::class)($sheet, $texts, $this->students[$who]);
+        }
     }
 
     /** Three who are early. */

@@ -174,6 +174,11 @@ return [
             'multiplier-set' => 'set what the mark of a member of a group is multiplied by',
             'multiplier-worked-out' => 'went back to the factor that was worked out for a member of a group',
         ],
+        'reflect' => [
+            'sheet-made' => 'planned a reflection',
+            'sheet-changed' => 'changed a reflection',
+            'sheet-opened' => 'asked students for a reflection',
+        ],
         'logbook' => [
             'sealed-anew' => 'sealed the logbook anew',
             'taken' => 'took lines of the logbook away',

@@ -36,9 +36,8 @@
                                 <svg width="14" height="16" viewBox="0 0 14 16" aria-label="needs you" role="img">
                                     <path class="flag" d="M2 15 V1 L13 5 L2 9" /></svg>@endif</td>
                                 <td><a class="font-bold"
-                                    href="{{ route('assignments.show',
-                                    $item->assignment) }}">{{ $item->assignment->title }}</a><br><span
-                                    class="quiet small">{{ $item->assignment->module->fullTitle() }}</span></td>
+                                    href="{{ $item->page() }}">{{ $item->about->title }}</a><br><span
+                                    class="quiet small">{{ $item->about->module->fullTitle() }}</span></td>
                                 <td>{{ $item->what }}</td>
                                 <td class="quiet small whitespace-nowrap">@if ($item->by){{ $item->byWhat }}
                                 {{ $item->byWhat === 'promised' ? App\Wording\LocalTime::day($item->by)

@@ -30,6 +30,7 @@ use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\PeerReview;
+use App\Models\ReflectionSheet;
 use App\Models\Release;
 use App\Models\Reply;
 use App\Models\ReplyThread;
@@ -49,6 +50,7 @@ use Illuminate\Support\Facades\Storage;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Peers\ContributionSettings;
 use YoungHarbor\Core\Peers\RoundSettings;
+use YoungHarbor\Core\Release\SheetSettings;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 
 /**
@@ -267,6 +269,10 @@ trait Addresses
                 ['body' => 'x', 'student_reads' => true, 'author_id' => $this->coordinator->id],
             )->public_id,
             ...$this->round($assignment),
+            'sheet' => ReflectionSheet::query()->firstOrCreate(['module_id' => $this->module->id], [
+                'title' => 'A week', 'settings' => SheetSettings::usual(), 'due_at' => now()->addDay(), 'opened_at' => now(),
+                'made_by' => $this->coordinator->id,
+            ])->public_id,
             'contribution' => Contribution::query()->firstOrCreate(['assignment_id' => $assignment->id], [
                 'settings' => ContributionSettings::usual(), 'due_at' => now()->addDay(), 'opened_at' => now(),
                 'made_by' => $this->coordinator->id,

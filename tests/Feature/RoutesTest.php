@@ -89,6 +89,8 @@ final class RoutesTest extends TestCase
         'rounds.let-in' => 'coordinator', 'rounds.work' => 'coordinator', 'trials.index' => 'coordinator',
         'trials.store' => 'coordinator', 'trials.destroy' => 'coordinator', 'trials.show' => 'student',
         'trials.update' => 'student', 'rounds.show' => 'coordinator student', 'rounds.offer' => 'student',
+        'sheets.index' => 'coordinator tutor student', 'sheets.store' => 'coordinator', 'sheets.update' => 'coordinator',
+        'sheets.open' => 'coordinator', 'sheets.show' => 'coordinator student', 'sheets.write' => 'student',
         'contribution.index' => 'coordinator', 'contribution.save' => 'coordinator',
         'contributions.open' => 'coordinator', 'contributions.close' => 'coordinator',
         'contributions.reopen' => 'coordinator', 'contributions.set' => 'coordinator',
@@ -178,7 +180,8 @@ final class RoutesTest extends TestCase
                                 'modules.show', 'assignments.show', 'hand-in.show', 'hand-in.store', 'templates.show',
                                 'drafts.store', 'uploads.store', 'typed.update', 'typed.begin',
                                 'trials.show', 'trials.update', 'rounds.show', 'rounds.offer', 'bank.index',
-                                'bank.make', 'bank.comments.store',
+                                'bank.make', 'bank.comments.store', 'sheets.index', 'sheets.show',
+                                'sheets.write',
                             ],
                             true,
                         )

@@ -115,7 +115,7 @@ final class TodayTest extends TestCase
         $this->assignment(['title' => 'Later', 'due_at' => now()->addDays(9), 'closes_at' => null]);
         $this->assignment(['title' => 'Sooner', 'due_at' => now()->addDays(2), 'closes_at' => null]);
         $titles = array_map(
-            fn (TodayItem $item) => $item->assignment->title,
+            fn (TodayItem $item) => $item->about->title,
             app(Today::class)->of($this->students[0]->load('memberships')),
         );
         self::assertSame(['Sooner', 'Later'], $titles);

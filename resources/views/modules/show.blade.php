@@ -7,6 +7,7 @@
                 @can('viewGradeBook', $module)<a href="{{ route('grade-book.show', $module) }}">Grade book</a>@endcan
                 @can('viewBoardSheet', $module)<a href="{{ route('board.show', $module) }}">Board sheet</a>@endcan
                 @can('compareAssignments', $module)<a href="{{ route('alike.module', $module) }}">{{ __('alike.title') }}</a>@endcan
+                @can('viewSheets', $module)<a href="{{ route('sheets.index', $module) }}">Reflections</a>@endcan
                 @can('viewLogbook', $module)<a href="{{ route('logbook', $module) }}">Logbook</a>@endcan
             </span>
         </div>

@@ -8,7 +8,8 @@
         <th class="num">{{ $words('staff') }}</th><th class="num">of</th></tr></thead>
         <tbody>@foreach ($beside->rows as $row)<tr><td>{{ $row['title'] }}</td><td class="num"><b>{{ $row['own'] }}</b></td>
             @if ($row['peers'] !== [])<td class="num">{{ implode('  ', $row['peers']) }}</td>@endif
-            <td class="num">{{ $row['staff'] }}</td><td class="num quiet">{{ $row['max'] }}</td></tr>@endforeach</tbody></table></div>
+            <td class="num">{{ $row['staff'] }}</td><td class="num quiet">{{ $row['max'] }}</td></tr>@endforeach</tbody>
+        </table></div>
     <form class="mt-3" method="post" action="{{ route('peer-reviews.learnt', $beside->own) }}">@csrf @method('put')
         <x-field name="learnt" :label="$words('learnt')" rows="3" maxlength="5000" :value="$beside->own->answer"
             :hint="$words('who')" dir="auto" />

@@ -142,7 +142,9 @@ final class ContributionTest extends TestCase
         $settled = $this->script($this->walk)->leadScript()->settlement?->toCore()->mark;
         $final = fn (int $n) => $this->script($this->walk, $n)->finalMark(1);
         self::assertSame(
-            (string) $settled?->multipliedBy(2)->dividedBy(3)->toScale(1, \Brick\Math\RoundingMode::HALF_UP), (string) $final(2)->mark,
+            (string) $settled?->multipliedBy(2)->dividedBy(3)->toScale(
+                1, \Brick\Math\RoundingMode::HALF_UP,
+            ), (string) $final(2)->mark,
         );
         self::assertContains('× 0.666…: factor 0.333…, of which 50 % counts', array_column($final(2)->working->toArray(), 'how'));
     }

@@ -337,7 +337,7 @@ final class PeerReviewTest extends TestCase
             ->assertDontSee($own->mark->shownTotal());
     }
 
-    public function test_own_work_comes_first_staff_see_it_when_the_round_says_so_and_it_stands_beside_the_result(): void
+    public function test_own_work_comes_first_is_seen_by_staff_where_asked_and_stands_beside_the_result(): void
     {
         $this->round(3, ['self' => true, 'self_first' => true, 'staff_see' => 'own']);
         $this->give();
