@@ -61,5 +61,12 @@ return [
         'seconds' => 15,
     ],
 
+    // An outside writing assistant for first remarks on drafts (docs/operations.md); without it there is no such
+    // choice.
+    'assistant' => [
+        'address' => env('HARBOR_ASSISTANT', ''),
+        'seconds' => 15,
+    ],
+
     'bands' => require __DIR__.'/harbor.bands.php',
 ];

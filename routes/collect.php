@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Collect\AttemptController;
 use App\Http\Controllers\Collect\CollectController;
 use App\Http\Controllers\Collect\DraftController;
+use App\Http\Controllers\Collect\FirstFeedbackController;
 use App\Http\Controllers\Collect\GroupsController;
 use App\Http\Controllers\Collect\HandInController;
 use App\Http\Controllers\Collect\MessageController;
@@ -28,6 +29,11 @@ Route::middleware('auth')->group(function (): void {
         ->name('hand-in.store');
     Route::post('/assignments/{assignment}/drafts', [DraftController::class, 'store'])->middleware('throttle:hand-in')
         ->name('drafts.store');
+    Route::post('/drafts/{draft}/first-feedback', [FirstFeedbackController::class, 'store'])->middleware('throttle:hand-in')
+        ->name('first-feedback.store');
+    Route::put('/first-feedback/{feedback}', [FirstFeedbackController::class, 'update'])->name('first-feedback.update');
+    Route::get('/assignments/{assignment}/first-feedback', [FirstFeedbackController::class, 'index'])
+        ->name('first-feedback.index');
     Route::get('/drafts/{draft}', [DraftController::class, 'show'])->name('drafts.show');
     Route::post('/assignments/{assignment}/uploads', [UploadController::class, 'store'])
         ->middleware(['throttle:upload', InBackground::class])->name('uploads.store');

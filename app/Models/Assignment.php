@@ -65,6 +65,7 @@ use YoungHarbor\Core\Text\Words;
  * @property int $max_megabytes
  * @property int $max_files
  * @property int $self_checks drafts a student may have checked
+ * @property int $first_feedback how often a student may ask the outside writing assistant; 0: not at all
  * @property HandInBy $handin_by
  * @property list<array{id: string, kind: string, label: string, required: bool}>|null $declaration
  * @property Carbon|null $shared_out_at when the first scripts went to markers

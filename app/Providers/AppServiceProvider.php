@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Documents\Receipts;
+use App\FirstFeedback\Assistant;
+use App\FirstFeedback\HttpAssistant;
 use App\Logbook\FileHeadStore;
 use App\Logbook\HeadStore;
 use App\Logbook\Logbook;
@@ -38,6 +40,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->bind(SourceIndex::class, DatabaseIndex::class);
         $this->app->bind(WebSearch::class, HttpWebSearch::class);
         $this->app->bind(Detector::class, HttpDetector::class);
+        $this->app->bind(Assistant::class, HttpAssistant::class);
         $this->app->singleton(Logbook::class);
     }
 

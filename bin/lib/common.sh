@@ -203,6 +203,16 @@ detector_start() { # detector_start LOG_FOLDER: the simulated outside detector
     php -r 'file_get_contents($argv[1]);' "http://127.0.0.1:$port/behave?as=well"
 }
 
+assistant_start() { # assistant_start LOG_FOLDER: the simulated outside writing assistant
+    local port
+    port=$(free_port 2770) || fail "no free port for the simulated writing assistant"
+    mkdir -p "$1"
+    in_background "$1/assistant.log" env PHP_CLI_SERVER_WORKERS=2 php -S "127.0.0.1:$port" services/assistant/index.php
+    wait_for_port "$port" 20 "the simulated writing assistant"
+    export HARBOR_ASSISTANT="http://127.0.0.1:$port/remarks"
+    php -r 'file_get_contents($argv[1]);' "http://127.0.0.1:$port/behave?as=well"
+}
+
 # The web server in front: it takes every request at once, says when it arrived, and holds it until PHP is free.
 front_start() { # front_start PORT INNER_PORT LOG_FOLDER
     local folder="$3/front" as_root=

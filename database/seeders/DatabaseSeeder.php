@@ -14,6 +14,9 @@ use App\Actions\Collect\SaveClosureDays;
 use App\Actions\Collect\TakeHandIn;
 use App\Actions\Collect\WaiveLateness;
 use App\Actions\Collect\WriteToStudents;
+use App\Actions\FirstFeedback\AskAssistant;
+use App\Actions\FirstFeedback\SayWhatWasUsed;
+use App\Actions\FirstFeedback\TakeRemarks;
 use App\Actions\Mark\AddToBankSet;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
@@ -63,9 +66,11 @@ use App\Enums\HandInBy;
 use App\Enums\MailState;
 use App\Enums\ReviewGround;
 use App\Enums\Role;
+use App\FirstFeedback\Assistant;
 use App\Jobs\ReadDraftJob;
 use App\Models\Assignment;
 use App\Models\BankComment;
+use App\Models\DraftCheck;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\Membership;
@@ -93,6 +98,9 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Symfony\Component\Process\Process;
 use YoungHarbor\Core\Collect\Declaration;
+use YoungHarbor\Core\FirstFeedback\Answer;
+use YoungHarbor\Core\FirstFeedback\Remark;
+use YoungHarbor\Core\FirstFeedback\StandIn;
 use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Scheme;
@@ -544,6 +552,7 @@ final class DatabaseSeeder extends Seeder
             $draft = app(CheckDraft::class)($next, $this->students[$who], [$this->file($essay, 'docx')]);
             app()->call([new ReadDraftJob($draft->id, $this->students[$who]->id), 'handle']);
             app(CompareDraft::class)($draft->refresh());
+            $this->firstFeedback($draft->refresh(), $who === 'mateus.araujo');
         }
         $script('bo.li')->update(['template_taken_at' => $this->day(-1, 12)]);
         TypedText::query()->create(
@@ -560,6 +569,28 @@ final class DatabaseSeeder extends Seeder
         );
     }
 
+    /** What the stand-in remarks on a draft; some say what they used of it. */
+    private function firstFeedback(DraftCheck $draft, bool $share): void
+    {
+        config(['harbor.assistant.address' => config('harbor.assistant.address') ?: 'http://127.0.0.1/remarks']);
+        app()->bind(Assistant::class, fn () => new class implements Assistant
+        {
+            public function remarksOn(string $text, string $brief, ?int $limit, array $criteria): Answer
+            {
+                return Answer::read([
+                    'assistant' => 'Simulated writing assistant', 'simulated' => true,
+                    'remarks' => array_map(
+                        fn (Remark $one) => $one->toArray(), StandIn::of($text, $brief, $limit, $criteria),
+                    ),
+                    'cannot_see' => 'It counts words and places. It does not understand what you argue, cannot tell whether it is true, and has not read your sources.',
+                ], $text, array_column($criteria, 'id'));
+            }
+        });
+        $asked = app(AskAssistant::class)($draft);
+        app(TakeRemarks::class)($asked);
+        app(SayWhatWasUsed::class)($asked->refresh(), $share ? [0, 1] : [0], $share);
+    }
+
     /** Open: students are writing. */
     private function open(RubricVersion $rubric): Assignment
     {
@@ -568,7 +599,7 @@ final class DatabaseSeeder extends Seeder
             'brief' => "A storm, a silted channel, a closed cannery: choose a loss that a coastal community suffered and argue who paid for it. 500 to 900 words.\n\nLet at least one of your sources be an account book, a list or a map, and read it as closely as you would a letter.",
             'due_at' => $this->day(12, 12), 'closes_at' => $this->day(15, 12),
             'promised_on' => $this->day(33)->toDateString(), 'declaration' => self::DECLARED,
-            'screening' => Screening::fromArray(['web' => true, 'students' => true]),
+            'screening' => Screening::fromArray(['web' => true, 'students' => true]), 'first_feedback' => 2,
             'late_rule' => [
                 'take' => 'points', 'amount' => '5', 'per' => 'day', 'grace_minutes' => 10, 'floor' => '40',
                 'cut_off' => 5, 'weekends' => false, 'closures' => false,

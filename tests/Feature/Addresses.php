@@ -19,6 +19,7 @@ use App\Models\Contribution;
 use App\Models\ConversationEntry;
 use App\Models\Correction;
 use App\Models\DraftCheck;
+use App\Models\FirstFeedback;
 use App\Models\GradeScale;
 use App\Models\IndividualCase;
 use App\Models\MarkAttachment;
@@ -269,6 +270,16 @@ trait Addresses
                 ['body' => 'x', 'student_reads' => true, 'author_id' => $this->coordinator->id],
             )->public_id,
             ...$this->round($assignment),
+            'feedback' => FirstFeedback::query()->firstOrCreate([
+                'draft_check_id' => DraftCheck::query()->where('script_id', $script->id)->value('id')
+                    ?? DraftCheck::query()->create([
+                        'script_id' => $script->id, 'student_id' => $script->student_id, 'words' => 1, 'text' => 'Words.',
+                        'notes' => [],
+                    ])->id,
+            ], [
+                'script_id' => $script->id, 'student_id' => $script->student_id, 'state' => 'answered', 'remarks' => [],
+                'cannot_see' => 'x',
+            ])->public_id,
             'sheet' => ReflectionSheet::query()->firstOrCreate(['module_id' => $this->module->id], [
                 'title' => 'A week', 'settings' => SheetSettings::usual(), 'due_at' => now()->addDay(), 'opened_at' => now(),
                 'made_by' => $this->coordinator->id,

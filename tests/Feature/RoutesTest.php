@@ -89,6 +89,7 @@ final class RoutesTest extends TestCase
         'rounds.let-in' => 'coordinator', 'rounds.work' => 'coordinator', 'trials.index' => 'coordinator',
         'trials.store' => 'coordinator', 'trials.destroy' => 'coordinator', 'trials.show' => 'student',
         'trials.update' => 'student', 'rounds.show' => 'coordinator student', 'rounds.offer' => 'student',
+        'first-feedback.store' => 'student', 'first-feedback.update' => 'student', 'first-feedback.index' => 'coordinator',
         'sheets.index' => 'coordinator tutor student', 'sheets.store' => 'coordinator', 'sheets.update' => 'coordinator',
         'sheets.open' => 'coordinator', 'sheets.show' => 'coordinator student', 'sheets.write' => 'student',
         'contribution.index' => 'coordinator', 'contribution.save' => 'coordinator',

@@ -147,6 +147,7 @@ final class AssignmentRequest extends FormRequest
             'max_megabytes' => ['nullable', 'integer', 'min:1', 'max:'.(int) config('harbor.upload.max_megabytes')],
             'max_files' => ['nullable', 'integer', 'min:1', 'max:10'],
             'self_checks' => ['nullable', 'integer', 'min:0', 'max:10'],
+            'first_feedback' => ['nullable', 'integer', 'min:0', 'max:5'],
             'handin_by' => ['nullable', Rule::enum(HandInBy::class)],
             'lock_version' => ['nullable', 'integer'],
         ];
@@ -165,6 +166,7 @@ final class AssignmentRequest extends FormRequest
             'writing_alarm.*' => 'The alarm is a share from 0.005 to 0.2, such as 0.05 for one honest text in twenty.',
             'writing_least_words.*' => 'Texts of 200 to 5,000 words can be asked for.',
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
+            'first_feedback.*' => 'A student can ask 0 to 5 times.',
             'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
             'max_files.*' => 'A hand-in can have 1 to 10 files.',
             'max_megabytes.*' => 'A file can have 1 to '.(int) config('harbor.upload.max_megabytes').' MB.',
@@ -179,6 +181,9 @@ final class AssignmentRequest extends FormRequest
         return [function (Validator $validator): void {
             if ($validator->errors()->isNotEmpty()) {
                 return;
+            }
+            if ($this->integer('first_feedback') > 0 && $this->filled('self_checks') && $this->integer('self_checks') === 0) {
+                $validator->errors()->add('first_feedback', (string) __('first-feedback.needs_checks'));
             }
             $opens = LocalTime::parse($this->input('opens_at'));
             $due = LocalTime::parse($this->input('due_at'));
@@ -244,6 +249,7 @@ final class AssignmentRequest extends FormRequest
             'max_megabytes' => $this->integer('max_megabytes') ?: (int) config('harbor.upload.max_megabytes'),
             'max_files' => $this->integer('max_files') ?: 1,
             'self_checks' => $this->filled('self_checks') ? $this->integer('self_checks') : 2,
+            'first_feedback' => $this->filled('first_feedback') ? $this->integer('first_feedback') : 0,
             'handin_by' => HandInBy::tryFrom((string) $this->input('handin_by')) ?? HandInBy::Each,
             'handin_kinds' => $this->kinds(),
             'declaration' => $this->declaration(),

@@ -27,6 +27,7 @@
                 <p class="mt-3"><a class="button"
                     href="{{ route('hand-in.show', $assignment) }}">Back to handing in</a></p></div></div>
     @else
+        @include('collect.first-feedback')
         @include('screen.for-student',
             ['link' => fn (array $query) => route('drafts.show', [$draft, ...$query]), 'draft' => true,
             'draftCheck' => $draft])

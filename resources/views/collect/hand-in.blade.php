@@ -160,7 +160,7 @@
                 <section class="panel mt-4">
                     <h2 class="mb-1">Check a draft first</h2>
                     <p class="hint mb-2">See what is read of it, whether it names you, and which of its words stand in what others have handed in. It is not handed in, and nobody else sees it.
-                    </p>
+                    @if ($assignment->first_feedback > 0 && config('harbor.assistant.address') !== ''){{ __('first-feedback.offered') }}@endif</p>
                     @foreach ($drafts as $draft)<p class="small">
                         <a href="{{ route('drafts.show', $draft) }}">Draft of {{ LocalTime::shown(
                         $draft->created_at) }}</a>

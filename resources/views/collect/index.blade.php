@@ -42,6 +42,11 @@
         @endif
         @if ($counts['in'] > 0)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}"
             hx-trigger="load"></div>@endif
+        @if ($first !== null)<p class="quiet small mb-3">{{ trans_choice('first-feedback.counts', $first->asked) }}
+            @if ($first->asked > 0){{ __('first-feedback.counts_more', ['students' => trans_choice('first-feedback.students',
+                $first->students), 'used' => $first->used, 'remarks' => $first->remarks]) }}@endif
+            @if ($first->shared > 0)<a href="{{ route('first-feedback.index',
+                $assignment) }}">{{ trans_choice('first-feedback.shared', $first->shared) }}</a>@endif</p>@endif
         <nav class="chips mb-3" aria-label="Who is shown">
             @foreach ($filters as $key => [$name])
                 <a href="{{ route('collect.index', [$assignment, ...$cohort->asked(['show' => $key])]) }}"

@@ -107,7 +107,7 @@
                         :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ LocalTime::zone() }}.</p>
-                <details class="fold" {{ $fold('handin_by', 'self_checks', 'kinds', 'max_megabytes', 'max_files',
+                <details class="fold" {{ $fold('handin_by', 'self_checks', 'first_feedback', 'kinds', 'max_megabytes', 'max_files',
                     'kinds.0') }}>
                     <summary><b>What is handed in</b>
                     <span class="quiet small">{{ $inWords['handin'] }}</span></summary>
@@ -142,6 +142,9 @@
                         <x-field name="self_checks" label="Drafts checked" inputmode="numeric"
                             :value="$a?->self_checks ?? 2"
                             hint="How many a student may have compared before handing in." />
+                        @if (config('harbor.assistant.address') !== '')<x-field name="first_feedback"
+                            label="First feedback on drafts, times" inputmode="numeric" :value="$a?->first_feedback ?? 0"
+                            hint="How often a student may ask the outside writing assistant for remarks on a draft. 0: it is off. The draft leaves this system without its author’s name; students are told." />@endif
                         <x-field name="max_megabytes" label="Largest file, MB" inputmode="numeric"
                             :value="$a?->max_megabytes ?? config('harbor.upload.max_megabytes')"
                             :hint="$came ? 'Larger, not smaller.' : null" />

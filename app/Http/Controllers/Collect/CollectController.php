@@ -13,6 +13,7 @@ use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Script;
 use App\Queries\Collect\Cohort;
+use App\Queries\Collect\FirstFeedbackCounts;
 use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Builder;
@@ -40,6 +41,7 @@ final class CollectController extends Controller
             'rows' => $cohort->page($counts, $request->integer('page', 1)),
             ...$this->unread($assignment),
             'unreadable' => $this->unreadable($assignment),
+            'first' => $assignment->first_feedback > 0 ? FirstFeedbackCounts::of($assignment) : null,
         ]);
     }
 

@@ -7,10 +7,12 @@ namespace App\Http\Controllers\Collect;
 use App\Actions\Collect\CheckDraft;
 use App\Enums\ReportState;
 use App\Extraction\Refusal;
+use App\FirstFeedback\WhyNotAsked;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Collect\DraftRequest;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
+use App\Models\FirstFeedback;
 use App\Queries\Screen\OverlapReading;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -43,6 +45,8 @@ final class DraftController extends Controller
 
         return view($request->header('HX-Request') === null ? 'collect.draft' : 'collect.draft-found', [
             'draft' => $draft, 'assignment' => $draft->script->assignment,
+            'first' => FirstFeedback::query()->where('draft_check_id', $draft->id)->first(),
+            'whyNoFirst' => WhyNotAsked::of($draft), 'firstLeft' => FirstFeedback::left($draft->script),
             'left' => DraftCheck::left($draft->script->assignment, $this->person($request)),
             'reading' => $draft->state === ReportState::Ready ? $reading->ofDraft($draft, $request->query()) : null,
             'asked' => array_filter(
