@@ -161,9 +161,9 @@ final class DatabaseSeeder extends Seeder
                 $this->coordinator, $this->examiner, (require database_path('demo/rubrics.php'))['essay'],
             ))->run($this->day(-150));
             $peers = new PeerModuleSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['commentary']);
-            $peers->finished($this->day(-98));
+            $peers->finished($this->day(-106));
+            $peers->walked($this->day(-97));
             $rubrics = $this->rubrics();
-            $peers->walked($this->day(-84));
             (
                 new CohortSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['essay'])
             )->run($this->day(-68));

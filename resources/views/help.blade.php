@@ -23,11 +23,15 @@
                 </li>
                 <li><b>Peer review,</b> if you want it: Share out, Peer review, Plan a round. Students review each other’s work or rate their own, on drafts or on what they handed in. It runs by itself; what needs you is on Today.
                 </li>
+                <li><b>Groups.</b> Where a group hands in one work for one mark, Share out, Parts in groups asks its members who did how much; factors join each mark, and you can set one by hand with a reason.
+                </li>
                 <li><b>Moderate.</b> Marks within the tolerance settle by your rule, never by themselves across the pass line. The others are settled by their two markers.
                 </li>
                 <li><b>Release.</b> The page lists what is in the way, each with the link that clears it. Results go out at once or at a time you set, all or a section, provisional or final, all in the same moment; students are told by e-mail. A result that is out never changes: a corrected one takes its place. Until names are revealed, reviews and corrections go by the script code, and a result opened by name shows the mark and its working without the work. What is decided for one student alone (exempt, deferred, a few marks) is decided on that student’s page. Names are revealed to markers as the last step.
                 </li>
                 <li><b>Grade book.</b> Say how the module mark is made: weights, the best of several, what must be passed, resits. The grade book is filtered and sorted by any column; from a student’s row you reach the working and what is still needed. The board sheet lists candidates by number, without names; confirming it makes provisional results final. “What the cohort should hear” drafts a message from what was praised and what has to be fixed.
+                </li>
+                <li><b>Reflections.</b> On the page of the module: a few questions at the end of a week, without a hand-in; you read them as a list, with the words many have in common.
                 </li>
                 <li><b>Next year.</b> “Copy for another year” on the page of the module takes rubrics, assignments, bank and settings along, and lists what needs a decision.
                 </li>
@@ -76,6 +80,8 @@
                 <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.
                 </li>
                 <li>In a round of peer review the page of the assignment leads to your steps: try it, review, read what was said of yours, answer. Nobody sees your name there unless the page says so. “I cannot review this” gives one back; pointing out a review tells your coordinators, and not its writer.
+                </li>
+                <li>Where it is offered, a draft that is checked can get first remarks from an outside writing assistant: never a mark, and nobody else sees them unless you share them. Reflections that you are asked for are on Today; who reads them stands above the first question.
                 </li>
                 <li>When results are out you get an e-mail. The result shows the level you reached on each criterion beside the others, how to reach the next one, and the comments at their words. “Working” shows how the mark came about.
                 </li>

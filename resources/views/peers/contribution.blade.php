@@ -48,6 +48,7 @@
                             action="{{ route('contributions.set', $contribution) }}">@csrf @method('put')
                             <input type="hidden" name="member" value="{{ $member['script']->student->public_id }}">
                             <label>Mark times<input class="input w-28" name="times" inputmode="decimal"
+                                aria-label="Mark times, for {{ $name }}"
                                 value="{{ $member['step']->instead }}"><span class="hint">empty: what was worked out</span></label>
                             <label class="grow">The reason<input class="input" name="reason" maxlength="2000"
                                 aria-label="The reason, for {{ $name }}"></label>
@@ -55,8 +56,6 @@
                 @endforeach @endif
             </section>
         @endforeach
-        @error('times')<p class="notice refusal mb-4" role="alert">{{ $message }}</p>@enderror
-        @error('reason')<p class="notice refusal mb-4" role="alert">{{ $message }}</p>@enderror
         @if ($page->notes !== [])<h2 class="mb-2">What they wrote to you</h2>
             <ul class="sheet px-4 py-2 mb-5">@foreach ($page->notes as [$who, $note])<li class="py-1"><b>{{ $who }}:</b>
                 <span dir="auto" class="whitespace-pre-line">{{ $note }}</span></li>@endforeach</ul>@endif

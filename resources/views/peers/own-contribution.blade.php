@@ -18,7 +18,6 @@
             @if ($settings->weight > 0)It moves the marks of the group: {{ $settings->weight }} % of it counts.@else
             It moves no mark.@endif
             @if ($own->members->count() === 2 && $settings->weight > 0){{ __('contribution.two') }}@endif</p>
-        @error('points')<p class="notice refusal mb-4" role="alert">{{ $message }}</p>@enderror
         <form method="post" action="{{ route('contributions.rate', $contribution) }}">@csrf @method('put')
             @foreach ($own->members as $member)
                 @php
