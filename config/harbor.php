@@ -65,7 +65,7 @@ return [
     // choice.
     'assistant' => [
         'address' => env('HARBOR_ASSISTANT', ''),
-        'seconds' => 15,
+        'seconds' => (int) env('HARBOR_ASSISTANT_SECONDS', 15),
     ],
 
     'bands' => require __DIR__.'/harbor.bands.php',

@@ -35,7 +35,7 @@ final class StandIn
     private const ENGLISH = 'the of and to in a is that it was for on are as with his they at be this from have or by one had not but what all were when we there can an your which their said if do will each about how up out them then she many some so these would other into has more her two him see could no make than been its who now my made over did down only way may after before where much through back years any';
 
     /** Common longer words that say nothing of a subject, from memory. */
-    private const LITTLE = 'about above after again against answer argue argument based because before being below between brief carefully choose clear clearly closely could describe discuss during essay every example explain first following given hand itself least length level little making marks number other others paper place point question quote reader section sentence should source sources state student students their there these thing things those three through under using whether which while whole within without words would write writing written';
+    private const LITTLE = 'about above after again against answer argue argument based because before being below between brief carefully choose clear clearly closely could describe discuss during essay every example excellent explain first following given hand itself largely least length level little making marks mostly number other others paper place point question quote rather reader section sentence serves several should somewhat source sources state student students their there these thing things those three through under using whether which while whole within without words would write writing written';
 
     /**
      * @param  list<array{id: string, title: string, levels: list<string>}>  $criteria  with what their levels say, lowest first
@@ -189,7 +189,7 @@ final class StandIn
     private static function sources(string $text, int $words): array
     {
         return $words < self::SOURCES_FROM
-            || preg_match('/^\s*(?:\d+\.?\s*)?(?:list of )?(?:references?|bibliography|sources?|works cited|literature|reading)\s*:?\s*$/imu', $text) === 1
+            || preg_match('/^\s*(?:\d+\.?\s*)?(?:list of )?(?:references?|bibliography|sources?|works cited|literature|reading)\s*(?:$|[:.])/imu', $text) === 1
             ? [] : [new Remark(null, null, 'There is no list of sources with a heading such as “Sources”. Is one asked for?', Sureness::Middle)];
     }
 

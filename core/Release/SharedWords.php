@@ -27,14 +27,17 @@ final class SharedWords
      */
     public static function of(array $texts, array $prompts, int $most): array
     {
-        $out = array_flip(explode(' ', self::LITTLE));
+        $little = array_flip(explode(' ', self::LITTLE));
+        $asked = [];
         foreach ($prompts as $prompt) {
-            $out += array_fill_keys(self::words($prompt), 0);
+            $asked += array_fill_keys(array_map(self::stem(...), self::words($prompt)), true);
         }
         $people = [];
         foreach ($texts as $text) {
             foreach (array_unique(self::words($text)) as $word) {
-                if (mb_strlen($word) >= self::SHORTEST && ! isset($out[$word])) {
+                if (mb_strlen($word) >= self::SHORTEST && ! isset($little[$word]) && ! isset(
+                    $asked[self::stem($word)]
+                )) {
                     $people[$word] = ($people[$word] ?? 0) + 1;
                 }
             }
@@ -43,6 +46,12 @@ final class SharedWords
         uksort($people, fn (string|int $a, string|int $b) => [$people[$b], (string) $a] <=> [$people[$a], (string) $b]);
 
         return array_slice($people, 0, $most);
+    }
+
+    /** Its first letters, so that “expected” meets “expect”. */
+    private static function stem(string $word): string
+    {
+        return mb_substr($word, 0, 5);
     }
 
     /**

@@ -109,7 +109,7 @@ final class PeerModuleSeeder
         $this->at($first, 1, 13);
         $round = $this->round($note, 'Peers read your note', [
             'each' => 4, 'least_words' => 12, 'method' => 'reliability', 'share' => 20, 'reviewing' => 10,
-            'seen' => 'due', 'self' => true, 'self_first' => true,
+            'seen' => 'due', 'self' => true, 'self_first' => true, 'staff_see' => 'own',
             'replan' => [24],
         ], [$first->copy()->addDay()->setTime(14, 0), $this->noon($first, 5), $this->noon($first, 6)]);
         $this->addTrial($round);

@@ -12,7 +12,8 @@ declare(strict_types=1);
  *                    {"assistant":"…","simulated":true,"remarks":[{"criterion":null,"quote":"…","text":"…","sure":"high"}],
  *                     "cannot_see":"…"}
  *                    422 {"error":"language"} for a text in another language than English
- *     GET /behave?as=MODE   well, slow, down, nonsense, page or mark, from now on, to see what a client makes of it
+ *     GET /behave?as=MODE   well, slow (&seconds=30), down, nonsense, page or mark, from now on, to see what a client
+ *                           makes of it
  */
 
 use YoungHarbor\Core\FirstFeedback\Remark;
@@ -27,12 +28,13 @@ $behaves = is_file($mode) ? trim((string) file_get_contents($mode)) : 'well';
 if ($path === '/behave') {
     $as = (string) ($_GET['as'] ?? 'well');
     file_put_contents($mode, in_array($as, ['well', 'slow', 'down', 'nonsense', 'page', 'mark'], true) ? $as : 'well');
+    file_put_contents("{$mode}-seconds", (string) max(1, min(60, (int) ($_GET['seconds'] ?? 30))));
     echo "It behaves {$as} from now on.\n";
 
     return;
 }
 if ($behaves === 'slow') {
-    sleep(30);
+    sleep((int) @file_get_contents("{$mode}-seconds") ?: 30);
 } elseif ($behaves === 'down') {
     http_response_code(503);
     echo 'Down for maintenance.';

@@ -141,18 +141,20 @@ test('first feedback on a draft: each fault of the assistant is said and does no
     const box = student.locator('#first-feedback');
     await until(student, box.getByRole('button', { name: 'Ask for first feedback' }));
     await expect(box).toContainText('Nobody else sees them unless you share them');
-    for (const [as, says] of [['down', 'answered with an error (503)'], ['page', 'cannot be read'], ['nonsense', 'cannot be read'], ['mark', 'holds a mark or a level']]) {
+    for (const [as, says] of [['down', 'answered with an error (503)'], ['page', 'cannot be read'], ['nonsense', 'cannot be read'], ['mark', 'holds a mark or a level'], ['slow&seconds=5', 'did not answer in time']]) {
         await behaves(as);
         await box.getByRole('button', { name: /Ask for first feedback|Try again/ }).click();
         await until(student, box.getByText(says));
         await expect(box).toContainText('You can ask 2 more times');
     }
     await behaves('well');
+    await student.waitForTimeout(6000); // until it is done with what it was slow at
     await box.getByRole('button', { name: 'Try again' }).click();
     await until(student, box.getByText('Read it aloud: could it be two?'));
     await expect(box).toContainText('sentences begin with these words');
     await expect(box).toContainText('no page, year or note near them');
     await expect(box).toContainText('What it cannot see, in its own words');
+    await box.getByText('Your draft, with the places marked').click();
     await expect(box.locator('mark').first()).toBeVisible();
     await box.getByLabel('I used this').first().check();
     await box.getByLabel('My coordinators may read these remarks').check();

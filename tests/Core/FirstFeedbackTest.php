@@ -52,7 +52,7 @@ final class FirstFeedbackTest extends TestCase
             ],
             'a short quotation is none' => ['year or note near them', 'He says “nobody was turned away that winter here” and goes.', 'He calls it “the harbour toll” and goes.'],
             'no list of sources' => [
-                'no list of sources', str_repeat('A boat came in. ', 50), str_repeat('A boat came in. ', 50)."\n\nSources\nThe toll ledger.",
+                'no list of sources', str_repeat('A boat came in. ', 50), str_repeat('A boat came in. ', 50)."\n\nSources. The toll ledger.",
             ],
         ];
     }

@@ -60,7 +60,7 @@ final class TakeRemarks
             'id' => $criterion->id(), 'title' => $criterion->title(),
             'levels' => $criterion instanceof LevelCriterion
                 ? array_values(array_map(
-                    fn (Level $level) => "{$level->title}. {$level->descriptor}",
+                    fn (Level $level) => $level->descriptor,
                     array_filter($criterion->levels, fn (Level $level) => $level->used),
                 )) : [],
         ];

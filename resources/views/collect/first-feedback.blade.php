@@ -10,7 +10,7 @@
 <section class="panel mx-6 my-5 max-w-[56rem]" id="first-feedback" @if ($first?->state === AskedState::Asked)
     hx-get="{{ route('drafts.show', $draft) }}" hx-trigger="every 2s" hx-target="#draft" hx-swap="outerHTML" aria-live="polite" @endif>
     <h2 class="mb-1">{{ $words('title') }} @if ($first?->assistant !== null)<span class="quiet font-normal">{{ $first->assistant }}@if (
-        $first->simulated), {{ $words('simulated') }}@endif</span>@endif</h2>
+        $first->simulated && ! Str::contains($first->assistant, 'simulated', true)), {{ $words('simulated') }}@endif</span>@endif</h2>
     @if ($first?->state === AskedState::Asked)
         <p>{{ $words('asked') }}</p><noscript><p class="quiet small">Load this page again in a moment.</p></noscript>
     @elseif ($first?->state === AskedState::Answered)
@@ -22,7 +22,7 @@
                 <h3 class="mt-3 mb-1">{{ $titles->get($criterion) ?? $words('whole') }}</h3>
                 <ul>@foreach ($remarks as $n => $one)<li class="py-2 border-t border-rule">
                     @if ($one['quote'] !== null)<p class="quiet font-text small" dir="auto"><a
-                        href="#place-{{ $n }}">“{{ Str::limit(Str::squish($one['quote']), 260) }}”</a></p>@endif
+                        href="#place-{{ $n }}">“{{ Str::limit(trim(Str::squish($one['quote']), '“”"«»'), 260) }}”</a></p>@endif
                     <p dir="auto">{{ $one['text'] }} <span class="quiet small">{{ $words('sure.'.$one['sure']) }}</span></p>
                     <label class="small"><input type="checkbox" name="used[]" value="{{ $n }}"
                         @checked(in_array($n, $first->used ?? [], true))> {{ $words('used') }}</label></li>@endforeach</ul>
@@ -30,7 +30,7 @@
             <div class="flex flex-wrap gap-3 items-center mt-3"><label><input type="checkbox" name="share" value="1"
                 @checked($first->shared_at !== null)> {{ $words('share') }}</label>
                 <button class="button ml-auto">Save</button></div></form>@endif
-        <details class="mt-3" id="places" open><summary>{{ $words('places') }}</summary>
+        <details class="mt-3" id="places"><summary>{{ $words('places') }}</summary>
             <div class="text mt-2 whitespace-pre-line" dir="auto">{!! implode('', array_map(fn (array $one) => $one[1] === [] ? e($one[0])
                 : implode('', array_map(fn (int $n) => '<a id="place-'.$n.'"></a>', $one[2])).'<mark class="remarked">'.e($one[0]).'</mark>',
                 $pieces)) !!}</div></details>

@@ -188,7 +188,7 @@
                 <button class="link small" type="button" data-opens="keys" data-do="keys"><kbd>?</kbd> keys</button>
                 <span class="ml-auto"></span>
                 @if ($locked)
-                    @if ($stays !== null)<span class="quiet small">{{ $stays }}</span>@else<form method="post"
+                    @if ($stays !== null)<span class="quiet small stays">{{ $stays }}</span>@else<form method="post"
                         action="{{ route('mark.reopen', $mark) }}">
                         @csrf<button class="button">Open it again</button></form>@endif
                     @if ($queue['next'])<a class="button primary" data-do="done"

@@ -105,7 +105,7 @@
                 <button class="link small" type="button" data-opens="keys" data-do="keys"><kbd>?</kbd> keys</button>
                 <span class="ml-auto"></span>
                 @if ($mark->isDone())
-                    @if ($stays !== null)<span class="quiet small">{{ $stays }}</span>@else<form method="post"
+                    @if ($stays !== null)<span class="quiet small stays">{{ $stays }}</span>@else<form method="post"
                         action="{{ route('peer-reviews.reopen', $review) }}">
                             @csrf<button class="button">Open it again</button></form>@endif
                     <a class="button primary" href="{{ route('rounds.show', $round) }}">Back to the round</a>
