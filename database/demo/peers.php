@@ -58,6 +58,23 @@ return [
         ],
     ],
     // What reviewers write on each criterion, from low to high.
+    'own_comments' => [
+        'c1' => [
+            'I name what it is made of and get no further. I looked at it for too short a time to say what follows from it.',
+            'I begin with one detail, then I let it go. I was not sure that one was enough for a whole note.',
+            'I stay with one detail and ask what it leaves out. I would do that part the same way again.',
+        ],
+        'c2' => [
+            'I do not know when it was made, and I do not say so. I should have written what I looked for.',
+            'Maker and date are there because the card has them. For whom it was made I guessed from the room it hangs in.',
+            'I looked for the maker in two places and say what I found in each. For whom it was made is the weak point.',
+        ],
+        'c3' => [
+            'I wrote it in one go and read it once. Some sentences are only there to get to the next one.',
+            'It is clear, I think, but two sentences begin alike, and I saw it only after I had handed it in.',
+            'I read it aloud and cut what I stumbled over. The last sentence took as long as all the others.',
+        ],
+    ],
     'comments' => [
         'c1' => [
             'You say what it is made of, but not yet what that tells us. Take one mark on it and ask how it came there, and stay with that for three sentences.',

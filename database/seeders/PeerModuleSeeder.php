@@ -357,16 +357,17 @@ final class PeerModuleSeeder
 
     private function write(PeerReview $review, float $aim, int $seconds, int $n, bool $unkind = false): void
     {
-        app(ChangeMark::class)($review->mark, function (Mark $stored) use ($aim, $seconds, $n, $unkind): void {
+        $own = $review->own;
+        app(ChangeMark::class)($review->mark, function (Mark $stored) use ($aim, $seconds, $n, $unkind, $own): void {
             $choices = $this->choices($stored, $aim);
             foreach ($stored->rubric()->criteria as $k => $criterion) {
-                $of = $this->demo['comments'][$criterion->id()];
+                $of = $this->demo[$own ? 'own_comments' : 'comments'][$criterion->id()];
                 $choices = $choices->with($criterion->id(), $choices->on($criterion->id())->withComment(
                     $of[$aim < 52 ? 0 : ($aim < 66 ? 1 : 2)],
                 ));
             }
             $stored->choices = $choices;
-            $stored->general_comment = $unkind ? $this->demo['unkind'] : $this->demo['next'][$n % 3];
+            $stored->general_comment = $own ? '' : ($unkind ? $this->demo['unkind'] : $this->demo['next'][$n % 3]);
             $stored->seconds = $seconds;
         });
         app(FinishReview::class)($review->refresh(), false) === []

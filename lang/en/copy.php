@@ -5,7 +5,7 @@ declare(strict_types=1);
 return [
     'title' => 'Copy for another year',
     'why' => 'a new module with the same rubrics, assignments and settings',
-    'what' => 'What is copied: rubrics (their newest version), assignments and rounds of peer review with dates moved, the team’s comment bank, grade bands, baselines, how the module mark is made.',
+    'what' => 'What is copied: rubrics (their newest version), assignments with dates moved and what students rate in them, reflections, the team’s comment bank, grade bands, baselines, how the module mark is made.',
     'what_not' => 'What is not: people, work, marks, results, conversations, closure days, the archive. No assignment is open to students until you open it.',
     'weeks' => 'Dates move by, weeks',
     'weeks_hint' => '52 keeps the day of the week. Times of the day stay, over changes of the clock too.',

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Plan;
 
+use App\Actions\Peers\SaveContribution;
 use App\Actions\Peers\SaveRound;
+use App\Actions\Reflect\SaveSheet;
+use App\Enums\HandInBy;
 use App\Enums\Role;
 use App\Enums\RubricState;
 use App\Logbook\Entry;
@@ -16,6 +19,7 @@ use App\Models\BankSet;
 use App\Models\GradeScale;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\ReflectionSheet;
 use App\Models\Rubric;
 use App\Models\RubricVersion;
 use App\Models\User;
@@ -36,7 +40,8 @@ final class CopyModule
     public function __construct(
         private readonly Logbook $logbook, private readonly CopyAssignment $copyAssignment,
         private readonly AddRubric $addRubric, private readonly MakeRubricReady $makeReady,
-        private readonly SaveRound $saveRound,
+        private readonly SaveRound $saveRound, private readonly SaveContribution $saveContribution,
+        private readonly SaveSheet $saveSheet,
     ) {
     }
 
@@ -72,7 +77,13 @@ final class CopyModule
                     'writing_baseline_id' => $baselines[(int) $assignment->writing_baseline_id] ?? null,
                 ]);
                 $this->rounds($assignment, $copy->refresh(), $weeks, $by);
+                $this->contribution($assignment, $copy, $weeks, $by);
                 $new[$assignment->public_id] = $copy->public_id;
+            }
+            foreach (ReflectionSheet::query()->where('module_id', $from->id)->orderBy('due_at')->get() as $sheet) {
+                ($this->saveSheet)(
+                    $to, null, $sheet->title, $sheet->settings, self::moved($sheet->due_at, $weeks), $by
+                );
             }
             $to->update(['mark_plan' => $this->plan($from->mark_plan, $new)]);
 
@@ -97,6 +108,13 @@ final class CopyModule
                 }
             }
         }
+    }
+
+    private function contribution(Assignment $from, Assignment $to, int $weeks, User $by): void
+    {
+        $planned = $from->handin_by === HandInBy::GroupOneMark ? $from->contribution : null;
+        $planned === null
+            || ($this->saveContribution)($to, $planned->settings, self::moved($planned->due_at, $weeks), $by);
     }
 
     private static function moved(Carbon $at, int $weeks): Carbon

@@ -5,20 +5,26 @@ declare(strict_types=1);
 namespace Tests\Feature\Plan;
 
 use App\Actions\Peers\AddTrialScript;
+use App\Actions\Peers\SaveContribution;
 use App\Actions\Peers\SaveRound;
+use App\Actions\Reflect\SaveSheet;
+use App\Enums\HandInBy;
 use App\Models\Assignment;
 use App\Models\BankComment;
 use App\Models\BankSet;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\ReflectionSheet;
 use App\Models\Round;
 use App\Models\Script;
 use App\Models\WritingBaseline;
 use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Tests\TestCase;
+use YoungHarbor\Core\Peers\ContributionSettings;
 use YoungHarbor\Core\Peers\RoundSettings;
 use YoungHarbor\Core\Release\ModulePlan;
+use YoungHarbor\Core\Release\SheetSettings;
 use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\CriterionMarks;
 
@@ -67,7 +73,18 @@ final class CopyModuleTest extends TestCase
         $choices = CriterionMarks::usual()->with('c1', CriterionMark::fromArray(['level' => 'l2'], 'c'))
             ->with('c2', CriterionMark::fromArray(['level' => 'l2'], 'c'));
         app(AddTrialScript::class)($round, 'A wall', 'The wall is old.', $choices, $this->coordinator);
+        $second->update(['handin_by' => HandInBy::GroupOneMark]);
+        app(SaveContribution::class)(
+            $second->refresh(), ContributionSettings::fromArray(['weight' => 30]), Carbon::parse('2026-10-27 12:00:00'), $this->coordinator,
+        );
+        app(SaveSheet::class)(
+            $this->module, null, 'A week', SheetSettings::usual(), Carbon::parse('2026-10-26 18:00:00'), $this->coordinator,
+        );
         $new = $this->copied();
+        $sheet = ReflectionSheet::query()->where('module_id', $new->id)->sole();
+        self::assertSame(['A week', null, 'Mon 25 Oct 2027 18:00'], [$sheet->title, $sheet->opened_at, LocalTime::shown($sheet->due_at)]);
+        $parts = $new->assignments()->where('title', 'Exam')->sole()->contribution;
+        self::assertSame([30, null], [$parts?->settings->weight, $parts?->opened_at]);
         self::assertSame($this->module->id, $new->copied_from_id);
         $copied = Round::query()->whereIn('assignment_id', $new->assignments()->select('id'))->with('trials')->sole();
         self::assertSame(['Peers', null, 'Mon 25 Oct 2027 09:00'], [$copied->title, $copied->opened_at, LocalTime::shown($copied->begins_at)]);
