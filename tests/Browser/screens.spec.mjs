@@ -15,10 +15,10 @@ const rounds = (title) => async (page) => {
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Share out ,/ }).click();
     await page.getByRole('link', { name: 'Peer review', exact: true }).click();
 };
-const reviewing = async (page) => {
+const reviewing = (title) => async (page) => {
     await page.goto('/modules');
     await page.getByRole('link', { name: /HT120/ }).first().click();
-    await page.getByRole('link', { name: 'A letter to the harbour board' }).first().click();
+    await page.getByRole('link', { name: title }).first().click();
     await page.getByRole('link', { name: 'Steps and reviews' }).click();
 };
 const screens = {
@@ -67,10 +67,10 @@ const screens = {
         account: (page) => page.goto('/account'),
     },
     'bryn.ellacott': {
-        'a student’s round': reviewing,
+        'a student’s round': reviewing('A letter to the harbour board'),
         'the desk of a review': async (page) => { await page.getByRole('heading', { name: 'What you review' }).locator('xpath=..').getByRole('link').first().click(); await expect(page.locator('[data-desk][data-ready=yes]')).toBeVisible(); },
         'what one said of the group': async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT120/ }).first().click(); await page.getByRole('link', { name: 'A walk in threes' }).first().click(); await page.getByRole('link', { name: 'Say who did how much' }).click(); },
-        'a review received': async (page) => { await reviewing(page); await page.getByRole('link', { name: 'Review 1' }).click(); },
+        'a review received': async (page) => { await reviewing('Note on an object')(page); await page.getByRole('link', { name: 'Review 1' }).click(); },
     },
     'tomasz.wisniewski': {
         queue: async (page) => { await page.goto('/'); await page.getByRole('link', { name: essay }).first().click(); },
