@@ -33,10 +33,10 @@ final class PeerDesk
      */
     public function of(PeerReview $review, User $person): array
     {
-        $review->loadMissing([
-            'round.assignment.module', 'work', 'member', 'mark.handin.files', 'mark.rubricVersion', 'mark.script',
-        ]);
-        $mark = $review->mark;
+        $review->loadMissing(['round', 'work', 'member', 'mark']);
+        $mark = DeskMark::of($review->mark)->mark;
+        $mark->handin->load('files');
+        $review->round->setRelation('assignment', $mark->script->assignment);
         $mark->setRelation('peerReview', $review);
         $rubric = $mark->rubric();
         $score = $mark->score();

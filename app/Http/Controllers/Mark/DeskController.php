@@ -16,6 +16,7 @@ use App\Actions\Mark\TakeUpTogether;
 use App\Desk\Beside;
 use App\Desk\BesideRatings;
 use App\Desk\DeskKeys;
+use App\Desk\DeskMark;
 use App\Desk\DeskQueue;
 use App\Desk\DeskState;
 use App\Documents\HandinCopies;
@@ -60,9 +61,10 @@ final class DeskController extends Controller
         if ($mark->isStudents() && $mark->peerReview !== null) {
             return redirect()->route('peer-reviews.desk', $mark->peerReview);
         }
+        $with = DeskMark::of($mark);
         $this->authorize('open', $mark);
         $person = $this->person($request);
-        $mark->loadMissing(['script.assignment.module', 'handin.files', 'rubricVersion']);
+        $mark->handin->load('files');
         $score = $mark->score();
         $rubric = $mark->rubric();
         $filter = DeskQueue::filter($request->query());
@@ -80,13 +82,13 @@ final class DeskController extends Controller
             'mark' => $mark, 'script' => $mark->script, 'assignment' => $mark->script->assignment,
             'attempts' => $attempts, 'attempt' => $attempt, 'filter' => $filter,
             'rubric' => $rubric, 'score' => $score, 'queue' => $queue->around($mark, $filter), 'files' => $files,
-            'attachments' => $state->attachments($mark),
+            'attachments' => $with->hasAttachments ? $state->attachments($mark) : new Collection,
             'working' => ScoreWorking::of($score, $rubric->weighting, $rubric->decimals),
             'keys' => DeskKeys::of($person), 'declaration' => $this->declaration($mark),
-            'levelNotes' => LevelNote::query()->where('assignment_id', $mark->script->assignment_id)
-                ->where('text', '!=', '')->get(),
+            'levelNotes' => $with->hasLevelNotes ? LevelNote::query()
+                ->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get() : new Collection,
             'beside' => $beside = Beside::of($mark), 'besideNotes' => $this->notesBeside($beside, $state),
-            'waiting' => Beside::isWaiting($mark), 'ratings' => BesideRatings::of($mark),
+            'waiting' => Beside::isWaiting($mark), 'ratings' => $with->hasRounds ? BesideRatings::of($mark) : [],
             'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
             'sets' => $this->sets($sets),
             'config' => $this->config(
