@@ -161,8 +161,8 @@ final class DatabaseSeeder extends Seeder
                 $this->coordinator, $this->examiner, (require database_path('demo/rubrics.php'))['essay'],
             ))->run($this->day(-150));
             $peers = new PeerModuleSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['commentary']);
-            $peers->finished($this->day(-106));
-            $peers->walked($this->day(-97));
+            $peers->finished($this->day(-100));
+            $peers->walked($this->day(-93));
             $rubrics = $this->rubrics();
             (
                 new CohortSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['essay'])

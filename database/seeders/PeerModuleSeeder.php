@@ -163,7 +163,7 @@ final class PeerModuleSeeder
         $walk = $this->demo['walk'];
         $students = array_values($this->students);
         $this->at($first, 0, 11);
-        $assignment = $this->assignment('walk', $first->copy()->addDay()->setTime(12, 0), HandInBy::GroupOneMark);
+        $assignment = $this->assignment('walk', $first->copy()->setTime(14, 30), HandInBy::GroupOneMark);
         $groups = [];
         foreach ($walk['groups'] as $name => $members) {
             foreach ($members as $n) {
@@ -173,18 +173,18 @@ final class PeerModuleSeeder
         app(SetGroups::class)($assignment, $groups, 'list');
         $this->at($first, 0, 12);
         $contribution = app(SaveContribution::class)(
-            $assignment->refresh(), ContributionSettings::usual(), $this->noon($first, 3), $this->coordinator,
+            $assignment->refresh(), ContributionSettings::usual(), $this->noon($first, 1), $this->coordinator,
         );
         foreach (array_values($walk['groups']) as $n => $members) {
-            $this->at($first, 1, 9, $students[$members[0]], 7 * $n);
+            $this->at($first, 0, 14, $students[$members[0]], 7 * $n);
             app(TakeHandIn::class)($assignment, $students[$members[0]], $walk['texts'][$n]);
         }
         $this->read();
-        $this->at($first, 1, 14);
+        $this->at($first, 0, 15);
         app(OpenContribution::class)($contribution, $this->coordinator);
         foreach (array_values($walk['groups']) as $n => $members) {
             foreach ($members as $k => $member) {
-                $this->at($first, 2, 10, $students[$member], 9 * $n + 2 * $k);
+                $this->at($first, 0, 16, $students[$member], 9 * $n + 2 * $k);
                 $points = $walk['points'][$n][$k];
                 $points === null || app(RateMembers::class)(
                     $contribution, array_combine(
@@ -194,21 +194,21 @@ final class PeerModuleSeeder
                 );
             }
         }
-        $this->at($first, 3, 13);
+        $this->at($first, 1, 13);
         app(CloseContribution::class)($contribution, $this->coordinator);
-        $this->at($first, 3, 14);
+        $this->at($first, 1, 14);
         app(SetMultiplier::class)(
             $contribution, $students[5], BigDecimal::of('0.95'), $walk['reason'], $this->coordinator,
         );
-        $this->at($first, 3, 15);
+        $this->at($first, 1, 15);
         $aims = [];
         foreach (array_values($walk['groups']) as $n => $members) {
             foreach ($members as $member) {
                 $aims[$this->mail($students[$member])] = $walk['staff'][$n];
             }
         }
-        $this->mark($assignment, $aims, $first->copy()->subDays(2), 15);
-        $this->at($first, 5);
+        $this->mark($assignment, $aims, $first->copy()->subDays(4), 15);
+        $this->at($first, 2, 18);
         app(RunRelease::class)(
             app(SetRelease::class)($assignment->refresh(), new ReleasePlan(Scope::all()), $this->coordinator)
         );
