@@ -20,32 +20,13 @@ use YoungHarbor\Core\FirstFeedback\Remark;
 use YoungHarbor\Core\FirstFeedback\StandIn;
 
 require __DIR__.'/../../vendor/autoload.php';
+require __DIR__.'/../simulated.php';
 
+$behaves = behaviour('assistant', ['well', 'slow', 'down', 'nonsense', 'page', 'mark']);
+if ($behaves === null) {
+    return;
+}
 $path = (string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH);
-$mode = sys_get_temp_dir().'/assistant-'.($_SERVER['SERVER_PORT'] ?? '0');
-$behaves = is_file($mode) ? trim((string) file_get_contents($mode)) : 'well';
-
-if ($path === '/behave') {
-    $as = (string) ($_GET['as'] ?? 'well');
-    file_put_contents($mode, in_array($as, ['well', 'slow', 'down', 'nonsense', 'page', 'mark'], true) ? $as : 'well');
-    file_put_contents("{$mode}-seconds", (string) max(1, min(60, (int) ($_GET['seconds'] ?? 30))));
-    echo "It behaves {$as} from now on.\n";
-
-    return;
-}
-if ($behaves === 'slow') {
-    sleep((int) @file_get_contents("{$mode}-seconds") ?: 30);
-} elseif ($behaves === 'down') {
-    http_response_code(503);
-    echo 'Down for maintenance.';
-
-    return;
-} elseif ($behaves === 'page') {
-    header('Content-Type: text/html');
-    echo '<html><body>Please accept our cookies.</body></html>';
-
-    return;
-}
 header('Content-Type: application/json');
 if ($behaves === 'nonsense') {
     echo '{"remarks":"very good"}';

@@ -12,30 +12,13 @@ declare(strict_types=1);
  *     GET /behave?as=MODE   well, slow, down, nonsense or page, from now on, to see what a client makes of it
  */
 
+require __DIR__.'/../simulated.php';
+
+$behaves = behaviour('detector', ['well', 'slow', 'down', 'nonsense', 'page']);
+if ($behaves === null) {
+    return;
+}
 $path = (string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH);
-$mode = sys_get_temp_dir().'/detector-'.($_SERVER['SERVER_PORT'] ?? '0');
-$behaves = is_file($mode) ? trim((string) file_get_contents($mode)) : 'well';
-
-if ($path === '/behave') {
-    $as = (string) ($_GET['as'] ?? 'well');
-    file_put_contents($mode, in_array($as, ['well', 'slow', 'down', 'nonsense', 'page'], true) ? $as : 'well');
-    echo "It behaves {$as} from now on.\n";
-
-    return;
-}
-if ($behaves === 'slow') {
-    sleep(30);
-} elseif ($behaves === 'down') {
-    http_response_code(503);
-    echo 'Down for maintenance.';
-
-    return;
-} elseif ($behaves === 'page') {
-    header('Content-Type: text/html');
-    echo '<html><body>Please accept our cookies.</body></html>';
-
-    return;
-}
 header('Content-Type: application/json');
 if ($behaves === 'nonsense') {
     echo '{"score":"very","stated":7}';

@@ -31,29 +31,18 @@ function triples(string $text): array
     return $triples;
 }
 
-$path = (string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH);
-$mode = sys_get_temp_dir().'/open-web-'.($_SERVER['SERVER_PORT'] ?? '0');
-$behaves = is_file($mode) ? trim((string) file_get_contents($mode)) : 'well';
+require __DIR__.'/../simulated.php';
 
-if ($path === '/behave') {
-    $as = (string) ($_GET['as'] ?? 'well');
-    file_put_contents($mode, in_array($as, ['well', 'slow', 'down', 'nonsense'], true) ? $as : 'well');
-    echo "It behaves {$as} from now on.\n";
-
+$behaves = behaviour('open-web', ['well', 'slow', 'down', 'nonsense']);
+if ($behaves === null) {
     return;
 }
-if ($behaves === 'slow') {
-    sleep(20);
-} elseif ($behaves === 'down') {
-    http_response_code(503);
-    echo 'Down for maintenance.';
-
-    return;
-} elseif ($behaves === 'nonsense') {
+if ($behaves === 'nonsense') {
     echo '<html><body>Please accept our cookies.</body></html>';
 
     return;
 }
+$path = (string) parse_url((string) ($_SERVER['REQUEST_URI'] ?? '/'), PHP_URL_PATH);
 
 $pages = [];
 foreach (glob(__DIR__.'/pages/*.txt') ?: [] as $file) {
