@@ -248,7 +248,13 @@ final class Mark extends Model
 
     public function isDone(): bool
     {
-        return $this->done_at !== null;
+        // As it is stored: lists ask this of thousands, and a time made of each takes most of theirs.
+        return ($this->attributes['done_at'] ?? null) !== null;
+    }
+
+    public function isBegun(): bool
+    {
+        return ($this->attributes['begun_at'] ?? null) !== null;
     }
 
     /** Whether nothing in it changes any more, for now or for good: it is done, or the script's result is out. */

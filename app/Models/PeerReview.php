@@ -94,12 +94,17 @@ final class PeerReview extends Model
         return $this->belongsTo(Mark::class);
     }
 
+    public function isReturned(): bool
+    {
+        return ($this->attributes['returned_at'] ?? null) !== null;
+    }
+
     public function state(): PeerReviewState
     {
         return match (true) {
-            $this->returned_at !== null => PeerReviewState::Returned,
+            $this->isReturned() => PeerReviewState::Returned,
             $this->mark->isDone() => PeerReviewState::Done,
-            $this->mark->begun_at !== null => PeerReviewState::Begun,
+            $this->mark->isBegun() => PeerReviewState::Begun,
             default => PeerReviewState::Given,
         };
     }
@@ -129,6 +134,6 @@ final class PeerReview extends Model
     /** Whether it enters what peers' marks come to: done, not of one's own work, and hidden by nobody. */
     public function enters(): bool
     {
-        return ! $this->own && $this->hidden_at === null && $this->state() === PeerReviewState::Done;
+        return ! $this->own && ($this->attributes['hidden_at'] ?? null) === null && $this->state() === PeerReviewState::Done;
     }
 }

@@ -101,7 +101,7 @@ final class RoundState
     public function peers(): Collection
     {
         return $this->peers ??= $this->reviews->filter(
-            fn (PeerReview $one) => ! $one->own && $one->returned_at === null,
+            fn (PeerReview $one) => ! $one->own && ! $one->isReturned(),
         );
     }
 
@@ -118,7 +118,7 @@ final class RoundState
             'user.name', SORT_NATURAL | SORT_FLAG_CASE,
         )->map(function (RoundMember $one) use ($by, $trials): array {
             $all = $by->get($one->id, collect())->where('own', false);
-            $asked = $all->whereNull('returned_at');
+            $asked = $all->reject(fn (PeerReview $review) => $review->isReturned());
             $done = $asked->filter(fn (PeerReview $review) => $review->state() === PeerReviewState::Done);
 
             return [
