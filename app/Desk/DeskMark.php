@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Desk;
 
 use App\Models\Assignment;
+use App\Models\Concerns\ReadsJoinedRow;
 use App\Models\Handin;
 use App\Models\Mark;
 use App\Models\Module;
 use App\Models\RubricVersion;
 use App\Models\Script;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Support\Facades\DB;
-use PDO;
 
 /**
  * A mark with all that a desk needs of it, read in one journey to the database: script, assignment, module, what is
@@ -20,6 +19,8 @@ use PDO;
  */
 final readonly class DeskMark
 {
+    use ReadsJoinedRow;
+
     /**
      * @param  bool  $hasAttachments  whether files or recordings are attached to it
      * @param  bool  $hasLevelNotes  whether markers wrote notes on levels of the assignment
@@ -32,12 +33,17 @@ final readonly class DeskMark
 
     public static function of(Mark $mark): self
     {
-        $row = self::row($mark);
-        $found = [];
-        foreach ($row as $name => $value) {
-            [$table, $column] = explode('.', (string) $name, 2) + ['', ''];
-            $found[$table][$column] = $value;
-        }
+        $found = self::joinedRow(
+            'SELECT script.*, assignment.*, module.*, work.*, version.*,'
+            .' EXISTS(SELECT 1 FROM mark_attachments WHERE mark_id = ?) AS attachments,'
+            ." EXISTS(SELECT 1 FROM level_notes WHERE assignment_id = assignment.id AND text != '') AS level_notes,"
+            .' EXISTS(SELECT 1 FROM rounds WHERE assignment_id = assignment.id AND given_at IS NOT NULL) AS rounds'
+            .' FROM scripts AS script JOIN assignments AS assignment ON assignment.id = script.assignment_id'
+            .' JOIN modules AS module ON module.id = assignment.module_id'
+            .' JOIN handins AS work ON work.id = ? JOIN rubric_versions AS version ON version.id = ?'
+            .' WHERE script.id = ?',
+            [$mark->id, $mark->work_id, $mark->rubric_version_id, $mark->script_id],
+        );
         $fill = fn (Model $model, string $table): Model => $model->newFromBuilder($found[$table] ?? []);
         $assignment = $fill(new Assignment, 'assignment')->setRelation('module', $fill(new Module, 'module'));
         $mark->setRelation('script', $fill(new Script, 'script')->setRelation('assignment', $assignment));
@@ -49,29 +55,5 @@ final readonly class DeskMark
             $mark, (bool) ($facts['attachments'] ?? true), (bool) ($facts['level_notes'] ?? true),
             (bool) ($facts['rounds'] ?? true),
         );
-    }
-
-    /**
-     * @return array<string, mixed> by table and column
-     */
-    private static function row(Mark $mark): array
-    {
-        $pdo = DB::connection()->getPdo();
-        $pdo->setAttribute(PDO::ATTR_FETCH_TABLE_NAMES, true);
-        try {
-            return (array) DB::selectOne(
-                'SELECT script.*, assignment.*, module.*, work.*, version.*,'
-                .' EXISTS(SELECT 1 FROM mark_attachments WHERE mark_id = ?) AS attachments,'
-                ." EXISTS(SELECT 1 FROM level_notes WHERE assignment_id = assignment.id AND text != '') AS level_notes,"
-                .' EXISTS(SELECT 1 FROM rounds WHERE assignment_id = assignment.id AND given_at IS NOT NULL) AS rounds'
-                .' FROM scripts AS script JOIN assignments AS assignment ON assignment.id = script.assignment_id'
-                .' JOIN modules AS module ON module.id = assignment.module_id'
-                .' JOIN handins AS work ON work.id = ? JOIN rubric_versions AS version ON version.id = ?'
-                .' WHERE script.id = ?',
-                [$mark->id, $mark->work_id, $mark->rubric_version_id, $mark->script_id],
-            );
-        } finally {
-            $pdo->setAttribute(PDO::ATTR_FETCH_TABLE_NAMES, false);
-        }
     }
 }
