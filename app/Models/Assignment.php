@@ -283,6 +283,15 @@ final class Assignment extends Model
      */
     private bool $byCodeAlone = false;
 
+    /** Whether something that stands by name elsewhere joins the marks only when they go out. */
+    public function leavesOutWhatIsKnownByName(): bool
+    {
+        return $this->names_revealed_at === null && (
+            Contributions::steps($this) !== []
+            || $this->rounds->contains(fn (Round $one) => $one->isClosed() && $one->settings->reviewing > 0)
+        );
+    }
+
     /** For pages that show marks by code before names are revealed. */
     public function leavingOutWhatIsKnownByName(): self
     {

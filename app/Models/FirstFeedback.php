@@ -27,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property list<int>|null $used places of the remarks that the student says they used; null: not said
  * @property Carbon|null $shared_at since when staff may read it
  * @property Carbon $created_at
+ * @property Carbon $updated_at
  * @property-read DraftCheck $draft
  * @property-read Script $script
  * @property-read User $student
@@ -34,6 +35,9 @@ use Illuminate\Support\Carbon;
 final class FirstFeedback extends Model
 {
     use HasPublicId;
+
+    /** Minutes: longer than two tries of a worker. */
+    private const LOST_AFTER = 10;
 
     protected $table = 'first_feedback';
 
@@ -71,10 +75,16 @@ final class FirstFeedback extends Model
         return $this->belongsTo(User::class, 'student_id');
     }
 
+    /** Whether its answer has been waited for so long that whoever asked for it must have been stopped. */
+    public function isLost(): bool
+    {
+        return $this->state === AskedState::Asked && $this->updated_at->lt(now()->subMinutes(self::LOST_AFTER));
+    }
+
     /** How often a student can still ask. What failed does not count. */
     public static function left(Script $script): int
     {
         return max(0, $script->assignment->first_feedback - self::query()->where('script_id', $script->id)
-            ->where('state', '<>', AskedState::Failed)->count());
+            ->where('state', '<>', AskedState::Failed)->get()->reject(fn (self $one) => $one->isLost())->count());
     }
 }

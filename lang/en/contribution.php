@@ -20,6 +20,7 @@ return [
     'close_before_opened' => 'Students have not been asked yet, so there is nothing to close.',
     'close_before_due' => 'Not everyone has rated, and the time is not over. Close it then.',
     'results_out' => 'A result is out already, or on its way. Correct that result instead: its page says how.',
+    'not_closed' => 'The rating is not closed, so there is nothing to open again. Move the time it is to be rated by instead.',
     'no_factor' => 'There is no factor for this member: the rating is not closed, or they are in no group.',
     'saved' => 'Saved.', 'made' => 'Saved. Students are asked once you say so.',
     'opened' => 'Members are asked now.',

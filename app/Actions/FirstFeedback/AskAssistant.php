@@ -26,13 +26,14 @@ final class AskAssistant
         return DB::transaction(function () use ($draft): FirstFeedback {
             $script = Script::query()->lockForUpdate()->findOrFail($draft->script_id);
             $asked = FirstFeedback::query()->where('draft_check_id', $draft->id)->lockForUpdate()->first();
-            $asked === null || $asked->state === AskedState::Failed || throw new Refused((string) __('first-feedback.once'));
+            $asked === null || $asked->state === AskedState::Failed || $asked->isLost()
+                || throw new Refused((string) __('first-feedback.once'));
             WhyNotAsked::of($draft->setRelation('script', $script)) === null
                 || throw new Refused((string) WhyNotAsked::of($draft));
             $fields = ['state' => AskedState::Asked, 'failure' => null];
             $asked === null ? $asked = FirstFeedback::query()->create($fields + [
                 'draft_check_id' => $draft->id, 'script_id' => $script->id, 'student_id' => $draft->student_id,
-            ]) : $asked->update($fields);
+            ]) : $asked->fill($fields)->touch();
             AskAssistantJob::dispatch($asked->id)->afterCommit();
 
             return $asked->refresh();

@@ -35,6 +35,7 @@ final class ReopenContribution
         DB::transaction(function () use ($contribution, $dueAt, $by): void {
             Assignment::query()->lockForUpdate()->findOrFail($contribution->assignment_id);
             $stored = Contribution::query()->lockForUpdate()->findOrFail($contribution->id);
+            $stored->isClosed() || throw new Refused((string) __('contribution.not_closed'));
             $this->beforeResults($stored->assignment->scripts()->pluck('id'));
             $dueAt->isFuture() || throw new Refused((string) __('contribution.due_is_over'), 'due_at');
             ContributionFactor::query()->where('contribution_id', $stored->id)->delete();

@@ -12,9 +12,7 @@ use App\Models\ConversationEntry;
 use App\Models\Notice;
 use App\Models\Release;
 use App\Models\Review;
-use App\Models\Round;
 use App\Models\Script;
-use App\Peers\Contributions;
 use App\Queries\Moderate\SignOff;
 use App\Release\Eligible;
 use App\Release\WhyResultsWait;
@@ -61,7 +59,7 @@ final class ReadyPage
                 : new Collection,
             'reviews' => Review::query()->where('state', ReviewState::Received)
                 ->whereIn('script_id', $assignment->scripts()->select('id'))->orderBy('answer_by')->get(),
-            'leftOut' => $this->isSomethingLeftOut($assignment),
+            'leftOut' => $assignment->leavesOutWhatIsKnownByName(),
             'absent' => $this->absent->of($assignment)->count(),
             'sections' => Eligible::sections($assignment),
             'unopened' => $out->filter(fn (Script $script) => $script->result?->first_opened_at === null)->count(),
@@ -96,15 +94,6 @@ final class ReadyPage
             : array_values($scripts->filter(
                 fn (Script $script) => $script->leadScript()->sampled === Sampled::Undecided,
             )->map(fn (Script $script) => $script->code)->all());
-    }
-
-    /** Whether something that stands by name elsewhere joins the marks only when they go out. */
-    private function isSomethingLeftOut(Assignment $assignment): bool
-    {
-        return $assignment->names_revealed_at === null && (
-            Contributions::steps($assignment) !== []
-            || $assignment->rounds->contains(fn (Round $one) => $one->isClosed() && $one->settings->reviewing > 0)
-        );
     }
 
     /**

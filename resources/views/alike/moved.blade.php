@@ -36,5 +36,5 @@
                     $one['crosses'] > 0 ? 'now passes' : ($one['crosses'] < 0 ? 'no longer passes' : ''),
                     $one['clipped'] ? 'held at the end of the scale' : ''])) }}</td></tr>
         @endforeach</tbody></table></div>
-    <p class="hint mt-1">Results as they would be released: after lateness and length, rounded.</p>
+    <p class="hint mt-1">Results as they would be released: after lateness and length, rounded.@if ($assignment->leavesOutWhatIsKnownByName()) {{ __('contribution.left_out') }}@endif</p>
 @endif

@@ -11,7 +11,7 @@
     hx-get="{{ route('drafts.show', $draft) }}" hx-trigger="every 2s" hx-target="#draft" hx-swap="outerHTML" aria-live="polite" @endif>
     <h2 class="mb-1">{{ $words('title') }} @if ($first?->assistant !== null)<span class="quiet font-normal">{{ $first->assistant }}@if (
         $first->simulated && ! Str::contains($first->assistant, 'simulated', true)), {{ $words('simulated') }}@endif</span>@endif</h2>
-    @if ($first?->state === AskedState::Asked)
+    @if ($first?->state === AskedState::Asked && ! $first->isLost())
         <p>{{ $words('asked') }}</p><noscript><p class="quiet small">Load this page again in a moment.</p></noscript>
     @elseif ($first?->state === AskedState::Answered)
         @php($titles = collect($assignment->rubricVersion?->toCore()->criteria)->mapWithKeys(fn ($one) => [$one->id() => $one->title()]))
@@ -37,7 +37,8 @@
         <p class="small mt-3"><span class="quiet">{{ $words('cannot_see') }}</span> <span dir="auto">{{ $first->cannot_see }}</span></p>
         <p class="quiet small mt-1">{{ $words($first->simulated ? 'what_happens_simulated' : 'what_happens') }}</p>
     @else
-        @if ($first?->state === AskedState::Failed)<p class="signal">{{ $words('failed') }} {{ $first->failure }}</p>@endif
+        @if ($first?->isLost())<p class="signal">{{ $words('failed') }} {{ $words('no_answer') }}</p>
+        @elseif ($first?->state === AskedState::Failed)<p class="signal">{{ $words('failed') }} {{ $first->failure }}</p>@endif
         @if ($whyNoFirst !== null)<p class="quiet">{{ $whyNoFirst }}</p>@else
         <p>{{ $words('what') }}</p>
         <p class="quiet small mt-1">{{ $words($local ? 'what_happens_simulated' : 'what_happens') }}</p>

@@ -11,6 +11,7 @@
     <div class="split"><div class="min-w-0">
         @if ($round->settings->names->authorsSeeReviewers())<p class="mb-3">By
         <b>{{ $review->member->user->name }}</b></p>@endif
+        @if ($earlier)<p class="quiet mb-3">It is of the attempt that was in when reviews were given out, not of your newest.</p>@endif
         @if ($review->mark->general_comment !== '')<section class="panel mb-4">
             <h2 class="mb-1">What you should do next, they say</h2>
             <div class="said" dir="auto">{!! LightMarkup::html($review->mark->general_comment) !!}</div></section>@endif

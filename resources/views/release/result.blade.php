@@ -14,6 +14,8 @@
             @if ($words)<a class="{{ $own ? 'ml-auto' : '' }} no-print" href="{{ route('results.pdf', $result) }}">{{
             __('release.as_pdf') }}</a>@endif @endif</div>
     </x-slot:head>
+    @if ($result === null && $assignment->leavesOutWhatIsKnownByName())<p class="notice mb-4">
+        {{ __('contribution.left_out') }}</p>@endif
     @unless ($words)<p class="notice mb-4">{{ __('release.words_wait') }}
         <a href="{{ route('release.index', $assignment) }}">Release, by script code</a></p>@endunless
     @if ($result?->replaced_at !== null)

@@ -7,6 +7,7 @@ namespace Tests\Feature\Collect;
 use App\Actions\FirstFeedback\TakeRemarks;
 use App\Enums\AskedState;
 use App\Enums\ReportState;
+use App\Jobs\AskAssistantJob;
 use App\Models\Assignment;
 use App\Models\DraftCheck;
 use App\Models\FirstFeedback;
@@ -14,6 +15,7 @@ use Illuminate\Http\Client\ConnectionException;
 use Illuminate\Http\Client\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Http;
+use Illuminate\Support\Facades\Queue;
 use Tests\TestCase;
 
 /**
@@ -157,6 +159,19 @@ final class FirstFeedbackTest extends TestCase
         ]);
         app(TakeRemarks::class)($old);
         self::assertSame(AskedState::Failed, $old->refresh()->state);
+    }
+
+    public function test_a_worker_that_was_killed_costs_no_time_and_another_is_asked(): void
+    {
+        Queue::fake();
+        $draft = $this->draft();
+        self::assertSame(AskedState::Asked, $this->ask($draft)->state);
+        $this->post(route('first-feedback.store', $draft))->assertSessionHasErrors('refused');
+        Carbon::setTestNow(now()->addMinutes(11));
+        $this->get(route('drafts.show', $draft))->assertSee('did not answer in time')->assertSee('Try again')
+            ->assertSee('You can ask 2 more times');
+        self::assertFalse($this->ask($draft)->isLost());
+        Queue::assertPushed(AskAssistantJob::class, 2);
     }
 
     public function test_a_coordinator_turns_it_on_in_the_plan(): void

@@ -162,7 +162,8 @@ final class ContributionTest extends TestCase
         $group = (string) $lead->settlement?->toCore()->mark->toScale(1);
         $this->get(route('release.index', $this->walk))->assertOk()->assertSee($group)->assertSee('Marks here leave out');
         foreach ([0, 1, 2] as $n) {
-            $this->get(route('release.preview', $this->script($this->walk, $n)))->assertDontSee('Your part in the group');
+            $this->get(route('release.preview', $this->script($this->walk, $n)))->assertDontSee('Your part in the group')
+                ->assertSee('Marks here leave out');
         }
         $this->post(route('release.store', $this->walk), ['which' => 'all'])->assertSessionHasNoErrors();
         $this->actingAs($this->students[0])->get(route('results.show', $this->script($this->walk)->refresh()->result))
@@ -187,6 +188,8 @@ final class ContributionTest extends TestCase
             ->assertSee(route('contribution.index', $this->walk));
         $this->post(route('release.store', $this->walk), ['which' => 'all'])->assertSessionHasErrors('refused');
         $this->post(route('contributions.close', $this->contribution))->assertSessionHasErrors('refused');
+        $this->post(route('contributions.reopen', $this->contribution), ['due_at' => now()->addDay()->format('Y-m-d\TH:i')])
+            ->assertSessionHasErrors('refused');
         Carbon::setTestNow($this->contribution->due_at->copy()->addMinute());
         $this->get(route('today'))->assertSee('The time for rating parts in groups is over');
         $this->post(route('contributions.close', $this->contribution))->assertSessionHasNoErrors();

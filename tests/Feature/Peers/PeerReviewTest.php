@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Peers;
 
+use App\Actions\Collect\TakeHandIn;
 use App\Actions\Mark\AddToBankSet;
 use App\Actions\Mark\MakeBankSet;
 use App\Actions\Peers\CloseRound;
@@ -15,6 +16,7 @@ use App\Models\MarkComment;
 use App\Models\Notice;
 use App\Models\PeerReview;
 use App\Models\RoundWork;
+use App\Models\Script;
 use App\Models\TrialMark;
 use App\Models\TrialScript;
 use App\Models\User;
@@ -335,6 +337,28 @@ final class PeerReviewTest extends TestCase
         // In no list of reviews, and in nothing that is combined.
         $this->actingAs($this->coordinator)->get(route('rounds.work', [$this->round, $own->work->code]))
             ->assertDontSee($own->mark->shownTotal());
+    }
+
+    public function test_a_work_that_is_replaced_while_it_is_reviewed_stays_as_it_was_given(): void
+    {
+        $this->round(3, ['each' => 1]);
+        $this->essay->update(['due_at' => now()->addDays(3), 'closes_at' => now()->addDays(3)]);
+        Script::query()->where('assignment_id', $this->essay->id)
+            ->update(['due_at' => now()->addDays(3), 'closes_at' => now()->addDays(3)]);
+        $this->give();
+        $review = $this->review();
+        $this->write($review);
+        $given = $review->mark->handin->text;
+        app(TakeHandIn::class)($this->essay->refresh(), $this->author($review), 'Written anew. '.$this->prose(70, 9));
+        $this->actingAs($this->students[0])->get(route('peer-reviews.desk', $review))->assertOk()
+            ->assertSee(mb_substr($given, 0, 20))->assertDontSee('Written anew.');
+        $this->finishReview($review);
+        $this->give();
+        self::assertSame($given, $review->refresh()->mark->handin->text);
+        self::assertNotNull($review->mark->done_at);
+        Carbon::setTestNow($this->round->due_at->copy()->addHour());
+        $this->actingAs($this->author($review))->get(route('peer-reviews.show', $review))->assertOk()
+            ->assertSee('not of your newest');
     }
 
     public function test_own_work_comes_first_is_seen_by_staff_where_asked_and_stands_beside_the_result(): void

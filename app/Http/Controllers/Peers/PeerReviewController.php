@@ -29,6 +29,7 @@ final class PeerReviewController extends Controller
         return view('peers.review', [
             'review' => $peer, 'round' => $peer->round, 'rubric' => $peer->mark->rubric(),
             'notes' => $state->notesInOrder($peer->mark),
+            'earlier' => $peer->mark->work_id !== $peer->work->script->current_handin_id,
         ]);
     }
 
