@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Collect\ReadWhatWasLost;
+use App\Actions\Discuss\FreezeDueDiscussions;
 use App\Actions\Moderate\DealWithOverdue;
 use App\Actions\Peers\RemindOfContributions;
 use App\Actions\Peers\RunRounds;
@@ -22,6 +23,8 @@ Schedule::call(fn () => app(RemindOfContributions::class)())->name('parts in gro
     ->everyFiveMinutes()->withoutOverlapping();
 Schedule::call(fn () => app(RemindOfSheets::class)())->name('reflections that are not written yet')
     ->everyFiveMinutes()->withoutOverlapping();
+Schedule::call(fn () => app(FreezeDueDiscussions::class)())->name('discussions that have closed')->everyMinute()
+    ->withoutOverlapping();
 Schedule::job(new SendNoticesJob)->everyMinute();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();

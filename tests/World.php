@@ -120,14 +120,23 @@ trait World
      */
     protected function assignment(array $fields = []): Assignment
     {
-        $assignment = app(SaveAssignment::class)($this->module, null, [
-            'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id,
-            'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
-            'bands' => config('harbor.bands.classes'), ...$fields,
-        ], null);
+        $assignment = app(SaveAssignment::class)($this->module, null, $this->assignmentFields($fields), null);
         app(OpenAssignment::class)($assignment);
 
         return $assignment->refresh();
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    protected function assignmentFields(array $fields): array
+    {
+        return [
+            'title' => 'Salt', 'brief' => 'Write about salt.', 'rubric_version_id' => $this->readyRubric()->id,
+            'due_at' => now()->addDay(), 'closes_at' => now()->addDays(3),
+            'bands' => config('harbor.bands.classes'), ...$fields,
+        ];
     }
 
     /**

@@ -22,6 +22,8 @@ enum NoticeKind: string
     case PeerReviewsIn = 'peer-reviews-in';
     case RoundNeedsYou = 'round-needs-you';
     case SheetAsked = 'sheet-asked';
+    case Post = 'post';
+    case PostFlagged = 'post-flagged';
 
     /** Whether its mail always comes by itself and at once, whatever its reader chose. */
     public function comesAtOnce(): bool
@@ -30,7 +32,13 @@ enum NoticeKind: string
             self::Result, self::ResultReplaced, self::ResultsConfirmed, self::ReleaseRefused, self::ReviewAnswered,
             self::CaseDecided => true,
             self::Reply, self::ReviewAsked, self::MemberNote, self::PeerReviewGiven, self::PeerReviewsIn,
-            self::RoundNeedsYou, self::SheetAsked => false,
+            self::RoundNeedsYou, self::SheetAsked, self::Post, self::PostFlagged => false,
         };
+    }
+
+    /** Whether its mail always comes with others, once a day, whatever its reader chose: there can be many of them. */
+    public function comesDaily(): bool
+    {
+        return $this === self::Post;
     }
 }

@@ -18,6 +18,9 @@ enum FileKind: string
     case Pdf = 'pdf';
     case Link = 'link';
 
+    /** What a student wrote in a discussion, frozen at its close: made here, never handed in. */
+    case Posts = 'posts';
+
     /**
      * Kinds that come as a file.
      *
@@ -25,7 +28,7 @@ enum FileKind: string
      */
     public static function documents(): array
     {
-        return array_filter(self::cases(), fn (self $kind) => $kind !== self::Link);
+        return array_filter(self::cases(), fn (self $kind) => $kind !== self::Link && $kind !== self::Posts);
     }
 
     /** Those, as one says them: ".docx, .odt or .pdf". */
@@ -51,7 +54,7 @@ enum FileKind: string
             self::Odt => 'odt',
             self::Rtf => 'rtf',
             self::Html => 'html',
-            self::Text, self::Pdf, self::Link => null,
+            self::Text, self::Pdf, self::Link, self::Posts => null,
         };
     }
 
@@ -62,6 +65,7 @@ enum FileKind: string
             self::Html => in_array($extension, ['html', 'htm', 'xhtml'], true),
             self::Markdown => in_array($extension, ['md', 'markdown'], true),
             self::Text => in_array($extension, ['txt', 'text', ''], true),
+            self::Posts => $extension === 'json',
             self::Docx, self::Odt, self::Rtf, self::Pdf, self::Link => $extension === $this->value,
         };
     }

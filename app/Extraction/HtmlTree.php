@@ -30,6 +30,14 @@ final class HtmlTree
     private const TOO_DEEP = 'depth';
 
     /**
+     * @param  bool  $ours  whether what is read was written here; what comes from outside has nowhere to put words that
+     *                      are not counted
+     */
+    public function __construct(private readonly bool $ours = false)
+    {
+    }
+
+    /**
      * @param  callable(string): (Picture|null)  $picture  asked for what the source of a picture names
      *
      * @throws Refusal for elements nested deeper than any text has them
@@ -56,10 +64,10 @@ final class HtmlTree
         return Document::of($this->trimmed($body === null ? [] : $this->content($body, $picture)));
     }
 
-    /** HTML that was written from a tree: its pictures are in it. */
+    /** HTML that was written from a tree: its pictures are in it, and so is what stands around the words. */
     public function ofOurs(string $html): Document
     {
-        return $this->read(
+        return (new self(true))->read(
             $html,
             fn (string $source): ?Picture => preg_match(
                 '~\Adata:(image/(?:png|jpeg));base64,(.+)\z~s', $source, $data,
@@ -97,6 +105,9 @@ final class HtmlTree
         // The address of a link, as the desk keeps it.
         if ($tag === 'span' && $element->hasAttribute('data-address')) {
             return [Node::link('https://'.$element->getAttribute('data-address'), $this->content($element, $picture))];
+        }
+        if ($tag === 'aside' && $this->ours && $element->hasAttribute('data-around')) {
+            return [Node::of(NodeKind::Around, $this->content($element, $picture))];
         }
         if (in_array($tag, self::GROUPS, true)) {
             return $this->content($element, $picture);

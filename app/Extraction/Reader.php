@@ -21,6 +21,7 @@ final class Reader
         private readonly HtmlTree $tree,
         private readonly HiddenText $hiddenText,
         private readonly Pictures $pictures,
+        private readonly FrozenPosts $posts,
     ) {
     }
 
@@ -51,6 +52,7 @@ final class Reader
             FileKind::Rtf => $this->rtf($path),
             FileKind::Odt => $this->odt($path),
             FileKind::Markdown, FileKind::Docx, FileKind::Html => $this->pandoc($path, $kind),
+            FileKind::Posts => $this->posts->read((string) file_get_contents($path)),
             FileKind::Link => throw new LogicException('A link is no file that could be read.'),
         };
         $notes = isset($pdf) ? $this->emptyPages($pdf) : [];

@@ -15,6 +15,8 @@ use YoungHarbor\Core\Collect\WebLink;
 use YoungHarbor\Core\Document\Document;
 use YoungHarbor\Core\Document\Html;
 use YoungHarbor\Core\Document\Masking;
+use YoungHarbor\Core\Document\Node;
+use YoungHarbor\Core\Document\NodeKind;
 use YoungHarbor\Core\Names\Mask;
 
 /**
@@ -75,11 +77,14 @@ final class WorkReader
             try {
                 $pieces[] = $this->piecesWords($one, $masks, $findings);
             } catch (Refusal $e) {
-                throw count($kept) === 1 ? $e : new Refusal("{$one->name}: {$e->getMessage()}");
+                // A file beside a post takes nothing from what was written.
+                $pieces[] = $n > 0 && $kept[0]->kind === FileKind::Posts
+                    ? $this->unreadBesidePosts($one, $e)
+                    : throw (count($kept) === 1 ? $e : new Refusal("{$one->name}: {$e->getMessage()}"));
             }
             $read($n + 1);
         }
-        $html = Html::ofText(self::together(array_map(fn (ReadPiece $piece) => $piece->document, $pieces)));
+        $html = Html::ofText(self::together($pieces));
         $text = implode("\n\n", array_map(fn (ReadPiece $piece) => $piece->text(), $pieces));
 
         return new ReadPieces(
@@ -92,15 +97,27 @@ final class WorkReader
     /**
      * Several files as one text. Markers see numbers and never file names, which often carry a name.
      *
-     * @param  non-empty-list<Document>  $documents
+     * @param  non-empty-list<ReadPiece>  $pieces
      */
-    private static function together(array $documents): Document
+    private static function together(array $pieces): Document
     {
-        return count($documents) === 1
-            ? $documents[0]
-            : Document::together(
-                array_combine(array_map(fn (int $n) => 'File '.($n + 1), array_keys($documents)), $documents)
-            );
+        $documents = [];
+        foreach ($pieces as $n => $piece) {
+            $documents[match (true) {
+                $pieces[0]->kind !== FileKind::Posts => 'File '.($n + 1),
+                $n === 0 => __('discuss.frozen.written'),
+                default => __('discuss.frozen.attached', ['number' => $n]),
+            }] = $piece->document;
+        }
+
+        return count($pieces) === 1 ? $pieces[0]->document : Document::together($documents);
+    }
+
+    private function unreadBesidePosts(KeptPiece $one, Refusal $why): ReadPiece
+    {
+        return new ReadPiece($one->name, $one->kind, Document::of([Node::of(NodeKind::Around, [
+            Node::of(NodeKind::Paragraph, [__('discuss.frozen.unread')]),
+        ])]), 0, [__('discuss.frozen.unread_note', ['name' => $one->name, 'why' => $why->getMessage()])]);
     }
 
     /**

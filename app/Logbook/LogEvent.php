@@ -149,6 +149,16 @@ enum LogEvent: string
     case ContributionReopened = 'peers.contribution-reopened';
     case MultiplierSet = 'peers.multiplier-set';
     case MultiplierWorkedOut = 'peers.multiplier-worked-out';
+    // Discussions
+    case TopicAdded = 'discuss.topic-added';
+    case TopicChanged = 'discuss.topic-changed';
+    case TopicTaken = 'discuss.topic-taken-away';
+    case TopicClosed = 'discuss.topic-closed';
+    case TopicOpened = 'discuss.topic-opened';
+    case PostHidden = 'discuss.post-hidden';
+    case PostShown = 'discuss.post-shown';
+    case PostMoved = 'discuss.post-moved';
+    case WorkFrozen = 'discuss.work-frozen';
     case SheetMade = 'reflect.sheet-made';
     case SheetChanged = 'reflect.sheet-changed';
     case SheetOpened = 'reflect.sheet-opened';

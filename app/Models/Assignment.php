@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Casts\AsCoreValue;
 use App\Enums\CorrectionState;
 use App\Enums\HandInBy;
+use App\Enums\WorkForm;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use App\Peers\ClosedRounds;
@@ -19,6 +20,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
 use Illuminate\Support\Carbon;
+use YoungHarbor\Core\Discussion\Audience;
+use YoungHarbor\Core\Discussion\Settings as Discussion;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\Adjustment;
 use YoungHarbor\Core\Marks\BandScale;
@@ -43,6 +46,7 @@ use YoungHarbor\Core\Text\Words;
  * @property string $public_id
  * @property int $module_id
  * @property int|null $rubric_version_id
+ * @property WorkForm $form what is marked
  * @property string $title
  * @property string $brief
  * @property Carbon|null $opens_at
@@ -54,6 +58,7 @@ use YoungHarbor\Core\Text\Words;
  * @property Scheme $scheme which seats there are and how marks settle
  * @property Screening $screening what scripts are compared with, the lines, who sees a report
  * @property Release $release what goes out
+ * @property Discussion $discussion how students discuss, where they do
  * @property bool $keep_groups scripts of one group go to one first marker
  * @property int|null $writing_baseline_id null: writing is not measured
  * @property Carbon|null $writing_detector_since since when students were told
@@ -76,6 +81,7 @@ use YoungHarbor\Core\Text\Words;
  * @property-read RubricVersion|null $rubricVersion
  * @property-read Collection<int, Script> $scripts
  * @property-read Collection<int, AssignmentTemplate> $templates
+ * @property-read Collection<int, Topic> $topics
  */
 final class Assignment extends Model
 {
@@ -89,6 +95,8 @@ final class Assignment extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['form' => 'handin'];
+
     protected function casts(): array
     {
         return [
@@ -98,7 +106,8 @@ final class Assignment extends Model
             'bands' => 'array', 'late_rule' => 'array', 'length_rule' => 'array', 'declaration' => 'array',
             'handin_kinds' => 'array',
             'scheme' => AsCoreValue::class.':'.Scheme::class, 'screening' => AsCoreValue::class.':'.Screening::class,
-            'release' => AsCoreValue::class.':'.Release::class,
+            'release' => AsCoreValue::class.':'.Release::class, 'form' => WorkForm::class,
+            'discussion' => AsCoreValue::class.':'.Discussion::class,
             'keep_groups' => 'boolean', 'handin_by' => HandInBy::class,
             // As a decimal, so that 40 is no change from 40.00.
             'cap' => 'decimal:2',
@@ -143,6 +152,41 @@ final class Assignment extends Model
     public function templates(): HasMany
     {
         return $this->hasMany(AssignmentTemplate::class);
+    }
+
+    /**
+     * What a discussion is about.
+     *
+     * @return HasMany<Topic, $this>
+     */
+    public function topics(): HasMany
+    {
+        return $this->hasMany(Topic::class)->orderBy('position')->orderBy('id');
+    }
+
+    public function isDiscussion(): bool
+    {
+        return $this->form === WorkForm::Discussion;
+    }
+
+    /** Whether students work in groups here, or talk in them. */
+    public function usesGroups(): bool
+    {
+        return $this->handin_by->isGroup() || (
+            $this->isDiscussion() && $this->discussion->audience === Audience::Group
+        );
+    }
+
+    /** Whether a discussion goes on. */
+    public function isTalking(): bool
+    {
+        return $this->isDiscussion() && $this->isPublished() && $this->endsAt()?->isFuture() === true;
+    }
+
+    /** When a discussion ends; what stands then is marked. */
+    public function endsAt(): ?Carbon
+    {
+        return $this->closes_at ?? $this->due_at;
     }
 
     /**
@@ -199,7 +243,10 @@ final class Assignment extends Model
     {
         return array_values(
             array_filter(
-                [$this->brief, ...$this->templates->pluck('text')->all()],
+                [
+                    $this->brief, ...$this->templates->pluck('text')->all(),
+                    ...($this->isDiscussion() ? $this->topics->pluck('prompt')->all() : []),
+                ],
                 fn (mixed $text) => is_string($text) && $text !== '',
             )
         );

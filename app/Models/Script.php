@@ -61,6 +61,7 @@ use YoungHarbor\Core\Screening\Verdict;
  * @property-read Collection<int, Mark> $together
  * @property-read Settlement|null $settlement
  * @property-read Result|null $result
+ * @property-read Participation|null $participation
  * @property-read Collection<int, IndividualCase> $openCases
  * @property-read Collection<int, Proposal> $proposals
  */
@@ -316,10 +317,26 @@ final class Script extends Model
         return $this->due_at !== null && $this->due_at->isPast();
     }
 
+    /** When a discussion ends for this student; what they wrote until then is marked. */
+    public function closesDiscussionAt(): ?Carbon
+    {
+        return $this->closes_at ?? $this->due_at;
+    }
+
+    /**
+     * @return HasOne<Participation, $this>
+     */
+    public function participation(): HasOne
+    {
+        return $this->hasOne(Participation::class);
+    }
+
     /** Whether work of this student can still come in. */
     public function takesHandIns(): bool
     {
-        return $this->assignment->isOpen() && ($this->closes_at === null || $this->closes_at->isFuture());
+        $closes = $this->assignment->isDiscussion() ? $this->closesDiscussionAt() : $this->closes_at;
+
+        return $this->assignment->isOpen() && ($closes === null || $closes->isFuture());
     }
 
     /**

@@ -57,7 +57,7 @@ final class Notices
     {
         return match (true) {
             $notice->body === null => ['mail' => MailState::None->value, 'mail_from' => null],
-            $notice->to->daily_mail && ! $notice->kind->comesAtOnce() => [
+            $notice->kind->comesDaily() || ($notice->to->daily_mail && ! $notice->kind->comesAtOnce()) => [
                 'mail' => MailState::Daily->value, 'mail_from' => self::nextDaily($now),
             ],
             default => ['mail' => MailState::Waiting->value, 'mail_from' => $now],

@@ -36,6 +36,22 @@ final class AssignmentPolicy
         return $user->roleIn($assignment->module_id) === Role::Student && $assignment->isOpen();
     }
 
+    /** Sends a file, a text or a draft: there is nothing to hand in where what is marked is a discussion. */
+    public function sendWork(User $user, Assignment $assignment): Response
+    {
+        return match (true) {
+            ! $this->handIn($user, $assignment) => Response::deny(),
+            $assignment->isDiscussion() => Response::deny((string) __('discuss.refused.files_instead')),
+            default => Response::allow(),
+        };
+    }
+
+    /** Reads a discussion: its students once it is open, and everyone of the team. */
+    public function discuss(User $user, Assignment $assignment): bool
+    {
+        return $assignment->isDiscussion() && $this->view($user, $assignment);
+    }
+
     /** Whoever marks here, and the coordinator, who sees how far marking is. */
     public function viewMarking(User $user, Assignment $assignment): bool
     {

@@ -62,20 +62,29 @@ final class AssignmentCounts
                 ->groupBy('assignment_id')->selectRaw('assignment_id, COUNT(DISTINCT marker_id) AS tutors')
                 ->pluck('tutors', 'assignment_id');
 
+        $talking = $assignments->filter(fn (Assignment $assignment) => $assignment->isTalking());
+        $writing = $talking->isEmpty()
+            ? collect()
+            : DB::table('participations as p')->join('scripts as s', 's.id', '=', 'p.script_id')
+                ->whereIn('s.assignment_id', $talking->keys())->whereNull('s.left_at')->whereNotNull('p.first_at')
+                ->groupBy('s.assignment_id')->selectRaw('s.assignment_id, COUNT(*) AS writing')->pluck('writing', 'assignment_id');
+
         return $assignments->map(
             fn (Assignment $assignment) => $this->counts(
                 $assignment, $rows[$assignment->id] ?? null, (int) ($tutors[$assignment->id] ?? 0),
+                $assignment->isTalking() ? (int) ($writing[$assignment->id] ?? 0) : null,
             )
         )->all();
     }
 
-    private function counts(Assignment $assignment, ?object $row, int $tutors): Counts
+    private function counts(Assignment $assignment, ?object $row, int $tutors, ?int $writing): Counts
     {
         $n = fn (string $column): int => (int) ($row->{$column} ?? 0);
 
         return new Counts(
             published: $assignment->isPublished(),
-            pastDue: $assignment->isPastDue(),
+            pastDue: $assignment->isPastDue() && $writing === null,
+            writing: $writing,
             expected: $n('expected'),
             handedIn: $n('handed_in'),
             screened: $n('screened'),

@@ -22,6 +22,7 @@ use App\Models\User;
 use App\Queries\Peers\ContributionsToday;
 use App\Queries\Peers\RoundsToday;
 use App\Queries\Reflect\SheetsToday;
+use App\Wording\DiscussionWords;
 use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Collection;
 use YoungHarbor\Core\Fairway\Counts;
@@ -280,7 +281,9 @@ final class Today
             );
         }
         if ($items === [] && ! $n->pastDue) {
-            $items[] = $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false);
+            $items[] = $n->writing === null
+                ? $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false)
+                : $item("{$n->writing} of {$n->expected} have written in the discussion", 'discussion.show', 'Read it', false);
         }
         if ($items === [] && $n->released < $n->handedIn) {
             $done = $n->secondMarking
@@ -360,7 +363,7 @@ final class Today
     {
         $items = [];
         $scripts = Script::query()->where('student_id', $person->id)
-            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at,released_at', 'currentHandin'])->get();
+            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at,released_at', 'currentHandin', 'participation'])->get();
         $written = ConversationEntry::query()->whereIn('script_id', $scripts->modelKeys())->where('student_sees', true)
             ->whereNull('student_read_at')->pluck('script_id')->unique();
         foreach ($scripts as $script) {
@@ -384,6 +387,11 @@ final class Today
                 if ($in === null && ! $takes && $assignment->release->absent === AbsentGet::Nothing) {
                     continue;
                 }
+                if ($assignment->isDiscussion() && ($takes || $in === null)) {
+                    $items[] = $this->talk($script, $takes);
+
+                    continue;
+                }
                 $items[] = $in === null
                     ? new TodayItem(
                         $assignment,
@@ -396,13 +404,32 @@ final class Today
                         $script->due_at,
                     )
                     : new TodayItem(
-                        $assignment, 'Handed in'.($in->late ? ' late' : '').', '.LocalTime::shown($in->received_at),
+                        $assignment, $assignment->isDiscussion() ? __('discuss.today.over')
+                            : 'Handed in'.($in->late ? ' late' : '').', '.LocalTime::shown($in->received_at),
                         route('hand-in.show', $assignment), 'See what was handed in', false, $script->due_at,
                     );
             }
         }
 
         return $items;
+    }
+
+    /** A discussion that a student can still write in, or wrote nothing in. */
+    private function talk(Script $script, bool $takes): TodayItem
+    {
+        $own = $script->participation;
+        $has = $own !== null && $own->first_at !== null;
+
+        return new TodayItem(
+            $script->assignment, match (true) {
+                ! $takes => __('discuss.today.nothing_over'),
+                ! $has => __($script->isPastDue() ? 'discuss.today.late' : 'discuss.today.nothing'),
+                $own->below => DiscussionWords::missing($own, $script->assignment->discussion),
+                default => __('discuss.today.enough'),
+            },
+            route('discussion.show', $script->assignment), $takes ? __('discuss.go') : 'Look at it', $takes && (! $has || $own->below),
+            $has ? $script->closesDiscussionAt() : $script->due_at,
+        );
     }
 
     /**

@@ -123,6 +123,7 @@ final readonly class Document
             }
             $inside = $this->textOf($part->content);
             $text .= match (true) {
+                $part->kind === NodeKind::Around => "\n\n",
                 $part->kind === NodeKind::Break => "\n",
                 $part->kind === NodeKind::Quotation => "\n\n".implode(
                     "\n\n",

@@ -18,7 +18,18 @@ final class Html
     {
         $number = 0;
 
-        return self::written($document->content, false, $number);
+        return self::written($document->content, self::besideLink(...), $number);
+    }
+
+    /** As a post of a discussion is read: its links can be followed, and say nothing of where one comes from. */
+    public static function ofPost(Document $document): string
+    {
+        $number = 0;
+
+        return self::written($document->content, fn (Node $link, string $inside): string => $link->address === null
+            ? $inside
+            : '<a href="'.self::escaped($link->address).'" target="_blank" rel="noopener noreferrer nofollow ugc">'
+                ."{$inside}</a>", $number);
     }
 
     /** A whole page to take away. Addresses of links stand behind them in brackets. */
@@ -33,13 +44,14 @@ final class Html
     {
         $number = 0;
 
-        return self::written($document->content, true, $number);
+        return self::written($document->content, self::behindLink(...), $number);
     }
 
     /**
      * @param  list<Node|string>  $content
+     * @param  callable(Node, string): string  $linked  a link, and what stands in it
      */
-    private static function written(array $content, bool $toTakeAway, int &$number): string
+    private static function written(array $content, callable $linked, int &$number): string
     {
         $html = '';
         foreach ($content as $part) {
@@ -56,8 +68,9 @@ final class Html
                     ? ''
                     : '<img src="data:'.$part->picture->type.';base64,'.base64_encode($part->picture->bytes)
                         .'" alt="Picture '.(++$number).' of the script" />',
-                NodeKind::Link => self::link($part, $toTakeAway, $number),
-                default => "<{$tag}".self::spans($part).'>'.self::written($part->content, $toTakeAway, $number)
+                NodeKind::Link => $linked($part, self::written($part->content, $linked, $number)),
+                NodeKind::Around => '<aside data-around="">'.self::written($part->content, $linked, $number).'</aside>',
+                default => "<{$tag}".self::spans($part).'>'.self::written($part->content, $linked, $number)
                     ."</{$tag}>",
             };
         }
@@ -65,20 +78,27 @@ final class Html
         return $html;
     }
 
-    private static function link(Node $link, bool $toTakeAway, int &$number): string
+    private static function besideLink(Node $link, string $inside): string
     {
-        $inside = self::written($link->content, $toTakeAway, $number);
-        $shown = $link->address === null ? null : preg_replace('~\Ahttps?://(?:www\.)?|/\z~i', '', $link->address);
-        $said = trim(strip_tags($inside));
-        if (
-            $shown === null || $shown === '' || str_contains(html_entity_decode($said, ENT_QUOTES | ENT_HTML5), $shown)
-        ) {
-            return $inside;
-        }
+        $shown = self::addressApart($link, $inside);
 
-        return $toTakeAway
-            ? $inside.' ['.self::escaped($shown).']'
-            : '<span data-address="'.self::escaped($shown)."\">{$inside}</span>";
+        return $shown === null ? $inside : '<span data-address="'.self::escaped($shown)."\">{$inside}</span>";
+    }
+
+    private static function behindLink(Node $link, string $inside): string
+    {
+        $shown = self::addressApart($link, $inside);
+
+        return $shown === null ? $inside : $inside.' ['.self::escaped($shown).']';
+    }
+
+    /** The address of a link, where its words do not say it. */
+    private static function addressApart(Node $link, string $inside): ?string
+    {
+        $shown = $link->address === null ? null : preg_replace('~\Ahttps?://(?:www\.)?|/\z~i', '', $link->address);
+        $said = html_entity_decode(trim(strip_tags($inside)), ENT_QUOTES | ENT_HTML5);
+
+        return $shown === null || $shown === '' || str_contains($said, $shown) ? null : $shown;
     }
 
     private static function spans(Node $part): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace YoungHarbor\Core\Document;
 
 use YoungHarbor\Core\Names\Mask;
+use YoungHarbor\Core\Names\Roll;
 use YoungHarbor\Core\Names\RunningHeads;
 
 /**
@@ -131,17 +132,49 @@ final readonly class Masking
         return new self($masked, $hidden, $heads, $addresses, array_slice($pointedOut, 0, self::MOST));
     }
 
+    /** A text of a discussion, in which nobody of it is named; addresses of links that name someone are left out. */
+    public static function ofRoll(Document $document, Roll $roll): Document
+    {
+        [$texts, $lines] = self::gathered($document);
+        foreach ($lines as $line) {
+            $texts = self::replaced($texts, $line, $roll->places(self::joined($texts, $line)));
+        }
+        $at = 0;
+
+        return $document->map(function (Node|string $part) use ($texts, $roll, &$at): Node|string {
+            if (is_string($part)) {
+                return $texts[$at++];
+            }
+
+            return $part->address !== null && self::words($part->address, $roll->places(...)) !== []
+                ? $part->withoutAddress() : $part;
+        });
+    }
+
     /**
-     * @param  list<Mask>  $masks
+     * What is found in an address as it stands and as the words it is made of.
+     *
+     * @template T
+     *
+     * @param  callable(string): list<T>  $find
+     * @return list<T>
      */
-    private static function isNamedIn(string $address, array $masks): bool
+    private static function words(string $address, callable $find): array
     {
         $read = mb_scrub(rawurldecode($address));
         $words = strtr(
             $read, ['/' => ' ', '_' => ' ', '-' => ' ', '~' => ' @', '.' => ' ', '=' => ' ', '&' => ' ', '?' => ' '],
         );
 
-        return Mask::count($masks, $read) + Mask::count($masks, $words) > 0;
+        return [...$find($read), ...$find($words)];
+    }
+
+    /**
+     * @param  list<Mask>  $masks
+     */
+    private static function isNamedIn(string $address, array $masks): bool
+    {
+        return array_sum(self::words($address, fn (string $words) => [Mask::count($masks, $words)])) > 0;
     }
 
     /**
@@ -342,15 +375,16 @@ final readonly class Masking
      *
      * @param  list<string>  $texts
      * @param  list<int>  $line
-     * @param  list<array{int, int}>  $places
+     * @param  list<array{0: int, 1: int, 2?: string}>  $places  and what is shown there, if not what is usual
      * @return list<string>
      */
     private static function replaced(array $texts, array $line, array $places): array
     {
         $lengths = array_map(fn (int $n) => strlen($texts[$n]), $line);
-        foreach (array_reverse($places) as [$from, $to]) {
+        foreach (array_reverse($places) as $place) {
+            [$from, $to] = $place;
             $at = 0;
-            $shown = Mask::SHOWN;
+            $shown = $place[2] ?? Mask::SHOWN;
             foreach ($line as $i => $n) {
                 if ($at < $to && $at + $lengths[$i] > $from) {
                     $start = max(0, $from - $at);

@@ -48,6 +48,9 @@ enum NodeKind: string
     case Link = 'a';
     case Picture = 'img';
 
+    /** What stands around the words for those who read them, and is not its writer's: none of its words are counted. */
+    case Around = 'aside';
+
     /** Where a page of a PDF ends: nothing is shown there. */
     case PageEdge = 'page-edge';
 

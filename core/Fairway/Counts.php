@@ -13,6 +13,7 @@ final readonly class Counts
      * @param  int  $held  scripts whose mark is agreed and whose result is held back: none of the ready ones
      * @param  int|null  $undecided  scripts with one mark that wait for a sample to be drawn; null where none is
      * @param  int  $sampled  scripts in a sample
+     * @param  int|null  $writing  students who have written in a discussion that still goes on; null where none does
      * @param  int  $notScreened  scripts without words to compare, as links are
      */
     public function __construct(
@@ -35,6 +36,7 @@ final readonly class Counts
         public int $notScreened = 0,
         public ?int $undecided = null,
         public int $sampled = 0,
+        public ?int $writing = null,
     ) {
     }
 }

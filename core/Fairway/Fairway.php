@@ -35,6 +35,12 @@ final class Fairway
 
     private static function collect(Counts $n): StageMark
     {
+        if ($n->writing !== null) {
+            return new StageMark(
+                Stage::Collect, $n->writing > 0 ? StageProgress::UnderWay : StageProgress::NotBegun,
+                "{$n->writing} of {$n->expected} write",
+            );
+        }
         $progress = match (true) {
             $n->pastDue && $n->published => StageProgress::Done,
             $n->handedIn > 0 => StageProgress::of($n->handedIn, $n->expected),

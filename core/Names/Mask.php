@@ -44,6 +44,15 @@ final class Mask
     /** A year that a source is given by. What is newer may be one's own. Common practice, no source. */
     private const SOURCE_YEAR = '\A(?:[\p{L}\s.,&;\'-]{0,80}?)[,.]?\s*\(?(?:1[4-9]\d\d|20[01]\d)[a-z]?\b';
 
+    /** What stands before someone who is spoken to. */
+    private const GREETING = '(?:(?:hi|hello|hey|dear|thanks|thank\h+you|cheers|sorry|well\h+said|good\h+point)[,:]?\h+|@)';
+
+    /** What only a person does, in a discussion. */
+    private const SAYS = '(?:says?|said|writes?|wrote|argues?|argued|thinks?|thought|mentions?|mentioned|points?\h+out|pointed\h+out|asks?|asked|suggests?|suggested|claims?|claimed|agrees?|agreed|disagrees?|disagreed|notes|noted|posted|replied|is\h+right|has\h+a\h+point)\b';
+
+    /** A year right behind a name, or behind the names beside it. Common practice, no source. */
+    private const YEAR_NEXT = '\A(?:\h+(?:and|&)\h+\p{Lu}[\p{L}-]+|\h+et\h+al\.?)?,?\h*\(?(?:1[4-9]\d\d|20[01]\d)[a-z]?\b';
+
     /** Words that begin sentences and are no given names. */
     private const OPENERS = 'The|This|That|These|Those|It|Its|In|On|At|An|We|He|She|They|As|For|But|And|By|My|Of|So|Yet|If|When|While|What|Where|Why|How|Since|Although|Though|Because|Before|After|Both|Even|Like|Unlike|Here|There|Then|Thus|Also|Only|Not|No|To|From|With|Or|Once|Later|Today|See';
 
@@ -75,6 +84,9 @@ final class Mask
     private readonly ?string $single;
 
     private readonly ?string $part;
+
+    /** @var list<array{string|null, bool}>|null */
+    private ?array $partsAlone = null;
 
     public function __construct(string $name, ?string $number, ?string $email)
     {
@@ -211,6 +223,61 @@ final class Mask
     {
         return $this->search($text, false) !== [[], []]
             || ($this->single !== null && preg_match($this->single, Letters::of($text, $this->latin)->plain) === 1);
+    }
+
+    /**
+     * Where people who know each other name them, by any one name: "I agree with Hana". A name that is an ordinary word
+     * counts where only a person is meant: after a greeting or an @, before what only a person does, or with a capital
+     * inside a sentence. Before the year of a source, or behind another given name, it is someone else.
+     *
+     * @return list<array{int, int}> byte offsets, the end exclusive, in order and apart; those of {@see find()} too
+     */
+    public function among(string $text): array
+    {
+        $letters = Letters::of($text, $this->latin);
+        $plain = $letters->plain;
+        $found = [];
+        foreach ($this->partsAlone ??= $this->partsAlone() as [$pattern, $isFamily]) {
+            foreach (self::all($pattern, $plain) as $place) {
+                $isSource = $isFamily && (
+                    preg_match('/'.self::YEAR_NEXT.'/u', self::after($plain, $place[1])) === 1
+                    || $this->isOfSomeoneElse($plain, $place[0])
+                );
+                $isSource || $found[] = $letters->original(...$place);
+            }
+        }
+
+        return self::merged([...$this->find($text), ...$found]);
+    }
+
+    /**
+     * Patterns for each part of the name by itself, and whether it is a family name.
+     *
+     * @return list<array{string|null, bool}>
+     */
+    private function partsAlone(): array
+    {
+        $alone = [];
+        foreach ($this->parts as $n => $part) {
+            $isFamily = $n > 0 && ! $this->spaceless;
+            if ($this->spaceless) {
+                mb_strlen($part) > 1 && $alone[] = [self::pattern([$this->loose($part)], ''), false];
+
+                continue;
+            }
+            $ways = match (true) {
+                self::isOrdinary($part) => [
+                    self::GREETING.'\K'.$this->letters($part),
+                    "(?-i:{$this->written($part)})(?='s\b|\h*,\h*(?:i|you|your|that|thanks|thank)\b|\h+".self::SAYS.')',
+                    '(?-i:(?<=\p{Ll} |\p{Ll}, )(?<!\bthe |\bThe |\ba |\ban |\bA |\bAn )'.$this->written($part).')',
+                ],
+                self::length($part) < 4 => [self::GREETING.'\K'.$this->letters($part), "(?-i:{$this->written($part)})"],
+                default => [$this->letters($part)],
+            };
+            $alone[] = [self::pattern($ways, '(?<![\p{L}\p{N}])', '(?!\p{L})'), $isFamily];
+        }
+
+        return $alone;
     }
 
     /**

@@ -172,7 +172,10 @@ final class DatabaseSeeder extends Seeder
             $this->archive();
             $trusted = $this->trusted();
             $this->practice($rubrics['commentary']);
+            $talk = new TalkModuleSeeder($this->coordinator);
+            $talk->over($this->day(-34));
             $this->sampled($rubrics['commentary']);
+            $talk->now($this->day(-19), $this->today);
             $essay = $this->essay($rubrics['essay'], $trusted);
             $this->judged($essay);
             $next = $this->open($rubrics['essay']);

@@ -15,5 +15,6 @@ return [
         'html' => 'web page (.html)',
         'pdf' => 'PDF',
         'link' => 'link',
+        'posts' => 'what was written in a discussion',
     ],
 ];

@@ -154,6 +154,17 @@ return [
             'member-note-written' => 'wrote a comment on a student’s work as a whole',
             'member-note-taken-back' => 'took back a comment on a student’s work as a whole',
         ],
+        'discuss' => [
+            'topic-added' => 'added a topic',
+            'topic-changed' => 'changed a topic',
+            'topic-taken-away' => 'took a topic away',
+            'topic-closed' => 'closed a topic',
+            'topic-opened' => 'opened a topic again',
+            'post-hidden' => 'hid a post',
+            'post-shown' => 'showed a post again',
+            'post-moved' => 'moved a post to another topic',
+            'work-frozen' => 'froze what was written until the close',
+        ],
         'peers' => [
             'round-made' => 'planned a round of peer review',
             'round-changed' => 'changed a round of peer review',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 return [
+    'form' => ['what' => 'What is marked:', 'handin' => 'work handed in', 'discussion' => 'a discussion'],
     'after_release' => 'feedback first, a reflection, reviews of marks, who hands in nothing',
     'absent' => [
         '' => 'what is decided for each',

@@ -15,6 +15,8 @@ import { startPlan } from './plan.js';
 import { startSpeed } from './speed.js';
 import { startSheet } from './sheet/sheet.js';
 import { startThreads } from './threads.js';
+import { forgetDrafts, startComposing } from './compose.js';
+import { startTalk } from './talk.js';
 import { startHandIn, startKeeping } from './uploads.js';
 
 // Pages hold marks: no page is kept for going back, and nothing is evaluated.
@@ -69,7 +71,7 @@ document.addEventListener('submit', async (event) => {
     }
     event.preventDefault();
     const loses = (changes) => window.confirm(`${changes === 1 ? '1 change' : `${changes} changes`} made at the desk could not be saved yet, and would be lost. Sign out all the same?`);
-    if (await emptyBrowser(loses)) {
+    if (await emptyBrowser(loses) && forgetDrafts((posts) => window.confirm(posts === 1 ? 'A post that you began is not posted yet, and would be lost. Sign out all the same?' : `${posts} posts that you began are not posted yet, and would be lost. Sign out all the same?`))) {
         form.submit();
     }
 });
@@ -110,6 +112,7 @@ mount('#plan', () => startPlan(htmx));
 mount('form[data-upload]', startHandIn);
 mount('textarea[data-keeps]', startKeeping);
 mount('textarea[data-least]', startLeast);
+mount('[data-talk]', (page) => startTalk(page, htmx));
 mount('form[data-many]', (form) => startMany(form, (element) => htmx.process(element)));
 // A report that is swapped in has threads of its own, and what was attached players.
 const once = (selector, start) => mount(`${selector}:not([data-started])`, (element) => {
@@ -118,6 +121,7 @@ const once = (selector, start) => mount(`${selector}:not([data-started])`, (elem
 });
 const started = () => {
     once('[data-threads]', startThreads);
+    once('form[data-compose]', startComposing);
     once('[data-speed]', startSpeed);
 };
 started();

@@ -4,10 +4,10 @@ import { token } from './request.js';
 const PIECE = 262144;
 const pause = (seconds) => new Promise((done) => { setTimeout(done, seconds * 1000); });
 
-class Refused extends Error {}
+export class Refused extends Error {}
 
 // Sends until an answer comes: the connection may be gone for a while. An answer that refuses is final.
-const send = async (url, options, waiting) => {
+export const send = async (url, options, waiting) => {
     for (let tries = 0; ; tries++) {
         try {
             const answer = await fetch(url, { ...options, headers: { Accept: 'application/json', 'X-CSRF-TOKEN': token(), ...options.headers } });
@@ -22,7 +22,7 @@ const send = async (url, options, waiting) => {
     }
 };
 
-const refusal = async (answer) => {
+export const refusal = async (answer) => {
     const said = await answer.json().catch(() => ({}));
     if (answer.status === 401 || answer.status === 419) {
         return new Refused('You are no longer signed in. Sign in again in another tab, then press the button here once more: what you chose and typed is still in the page.');

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Discuss\FlagPost;
+use App\Actions\Discuss\SaveTopic;
+use App\Actions\Discuss\WritePost;
 use App\Actions\Peers\PlanReviews;
+use App\Actions\Plan\OpenAssignment;
+use App\Actions\Plan\SaveAssignment;
 use App\Documents\PackDocument;
 use App\Enums\PackReader;
 use App\Enums\PackState;
 use App\Enums\Role;
+use App\Enums\WorkForm;
 use App\Models\AllocationPlan;
 use App\Models\Assignment;
 use App\Models\BankComment;
@@ -31,6 +37,7 @@ use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
 use App\Models\PeerReview;
+use App\Models\PostFlag;
 use App\Models\ReflectionSheet;
 use App\Models\Release;
 use App\Models\Reply;
@@ -48,6 +55,7 @@ use App\Models\WritingText;
 use App\Release\BoardSheet as Sheet;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Storage;
+use YoungHarbor\Core\Discussion\Settings as Discussion;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Peers\ContributionSettings;
 use YoungHarbor\Core\Peers\RoundSettings;
@@ -115,6 +123,39 @@ trait Addresses
                 'position' => 1, 'title' => 'Try', 'text' => 'x', 'rubric_version_id' => $assignment->rubric_version_id,
                 'choices' => CriterionMarks::usual(), 'total' => '50', 'made_by' => $this->coordinator->id,
             ])->public_id,
+        ];
+    }
+
+    /**
+     * A discussion in which the first student wrote, with a picture, and the second pointed that out.
+     *
+     * @return array{talk: string, topic: string, post: string, file: string, flag: string}
+     */
+    protected function talk(): array
+    {
+        $talk = Assignment::query()->where('module_id', $this->module->id)->where('form', WorkForm::Discussion)->first();
+        if ($talk === null) {
+            $talk = app(SaveAssignment::class)($this->module, null, $this->assignmentFields([
+                'form' => WorkForm::Discussion, 'discussion' => Discussion::fromArray(['goes_on' => true]),
+            ]), null);
+            $topic = app(SaveTopic::class)($talk, null, 'Dues', 'Who should pay?', null);
+            app(OpenAssignment::class)($talk);
+            $post = app(WritePost::class)($topic->fresh(['assignment']), $this->students[0], 'The ships should pay.');
+            $post->files()->create([
+                'position' => 1, 'kind' => 'picture', 'name' => 'a.png', 'description' => 'x', 'path' => 'posts/none',
+                'mime' => 'image/png', 'bytes' => 1, 'sha256' => str_repeat('0', 64),
+            ]);
+            app(FlagPost::class)($post, $this->students[1], 'Please look.');
+        }
+        Storage::put('posts/none', 'x');
+        $topic = $talk->topics()->firstOrFail();
+        $post = $topic->posts()->firstOrFail();
+        $post->update(['hidden_at' => null, 'hidden_by' => null, 'hidden_reason' => null, 'taken_back_at' => null]);
+
+        return [
+            'talk' => $talk->public_id, 'topic' => $topic->public_id, 'post' => $post->public_id,
+            'file' => $post->files()->firstOrFail()->public_id,
+            'flag' => PostFlag::query()->where('post_id', $post->id)->firstOrFail()->public_id,
         ];
     }
 
@@ -289,7 +330,11 @@ trait Addresses
                 'made_by' => $this->coordinator->id,
             ])->public_id,
             'notice' => Notice::query()->where('user_id', $script->student_id)->firstOrFail()->public_id,
+            ...$talk = $this->talk(),
         ];
+        if (in_array($route->getName(), ['discussion.show', 'topics.store'], true)) {
+            $values['assignment'] = $talk['talk'];
+        }
 
         return '/'.ltrim(
             (string) preg_replace_callback(

@@ -135,6 +135,15 @@ final class RoutesTest extends TestCase
         'boards.take' => 'coordinator examiner', 'members.note' => 'coordinator', 'member-notes.back' => 'coordinator',
         'logbook' => 'coordinator', 'logbook.take' => 'coordinator', 'cohort-talk' => 'coordinator', 'find' => 'anyone', 'modules.copy' => 'coordinator',
         'modules.copy.store' => 'coordinator',
+        'discussion.show' => 'coordinator tutor examiner student', 'topics.store' => 'coordinator',
+        'topics.update' => 'coordinator', 'topics.destroy' => 'coordinator', 'topics.close' => 'coordinator',
+        'topics.show' => 'coordinator tutor examiner student', 'topics.news' => 'coordinator tutor examiner student',
+        'topics.threads' => 'coordinator tutor examiner student', 'topics.follow' => 'coordinator tutor examiner student',
+        'flags.leave' => 'coordinator', 'posts.store' => 'coordinator tutor examiner student',
+        'posts.show' => 'coordinator tutor examiner student', 'posts.replies' => 'coordinator tutor examiner student',
+        'posts.edit' => 'student', 'posts.update' => 'student', 'posts.take-back' => 'student', 'posts.hide' => 'coordinator',
+        'posts.pin' => 'coordinator', 'posts.move' => 'coordinator', 'posts.flag' => 'coordinator tutor examiner',
+        'posts.unread' => 'coordinator tutor examiner student', 'posts.file' => 'student',
     ];
 
     /** Routes for people who are not signed in, or for everyone. */
@@ -182,7 +191,9 @@ final class RoutesTest extends TestCase
                                 'drafts.store', 'uploads.store', 'typed.update', 'typed.begin',
                                 'trials.show', 'trials.update', 'rounds.show', 'rounds.offer', 'bank.index',
                                 'bank.make', 'bank.comments.store', 'sheets.index', 'sheets.show',
-                                'sheets.write',
+                                'sheets.write', 'discussion.show', 'topics.show', 'topics.news', 'topics.threads',
+                                'topics.follow', 'posts.store', 'posts.show', 'posts.replies', 'posts.flag',
+                                'posts.unread', 'posts.file',
                             ],
                             true,
                         )

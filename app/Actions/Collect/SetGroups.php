@@ -37,7 +37,7 @@ final class SetGroups
     ): void {
         DB::transaction(function () use ($assignment, $groups, $how, $seed, $size): void {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
-            if (! $stored->handin_by->isGroup()) {
+            if (! $stored->usesGroups()) {
                 throw new Refused('Each student hands in alone here. Change that under Plan first.');
             }
             $scripts = Script::query()->where('assignment_id', $stored->id)->with('student:id,name')->orderBy('id')

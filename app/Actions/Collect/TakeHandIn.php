@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Collect;
 
+use App\Actions\Collect\Concerns\KeepsAttempts;
 use App\Documents\Receipts;
 use App\Events\CountingAttemptChanged;
 use App\Exceptions\Refused;
@@ -23,14 +24,12 @@ use App\Models\Script;
 use App\Models\TypedText;
 use App\Models\User;
 use App\Wording\LocalTime;
-use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Storage;
-use LogicException;
 use YoungHarbor\Core\Collect\Attempts;
 use YoungHarbor\Core\Collect\WebLink;
 
@@ -42,6 +41,8 @@ use YoungHarbor\Core\Collect\WebLink;
  */
 final class TakeHandIn
 {
+    use KeepsAttempts;
+
     public function __construct(
         private readonly WorkReader $read,
         private readonly Logbook $logbook,
@@ -145,38 +146,6 @@ final class TakeHandIn
                 ->where('once', $once)->first();
     }
 
-    /**
-     * @param  non-empty-list<UploadedPiece>  $work
-     * @param  list<string>  $paths
-     * @param  list<array{label: string, answer: string}>|null  $declared
-     */
-    private function keep(
-        Script $script, User $by, array $work, array $paths, Carbon $received, ?array $declared, ?string $once,
-    ): Handin {
-        $sums = array_map(fn (UploadedPiece $piece) => $piece->sha256(), $work);
-        $handin = $script->handins()->make([
-            'public_id' => (new Handin)->newUniqueId(),
-            'attempt' => (int) $script->getAttribute('handins_max_attempt') + 1,
-            'handed_in_by' => $by->id,
-            'bytes' => array_sum(array_map(fn (UploadedPiece $piece) => $piece->bytes(), $work)),
-            'sha256' => count($sums) === 1 ? $sums[0] : hash('sha256', implode("\n", $sums)."\n"),
-            'words' => 0, 'text' => '', 'html' => '', 'notes' => [], 'identity' => [],
-            'declaration' => $declared, 'due_at' => $script->due_at,
-            'late' => Attempts::isLate($received->toDateTimeImmutable(), $this->due($script)),
-            'received_at' => $received, 'created_at' => now()->startOfSecond(), 'once' => $once,
-        ]);
-        $files = array_map(fn (UploadedPiece $piece, int $n) => $handin->files()->make([
-            'position' => $n + 1, 'kind' => $piece->kind->value, 'original_name' => $piece->name, 'path' => $paths[$n],
-            'link' => $piece->link, 'bytes' => $piece->bytes(), 'sha256' => $sums[$n], 'words' => 0,
-        ]), $work, array_keys($work));
-        $handin->setRelation('files', new Collection($files));
-        $handin->seal = $this->receipts->seal($this->receipts->of($handin));
-        $handin->save();
-        $handin->files()->saveMany($files);
-
-        return $handin;
-    }
-
     /** Lets the new attempt count, when it does by itself. */
     private function count(Script $script, Handin $handin): void
     {
@@ -195,12 +164,6 @@ final class TakeHandIn
         if ($script->lead_id === null) {
             OverlapReport::query()->create(['handin_id' => $handin->id]);
         }
-    }
-
-    private function due(Script $script): DateTimeImmutable
-    {
-        return $script->due_at?->toDateTimeImmutable()
-            ?? throw new LogicException('What is open to students has a due time.');
     }
 
     /**

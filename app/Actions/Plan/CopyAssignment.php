@@ -53,6 +53,9 @@ final class CopyAssignment
                     ]
                 );
             }
+            foreach ($assignment->topics as $topic) {
+                $copy->topics()->create($topic->only(['position', 'title', 'prompt']));
+            }
             $this->logbook->write(
                 Entry::of(LogEvent::AssignmentMade)->on($copy->setRelation('module', $module))
                     ->saying(copied_from: "{$assignment->title}, {$assignment->module->code}")

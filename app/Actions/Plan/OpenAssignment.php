@@ -37,6 +37,7 @@ final class OpenAssignment
                 'a ready rubric' => $stored->rubric_version_id === null,
                 'a brief' => trim($stored->brief) === '',
                 'a due time' => $stored->due_at === null,
+                'a topic' => $stored->isDiscussion() && ! $stored->topics()->exists(),
             ]));
             if ($missing !== []) {
                 throw new Refused('Before students can see it, the assignment needs '.implode(' and ', $missing).'.');

@@ -7,6 +7,7 @@ namespace App\Actions\Plan;
 use App\Actions\Collect\ChooseLeadScripts;
 use App\Actions\Collect\ExpectScripts;
 use App\Actions\Collect\SetDueTimes;
+use App\Actions\Discuss\RecountParticipations;
 use App\Actions\Screen\CompareWhatIsIn;
 use App\Actions\Screen\MeasureAgain;
 use App\Actions\Screen\StoreScreenings;
@@ -17,7 +18,9 @@ use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Module;
+use App\Models\Post;
 use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Discussion\Settings as Discussion;
 use YoungHarbor\Core\Input\JsonForm;
 use YoungHarbor\Core\Release\Settings as Release;
 use YoungHarbor\Core\Screening\Settings as Screening;
@@ -35,6 +38,7 @@ final class SaveAssignment
         private readonly MeasureAgain $measure,
         private readonly ChooseLeadScripts $leads,
         private readonly StoreScreenings $screenings,
+        private readonly RecountParticipations $recount,
     ) {
     }
 
@@ -93,6 +97,7 @@ final class SaveAssignment
                     in_array('closes_at', $changed, true) && ($this->expectScripts)($stored);
                     $entry->with(late_no_more: ($this->setDueTimes)($stored));
                 }
+                $stored->isDiscussion() && in_array('discussion', $changed, true) && ($this->recount)($stored);
                 $this->logbook->write($entry);
                 $this->screenAgain($before, $stored);
             }
@@ -115,6 +120,7 @@ final class SaveAssignment
                 'scheme' => self::inside($after->scheme, $before->scheme),
                 'screening' => self::inside($after->screening, $before->screening),
                 'release' => self::inside($after->release, $before->release),
+                'discussion' => self::inside($after->discussion, $before->discussion),
                 default => null,
             };
             array_push(
@@ -176,11 +182,37 @@ final class SaveAssignment
         return is_array($kinds) ? array_values($kinds) : null;
     }
 
+    /** What those who wrote in a discussion relied on, and what was asked of them, holds. */
+    private function refuseOtherTalk(Assignment $stored): void
+    {
+        $before = $stored->getOriginal('discussion');
+        $after = $stored->discussion;
+        if (! $before instanceof Discussion || ! $stored->isDirty('discussion')) {
+            return;
+        }
+        foreach (['posts' => 'discuss_posts', 'replies' => 'discuss_replies', 'words' => 'discuss_words'] as $key => $field) {
+            $after->{$key} > $before->{$key} && throw new Refused(
+                'Students were told how much is asked for. Less can be asked for, not more.', $field,
+            );
+        }
+        if (! Post::query()->whereIn('topic_id', $stored->topics()->select('id'))->exists()) {
+            return;
+        }
+        $after->audience === $before->audience || throw new Refused(
+            'Students have written here, each to those who were there to read it. Who talks with whom can no longer change.',
+            'discuss_audience',
+        );
+        $after->names && ! $before->names && throw new Refused(
+            'Students have written here under codes. Their names can no longer be shown to each other.', 'discuss_names',
+        );
+    }
+
     private function refuseBrokenPromises(Assignment $stored): void
     {
         if (! $stored->isPublished()) {
             return;
         }
+        $stored->isDiscussion() && $this->refuseOtherTalk($stored);
         if ($stored->isDirty('rubric_version_id')) {
             throw new Refused('Students can already see this rubric, so another cannot take its place.', 'rubric');
         }

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Enums\HandInBy;
 use App\Enums\RubricState;
+use App\Enums\WorkForm;
 use App\Extraction\FileKind;
 use App\Http\Requests\Concerns\ReadsSecondMarks;
 use App\Models\Assignment;
@@ -24,6 +25,8 @@ use Illuminate\Validation\Validator;
 use InvalidArgumentException;
 use LogicException;
 use YoungHarbor\Core\Collect\Declaration;
+use YoungHarbor\Core\Discussion\Audience;
+use YoungHarbor\Core\Discussion\Settings as Discussion;
 use YoungHarbor\Core\Input\Document;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -91,6 +94,8 @@ final class AssignmentRequest extends FormRequest
         $kept = $this->keptBands();
 
         return [
+            'form' => ['nullable', Rule::enum(WorkForm::class)],
+            ...($this->form() === WorkForm::Discussion ? $this->discussionRules() : []),
             'title' => ['required', 'string', 'max:200'],
             'brief' => ['nullable', 'string', 'max:20000'],
             'rubric' => ['nullable', 'string'],
@@ -168,6 +173,10 @@ final class AssignmentRequest extends FormRequest
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
             'first_feedback.*' => 'A student can ask 0 to 5 times.',
             'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
+            'discuss_posts.*' => 'Ask for 0 to '.Discussion::MOST_PIECES.' posts.',
+            'discuss_replies.*' => 'Ask for 0 to '.Discussion::MOST_PIECES.' replies.',
+            'discuss_words.*' => 'Ask for 0 to '.number_format(Discussion::MOST_WORDS).' words.',
+            'discuss_edit_minutes.*' => 'Posts can be changed for 0 to '.number_format(Discussion::MOST_MINUTES).' minutes, which is a week.',
             'max_files.*' => 'A hand-in can have 1 to 10 files.',
             'max_megabytes.*' => 'A file can have 1 to '.(int) config('harbor.upload.max_megabytes').' MB.',
         ];
@@ -254,12 +263,55 @@ final class AssignmentRequest extends FormRequest
             'handin_kinds' => $this->kinds(),
             'declaration' => $this->declaration(),
         ];
+        if ($this->form() === WorkForm::Discussion) {
+            // Nothing is handed in: what is written in the topics is what is marked.
+            $fields = [
+                ...$fields, 'discussion' => $this->discussion(), 'max_files' => 1, 'self_checks' => 0, 'first_feedback' => 0,
+                'handin_by' => HandInBy::Each, 'handin_kinds' => null, 'declaration' => null,
+            ];
+        }
+        $this->route('assignment') instanceof Assignment || $fields['form'] = $this->form();
         // An assignment keeps the version it was given, even when its rubric has a newer one.
         $assignment = $this->route('assignment');
         $kept = $assignment instanceof Assignment
             && $assignment->rubricVersion?->rubric->public_id === $this->input('rubric');
 
         return $kept && $assignment->isPublished() ? $fields : $fields + ['rubric_version_id' => $this->versionId()];
+    }
+
+    /** What is marked: chosen when an assignment is made. */
+    private function form(): WorkForm
+    {
+        $assignment = $this->route('assignment');
+
+        return $assignment instanceof Assignment ? $assignment->form
+            : WorkForm::tryFrom($this->string('form')->toString()) ?? WorkForm::Handin;
+    }
+
+    /**
+     * @return array<string, mixed>
+     */
+    private function discussionRules(): array
+    {
+        $number = fn (int $most): array => ['required', 'integer', 'min:0', "max:{$most}"];
+
+        return [
+            'discuss_audience' => ['required', Rule::enum(Audience::class)],
+            'discuss_posts' => $number(Discussion::MOST_PIECES), 'discuss_replies' => $number(Discussion::MOST_PIECES),
+            'discuss_words' => $number(Discussion::MOST_WORDS), 'discuss_edit_minutes' => $number(Discussion::MOST_MINUTES),
+            'discuss_names' => ['required', 'in:0,1'], 'discuss_own_first' => ['nullable', 'in:0,1'],
+            'discuss_goes_on' => ['nullable', 'in:0,1'],
+        ];
+    }
+
+    private function discussion(): Discussion
+    {
+        return Discussion::fromArray([
+            'audience' => $this->input('discuss_audience'), 'posts' => $this->integer('discuss_posts'),
+            'replies' => $this->integer('discuss_replies'), 'words' => $this->integer('discuss_words'),
+            'own_first' => $this->boolean('discuss_own_first'), 'names' => $this->boolean('discuss_names'),
+            'edit_minutes' => $this->integer('discuss_edit_minutes'), 'goes_on' => $this->boolean('discuss_goes_on'),
+        ]);
     }
 
     /** A question a line, not more of them and none longer than can be kept. */

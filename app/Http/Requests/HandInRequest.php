@@ -32,7 +32,7 @@ final class HandInRequest extends FormRequest
 {
     public function authorize(): bool
     {
-        return $this->user()?->can('handIn', $this->assignment()) === true;
+        return $this->user()?->can('sendWork', $this->assignment()) === true;
     }
 
     /**

@@ -38,8 +38,15 @@ final readonly class Cohort
         'time' => ['With more time', 'left_at IS NULL AND more_time = 1'],
         'result' => ['Result is out', 'result_id IS NOT NULL'],
         'unread' => ['Result not opened', 'result_id IS NOT NULL AND first_opened_at IS NULL'],
+        'silent' => ['Wrote nothing', 'left_at IS NULL AND first_at IS NULL'],
+        'below' => ['Below what was asked', 'left_at IS NULL AND first_at IS NOT NULL AND below = 1'],
         'left' => ['Left', 'left_at IS NOT NULL'],
     ];
+
+    /** Those that are asked of a discussion alone, and those that are not asked of one: nothing is handed in there. */
+    private const OF_TALK = ['silent', 'below'];
+
+    private const NOT_OF_TALK = ['draft', 'in', 'out', 'missing'];
 
     /** A person's columns: where each stands. */
     private const COLUMNS = [
@@ -52,6 +59,7 @@ final readonly class Cohort
         'attempt' => '(SELECT h.attempt FROM handins h WHERE h.id = s.current_handin_id)', 'late' => 's.late',
         'waived_at' => 's.waived_at', 'more_time' => '(s.due_at > :due)', 'result_id' => 'r.id',
         'first_opened_at' => 'r.first_opened_at', 'seconds_open' => 'r.seconds_open',
+        'first_at' => 'p.first_at', 'below' => 'p.below', 'posts' => 'p.posts', 'replies' => 'p.replies',
     ];
 
     private const SORTS = [
@@ -80,10 +88,35 @@ final readonly class Cohort
         $byGroup = $assignment->handin_by->isGroup() && $text('by') !== 'person';
 
         return new self(
-            $assignment, isset(self::FILTERS[$text('show')]) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100),
-            isset(self::SORTS[$sort]) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'),
+            $assignment, isset(
+                self::filtersOf($assignment)[$text('show')],
+            ) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100),
+            isset(self::SORTS[$sort]) && (
+                $sort !== 'in' || self::showsWhen($assignment)
+            ) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'),
             $byGroup, $assignment->results_out_at !== null,
         );
+    }
+
+    /**
+     * Filters by key, of an assignment of this kind.
+     *
+     * @return array<string, array{string, string}>
+     */
+    public static function filtersOf(Assignment $assignment): array
+    {
+        return array_diff_key(
+            self::FILTERS, array_flip($assignment->isDiscussion() ? self::NOT_OF_TALK : self::OF_TALK),
+        );
+    }
+
+    /**
+     * Whether it says when someone's work came in. In a discussion that is when they first wrote, and in its topics codes
+     * stand in the order of time: beside names it would tell whose they are.
+     */
+    public static function showsWhen(Assignment $assignment): bool
+    {
+        return ! $assignment->isDiscussion() || $assignment->namesRevealed();
     }
 
     /**
@@ -119,13 +152,14 @@ final readonly class Cohort
     public function counts(): array
     {
         $sums = [];
-        foreach (array_keys(self::FILTERS) as $n => $key) {
+        $filters = array_keys(self::filtersOf($this->assignment));
+        foreach ($filters as $n => $key) {
             $sums[] = 'COALESCE(SUM('.$this->condition($key).'), 0) AS f'.$n;
         }
         $row = (array) ($this->byGroup ? DB::query()->fromSub($this->groups(), 'row') : $this->work())
             ->selectRaw(implode(', ', $sums))->first();
 
-        return array_map(intval(...), array_combine(array_keys(self::FILTERS), array_values($row)));
+        return array_map(intval(...), array_combine($filters, array_values($row)));
     }
 
     /**
@@ -254,6 +288,7 @@ final readonly class Cohort
         return match (true) {
             $this->byGroup => $name,
             ! $this->anyOut && str_starts_with(self::COLUMNS[$name], 'r.') => 'NULL',
+            ! $this->assignment->isDiscussion() && str_starts_with(self::COLUMNS[$name], 'p.') => 'NULL',
             default => self::COLUMNS[$name],
         };
     }
@@ -278,6 +313,7 @@ final readonly class Cohort
     {
         return DB::table('scripts as s')
             ->when($this->anyOut, fn (Builder $query) => $query->leftJoin('results as r', 'r.holding_script_id', '=', 's.id'))
+            ->when($this->assignment->isDiscussion(), fn (Builder $query) => $query->leftJoin('participations as p', 'p.script_id', '=', 's.id'))
             ->where('s.assignment_id', $this->assignment->id);
     }
 

@@ -3,7 +3,7 @@
     <div class="flex items-baseline gap-5 mb-3">
         <h2>Groups</h2><span class="quiet">handed in by {{ $assignment->handin_by->label() }}</span><a class="ml-auto"
         href="{{ route('collect.index', $assignment) }}">who has handed in</a></div>
-    @if (! $assignment->handin_by->isGroup())
+    @if (! $assignment->usesGroups())
         <x-empty title="Each student hands in alone here">Choose “a group” under
         <a href="{{ route('plan.edit',
             $assignment) }}">Plan</a>, What is handed in, as long as nothing has come in.</x-empty>

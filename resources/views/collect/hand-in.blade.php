@@ -26,11 +26,17 @@
                     <p class="small mt-1">It arrived {{ LocalTime::shown($last->received_at) }}.
                     <a href="{{ route('receipts.show', $last) }}">Receipt</a></p></div>
             @endif
+            @if ($assignment->isDiscussion())
+                @if ($reader ?? null)@include('discuss.asked')
+                @else<p class="mb-1">{{ App\Wording\DiscussionWords::asked($assignment->discussion) }}
+                    {{ __('discuss.times.open', ['due' => LocalTime::shown($due), 'ends' => LocalTime::shown($closes ?? $due)]) }}</p>@endif
+            @else
             @if ($script && $script->takesHandIns())<p class="mb-4 lg:hidden"><a class="button"
                 href="#hand-in">Hand in</a></p>@endif
             <p class="mb-1">Due <b>{{ LocalTime::shown(
                 $due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ LocalTime::shown($closes) }}
                 and marked as late</span>@endif</p>
+            @endif
             @if ($own)
                 <details class="mb-4"><summary>Why then: this is your own due time</summary>
                 <div class="sheet mt-2 px-4 py-1 max-w-2xl scroll">
@@ -101,6 +107,13 @@
                 <p class="mt-2"><a class="button primary"
                     href="{{ route('results.show', $script->result) }}">Read it</a></p></div>
             @endif
+            @if ($assignment->isDiscussion())
+                <div class="panel mb-4"><h2>{{ __('discuss.title') }}</h2>
+                @foreach ($assignment->topics as $topic)<p class="mt-1">@if ($preview){{ $topic->title }}@else<a
+                    href="{{ route('topics.show', $topic) }}">{{ $topic->title }}</a>@endif</p>@endforeach
+                @unless ($preview)<p class="mt-3"><a class="button primary"
+                    href="{{ route('discussion.show', $assignment) }}">{{ __('discuss.go') }}</a></p>@endunless</div>
+            @endif
             @foreach ($rounds ?? [] as $round)
                 <div class="panel mb-4"><h2>{{ $round->title }}</h2><p class="quiet">{{ $round->isClosed() ? 'closed'
                     : 'reviews are due '.LocalTime::shown($round->due_at) }}</p>
@@ -115,11 +128,12 @@
             @endif
             @if ($current)
                 <div class="panel mb-4">
-                    <h2>Handed in{{ $current->late ? ', late' : '' }}</h2>
-                    <p class="mt-1">{{ LocalTime::shown($current->received_at) }}, {{ $current->read_at === null
+                    <h2>{{ $assignment->isDiscussion() ? __('discuss.what_is_marked') : 'Handed in' }}{{ $current->late ? ', late' : '' }}</h2>
+                    <p class="mt-1">{{ LocalTime::shown($assignment->isDiscussion() ? $current->created_at
+                        : $current->received_at) }}, {{ $current->read_at === null
                         ? lcfirst($current->reading()) : number_format($current->words).' words' }}</p>
                     <p class="quiet small break-words">
-                        {{ $current->names() }}{{ $current->handed_in_by === $script->student_id ? ''
+                        {{ $assignment->isDiscussion() ? __('discuss.what_is_marked_hint') : $current->names() }}{{ $current->handed_in_by === $script->student_id ? ''
                         : ', handed in by '.$current->by->name }}</p>
                     <p class="mt-2"><a href="{{ route('receipts.show',
                         $current) }}">Receipt, and what was read of it</a></p>
@@ -134,7 +148,10 @@
                     @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
             @endif
-            @if ($preview)
+            @if ($assignment->isDiscussion())
+                @if (! $preview && $script === null)<x-empty title="You are not on the list">
+                    Ask your module coordinator to add you to this assignment.</x-empty>@endif
+            @elseif ($preview)
                 <div class="panel"><h2 class="mb-1">Hand in</h2>
                 <p>{{ $assignment->max_files === 1 ? 'A file'
                     : 'Up to '.$assignment->max_files.' files' }}: {{ $assignment->kindsInWords() }}, up to {{ $assignment->max_megabytes }}

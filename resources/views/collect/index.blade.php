@@ -1,13 +1,16 @@
 @php
     use App\Wording\LocalTime;
     use App\Queries\Collect\Cohort;
+    $counts += array_fill_keys(array_keys(Cohort::FILTERS), 0);
     $time = fn (?string $at) => $at === null ? null : Illuminate\Support\Carbon::parse($at, 'UTC');
     $past = $assignment->isPastDue();
+    $talks = $assignment->isDiscussion();
+    $when = Cohort::showsWhen($assignment);
     $out = $cohort->anyOut;
     $hidden = array_filter(['unread' => ! $out, 'result' => ! $out, 'left' => $counts['left'] === 0,
         'late' => ! $past && $counts['late'] === 0, 'late-own' => $counts['late'] === 0,
         'missing' => $counts['missing'] === 0, 'time' => $counts['time'] === 0, 'draft' => $counts['draft'] === 0]);
-    $filters = array_filter(Cohort::FILTERS, fn ($key) => ! isset($hidden[$key]) || $cohort->filter === $key,
+    $filters = array_filter(Cohort::filtersOf($assignment), fn ($key) => ! isset($hidden[$key]) || $cohort->filter === $key,
         ARRAY_FILTER_USE_KEY);
     $sorts = fn (string $key) => route('collect.index',
         [$assignment, ...$cohort->asked(['sort' => $cohort->sort === $key && ! $cohort->down ? "-{$key}" : $key])]);
@@ -40,7 +43,9 @@
                     Each was told by mail, with what to do. Lateness that follows from it can be waived on the student’s page.
                     </p></details>
         @endif
-        @if ($counts['in'] > 0)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}"
+        @if ($talks)<p class="mb-3"><a class="button" href="{{ route('discussion.show', $assignment) }}">{{ __('discuss.go_staff') }}</a>
+            <span class="quiet ml-2">{{ App\Wording\DiscussionWords::asked($assignment->discussion) }}</span></p>@endif
+        @if ($counts['in'] > 0 && $when)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}"
             hx-trigger="load"></div>@endif
         @if ($first !== null)<p class="quiet small mb-3">{{ trans_choice('first-feedback.counts', $first->asked) }}
             @if ($first->asked > 0){{ __('first-feedback.counts_more', ['students' => trans_choice('first-feedback.students',
@@ -92,9 +97,10 @@
                     @else<th aria-sort="{{ $order('section') }}">
                         <a href="{{ $sorts('section') }}">Section</a></th>@endif
                 <th aria-sort="{{ $order('brief') }}"><a href="{{ $sorts('brief') }}">Brief opened</a></th>
-                <th>Draft</th>
+                <th>{{ $talks ? __('discuss.wrote') : 'Draft' }}</th>
                 <th aria-sort="{{ $order('due') }}"><a href="{{ $sorts('due') }}">Due</a></th>
-                <th aria-sort="{{ $order('in') }}"><a href="{{ $sorts('in') }}">Handed in</a></th><th></th>
+                @if ($when)<th aria-sort="{{ $order('in') }}"><a href="{{ $sorts('in') }}">{{ $talks ? __('discuss.first_post')
+                    : 'Handed in' }}</a></th>@else<th>{{ __('discuss.asked_for') }}</th>@endif<th></th>
                 @if ($out)<th>Result</th>@endif
             </tr></thead>
             <tbody>
@@ -115,14 +121,24 @@
                             @if ($row->brief_opened_at){{ LocalTime::shown(
                             $time($row->brief_opened_at)) }}@elseif (! $row->received_at)<span
                             class="quiet">not yet</span>@else–@endif</td>
+                        @if ($talks)<td data-label="{{ __('discuss.wrote') }}">{{ $row->first_at === null ? '' : implode(', ', array_filter([
+                            (int) $row->posts > 0 ? __('discuss.has_posted') : '', (int) $row->replies > 0 ? __('discuss.has_replied')
+                            : '', (int) $row->posts + (int) $row->replies === 0 ? __('discuss.has_written') : ''])) }}</td>
+                        @else
                         <td data-label="Draft">{{ (int) $row->drafts > 0
                             ? ((int) $row->drafts === 1 ? 'checked' : "{$row->drafts} checked")
                             : '' }}@if ($row->template_taken_at)
                             <span class="quiet small">template taken</span>@endif</td>
+                        @endif
                         <td class="lg:whitespace-nowrap"
                             data-label="Due">@if ($row->more_time)<b>{{ LocalTime::shown($time($row->due_at)) }}</b>
                             <span class="quiet small">more time</span>@else<span class="quiet">{{ $row->due_at
                                 ? LocalTime::shown($time($row->due_at)) : '' }}</span>@endif</td>
+                        @if ($talks && ! $when)<td data-label="{{ __('discuss.asked_for') }}">{{ $row->first_at === null ? ''
+                            : __($row->below ? 'discuss.is_below' : 'discuss.is_enough') }}</td><td>@if ($row->late)<span
+                            class="signal">late</span>@elseif ($row->first_at === null && $row->due_at && $time($row->due_at)
+                            ->isPast())<span class="signal">{{ __('discuss.wrote_nothing') }}</span>@endif</td>
+                        @else
                         <td class="lg:whitespace-nowrap"
                             data-label="Handed in">@if ($row->received_at){{ LocalTime::shown(
                             $time($row->received_at)) }}@if ((int) $row->attempt > 1)
@@ -133,6 +149,7 @@
                             @elseif ($row->late)<span class="signal">late</span>@elseif (! $row->received_at
                                 && $row->due_at && $time($row->due_at)
                                 ->isPast())<span class="signal">missing</span>@endif</td>
+                        @endif
                         @if ($out)<td data-label="Result">
                             @if ($row->first_opened_at)opened {{ LocalTime::shown(
                             $time($row->first_opened_at)) }}@if ((int) $row->seconds_open > 0)

@@ -16,10 +16,14 @@
                     @foreach ($handin->declaration as $field)<dt class="quiet small">{{ $field['label'] }}</dt>
                     <dd class="mb-2 whitespace-pre-line">{{ $field['answer'] }}</dd>@endforeach</dl>
             @endif
+            @if ($assignment->isDiscussion())<p class="quiet mt-3">{{ __('discuss.receipt') }}
+                <a href="{{ route('discussion.show', $assignment) }}">{{ __('discuss.title') }}</a></p>
+            @else
             <p class="quiet mt-3">Is this not what you meant to hand in? @if (! $script->takesHandIns())
             The assignment is closed; write to your module coordinator. @else
             <a href="{{ route('hand-in.show', $assignment) }}">Hand in another</a>@if (! $script->isPastDue())
             until {{ LocalTime::shown($script->due_at) }}@endif. @endif</p>
+            @endif
         </div>
         <aside class="panel self-start">
             <p @class(['font-bold', 'kelp' => $counts, 'signal' => ! $counts])>
@@ -35,8 +39,9 @@
                 <dt class="quiet small">Recorded</dt>
                 <dd class="mb-2">{{ $handin->created_at->copy()->setTimezone(LocalTime::zone())
                     ->format('D j M Y H:i:s') }}
-                    <span class="quiet small">{{ $handin->created_at->gt($handin->received_at)
-                        ? 'once others before it were; when it was received is what counts' : '' }}</span></dd>
+                    <span class="quiet small">{{ match (true) { $assignment->isDiscussion() => __('discuss.frozen_then'),
+                        $handin->created_at->gt($handin->received_at)
+                        => 'once others before it were; when it was received is what counts', default => '' } }}</span></dd>
                 <dt class="quiet small">Due</dt><dd class="mb-2">{{ LocalTime::shown($handin->due_at) }}</dd>
                 @if ($handin->handed_in_by !== $script->student_id)<dt class="quiet small">By</dt>
                 <dd class="mb-2">{{ $handin->by->name }}, for your group</dd>@endif

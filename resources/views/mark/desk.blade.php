@@ -75,6 +75,11 @@
                     <button class="button" id="offer" type="button" hidden>comment</button>
                 </div>
             </div>
+            @if ($later !== null && $later->isNotEmpty())
+                <details class="mt-6 border-t border-rule pt-3"><summary class="link">{{ trans_choice('discuss.later', $later->count()) }}</summary>
+                    @foreach ($later as $post)<div class="mt-3"><p class="quiet small">{{ __($post->isReply() ? 'discuss.later_reply'
+                        : 'discuss.later_post', ['topic' => $post->topic->title]) }}</p><div class="text" dir="auto">{!! $post->masked !!}</div></div>@endforeach
+                </details>@endif
             @include('mark.desk-pages')
             @include('mark.desk-strip')
         </section>

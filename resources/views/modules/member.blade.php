@@ -24,8 +24,9 @@
                         <div class="flex flex-wrap items-baseline gap-x-4">
                             <h3>{{ $script->assignment->title }}</h3><span>due
                             <b>{{ LocalTime::shown($script->due_at) }}</b></span>
-                            <span class="quiet">{{ $in ? 'handed in '.LocalTime::shown($in->received_at)
-                                : 'nothing handed in yet' }}</span>
+                            <span class="quiet">{{ match (true) { $in === null => 'nothing handed in yet',
+                                ! App\Queries\Collect\Cohort::showsWhen($script->assignment) => __('discuss.has_written_some'),
+                                default => 'handed in '.LocalTime::shown($in->received_at) } }}</span>
                             @if ($in?->late)<b class="signal">late{{ $script->waived_at ? ', waived'
                                 : '' }}</b>@endif</div>
                         @if ($time && count($time->working->lines) > 1)<div class="scroll mt-2">

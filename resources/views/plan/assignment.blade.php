@@ -22,6 +22,9 @@
         $bandKey = 'kept';
     }
     $open = $a?->isPublished() ?? false;
+    $form = $a?->form ?? App\Enums\WorkForm::tryFrom((string) old('form', request()->string('form')->toString()))
+        ?? App\Enums\WorkForm::Handin;
+    $talks = $form === App\Enums\WorkForm::Discussion;
     $plain = fn ($number) => $number === null ? ''
         : (str_contains((string) $number, '.') ? rtrim(rtrim((string) $number, '0'), '.') : (string) $number);
     $late = $a?->late_rule;
@@ -79,9 +82,13 @@
         What they were told is fixed and shown so. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.
         </p>
     @endif
+    @unless ($a)<nav class="chips mb-4" aria-label="{{ __('plan.form.what') }}"><span class="quiet mr-1">{{ __('plan.form.what') }}</span>
+        @foreach (App\Enums\WorkForm::cases() as $one)<a href="{{ route('plan.create', [$module, 'form' => $one->value]) }}"
+            aria-current="{{ $one === $form ? 'true' : 'false' }}">{{ $one->label() }}</a>@endforeach</nav>@endunless
     <form id="assignment" method="post" action="{{ $a ? route('plan.update', $a) : route('plan.store', $module) }}">
         @csrf
         @if ($a)@method('put')<input type="hidden" name="lock_version" value="{{ $a->lock_version }}">@endif
+        <input type="hidden" name="form" value="{{ $form->value }}">
         <div class="grid lg:grid-cols-2 gap-x-10">
             <div>
                 <h2 class="mb-3">What students are asked</h2>
@@ -99,14 +106,17 @@
                 <div class="grid sm:grid-cols-2 gap-x-4">
                     <x-field name="opens_at" label="Opens" type="datetime-local"
                         :value="LocalTime::field($a?->opens_at)" hint="Empty: as soon as you open it." />
-                    <x-field name="due_at" label="Due" type="datetime-local" :value="LocalTime::field($a?->due_at)"
+                    <x-field name="due_at" :label="$talks ? 'First posts are due' : 'Due'" type="datetime-local"
+                        :value="LocalTime::field($a?->due_at)"
                         :hint="$open ? 'Can be moved later, not earlier.' : null" />
-                    <x-field name="closes_at" label="Late work is taken until" type="datetime-local"
-                        :value="LocalTime::field($a?->closes_at)" hint="Marked as late. Empty: no end." />
+                    <x-field name="closes_at" :label="$talks ? 'The discussion ends' : 'Late work is taken until'"
+                        type="datetime-local" :value="LocalTime::field($a?->closes_at)" :hint="$talks
+                        ? 'What stands then is marked. Empty: when first posts are due.' : 'Marked as late. Empty: no end.'" />
                     <x-field name="promised_on" label="Results promised for" type="date"
                         :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ LocalTime::zone() }}.</p>
+                @if ($talks)@include('plan.discussion')@else
                 <details class="fold" {{ $fold('handin_by', 'self_checks', 'first_feedback', 'kinds', 'max_megabytes', 'max_files',
                     'kinds.0') }}>
                     <summary><b>What is handed in</b>
@@ -181,6 +191,7 @@
                         @error("declaration.{$n}.label")<p class="error">{{ $message }}</p>@enderror
                     @endforeach
                 </details>
+                @endif
                 <details class="fold" {{ $fold('late_cut_off', 'late_days', 'late_take', 'late_amount', 'late_grace',
                     'late_floor', 'word_limit', 'over_amount', 'over_step', 'over_grace', 'cap') }}>
                     <summary><b>Late, long, resit</b> <span class="quiet small">{{ $inWords['costs'] }}</span></summary>

@@ -96,14 +96,15 @@ final class CollectController extends Controller
         $this->authorize('coordinate', $assignment);
         $logbook->note(Entry::of(LogEvent::CohortListTaken)->on($assignment)->by($this->person($request)));
         $cohort = Cohort::of($assignment, $request->query());
+        $when = Cohort::showsWhen($assignment);
         $time = fn (?string $at): ?string => $at === null ? null : LocalTime::plain(Carbon::parse($at, 'UTC'));
 
-        return response()->streamDownload(function () use ($cohort, $time): void {
+        return response()->streamDownload(function () use ($cohort, $time, $when, $assignment): void {
             echo "\u{FEFF}".Csv::line(
                 [
                     'Name', 'Number', 'Mail', 'Section', 'Group', 'Brief opened', 'Template taken', 'Drafts checked',
                     'Due', 'More time', 'Handed in', 'Attempt', 'Late', 'Waived', 'Result', 'Result first opened',
-                    'Seconds read', 'Left',
+                    'Seconds read', 'Left', ...($assignment->isDiscussion() ? ['Posted', 'Replied', 'Below what was asked'] : []),
                 ]
             );
             foreach ($cohort->rows() as $row) {
@@ -111,10 +112,14 @@ final class CollectController extends Controller
                     $row->name, $row->number, $row->email, $row->section, $row->group_name,
                     $time($row->brief_opened_at), $time($row->template_taken_at), (int) $row->drafts,
                     $time($row->due_at), $row->more_time ? 'yes' : 'no',
-                    $time($row->received_at), $row->attempt === null ? null : (int) $row->attempt,
+                    $when ? $time($row->received_at) : null, $row->attempt === null ? null : (int) $row->attempt,
                     $row->late ? 'yes' : 'no', $row->waived_at === null ? 'no' : 'yes',
                     $row->result_id === null ? null : 'out', $time($row->first_opened_at),
                     $row->seconds_open === null ? null : (int) $row->seconds_open, $time($row->left_at),
+                    ...($assignment->isDiscussion() ? [
+                        (int) $row->posts > 0 ? 'yes' : 'no', (int) $row->replies > 0 ? 'yes' : 'no',
+                        $row->first_at === null || $row->below ? 'yes' : 'no',
+                    ] : []),
                 ]);
             }
         }, Str::slug(

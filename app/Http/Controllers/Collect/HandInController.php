@@ -7,6 +7,7 @@ namespace App\Http\Controllers\Collect;
 use App\Actions\Collect\DropUploads;
 use App\Actions\Collect\NoteBriefOpened;
 use App\Actions\Collect\TakeHandIn;
+use App\Discussion\DiscussionReader;
 use App\Exceptions\Refused;
 use App\Extraction\Refusal;
 use App\Http\Arrival;
@@ -59,6 +60,7 @@ final class HandInController extends Controller
                 ? null
                 : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
                     ->first(),
+            'reader' => $assignment->isDiscussion() ? DiscussionReader::of($this->person($request), $assignment) : null,
             'rounds' => $assignment->rounds->whereNotNull('opened_at'),
             'contribution' => $assignment->contribution?->opened_at === null ? null : $assignment->contribution,
             'withMarkers' => $script !== null && $script->current_handin_id !== null

@@ -42,7 +42,7 @@ final class TypedTextController extends Controller
     public function begin(
         Request $request, AssignmentTemplate $template, BeginFromTemplate $begin,
     ): RedirectResponse {
-        $this->authorize('handIn', $template->assignment);
+        $this->authorize('sendWork', $template->assignment);
         $begin($template, $this->script($request, $template->assignment));
 
         return redirect()->to(route('hand-in.show', $template->assignment).'#hand-in')

@@ -16,6 +16,7 @@ use App\Models\Assignment;
 use App\Models\GradeScale;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Post;
 use App\Models\WritingBaseline;
 use App\Queries\Plan\RubricChange;
 use App\Queries\Plan\RubricLibrary;
@@ -138,6 +139,8 @@ final class AssignmentController extends Controller
                 ->orderByRaw("FIELD(scope, 'module', 'person', 'institution')")->orderBy('title')->get(),
             'newer' => $assignment !== null && $assignment->isPublished() ? RubricChange::newer($assignment) : null,
             'baselines' => WritingBaseline::query()->where('module_id', $module->id)->orderBy('name')->get(),
+            'written' => $assignment?->isDiscussion()
+                && Post::query()->whereIn('topic_id', $assignment->topics->modelKeys())->exists(),
             'handedIn' => $assignment?->scripts()->whereNotNull('current_handin_id')->count() ?? 0,
             'withMarkers' => $assignment?->scripts()->whereHas('marks')->exists() ?? false,
             'forecast' => $this->forecasts->of(

@@ -14,7 +14,7 @@ final class TypedTextRequest extends GuardedRequest
 {
     protected function guard(): array
     {
-        return ['handIn', $this->bound('assignment', Assignment::class)];
+        return ['sendWork', $this->bound('assignment', Assignment::class)];
     }
 
     /**

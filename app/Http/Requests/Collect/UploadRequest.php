@@ -15,7 +15,7 @@ final class UploadRequest extends GuardedRequest
 {
     protected function guard(): array
     {
-        return ['handIn', $this->bound('assignment', Assignment::class)];
+        return ['sendWork', $this->bound('assignment', Assignment::class)];
     }
 
     /**

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Enums;
+
+/**
+ * What is marked in an assignment.
+ */
+enum WorkForm: string
+{
+    /** What students hand in. */
+    case Handin = 'handin';
+
+    /** What they write to each other. */
+    case Discussion = 'discussion';
+
+    public function label(): string
+    {
+        return __("plan.form.{$this->value}");
+    }
+}
