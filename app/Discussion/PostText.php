@@ -7,7 +7,6 @@ namespace App\Discussion;
 use App\Extraction\HtmlTree;
 use League\CommonMark\Environment\Environment;
 use League\CommonMark\Extension\Autolink\AutolinkExtension;
-use League\CommonMark\Extension\CommonMark\CommonMarkCoreExtension;
 use League\CommonMark\MarkdownConverter;
 use YoungHarbor\Core\Document\Document;
 use YoungHarbor\Core\Document\Html;
@@ -18,8 +17,8 @@ use YoungHarbor\Core\Names\Roll;
 use YoungHarbor\Core\Text\Words;
 
 /**
- * What a person typed in a discussion, read: CommonMark without HTML, without pictures from elsewhere and without
- * headings, its line breaks kept; made anew from the tree of what is allowed, as it stands and with nobody named.
+ * What a person typed in a discussion, read ({@see PostMarkup}), its line breaks kept; made anew from the tree of what
+ * is allowed, as it stands and with nobody named.
  */
 final readonly class PostText
 {
@@ -54,13 +53,8 @@ final readonly class PostText
         $typed = str_replace(["\r\n", "\r"], "\n", mb_scrub($typed));
         // A year that begins a line is no number of a list.
         $typed = (string) preg_replace('/^(\h{0,3}\d{3,9})([.)])(?=\h)/m', '$1\\\\$2', $typed);
-        $html = self::converter()->convert($typed)->getContent();
 
-        return (new HtmlTree)->read($html, fn (): null => null)->map(
-            fn (Node|string $part): Node|string => $part instanceof Node && preg_match('/\Ah[1-6]\z/', $part->kind->value) === 1
-                ? Node::of(NodeKind::Paragraph, [Node::of(NodeKind::Strong, $part->content)])
-                : $part,
-        );
+        return (new HtmlTree)->read(self::converter()->convert($typed)->getContent(), fn (): null => null);
     }
 
     private static function converter(): MarkdownConverter
@@ -68,10 +62,10 @@ final readonly class PostText
         static $converter = null;
         if (! $converter instanceof MarkdownConverter) {
             $environment = new Environment([
-                'html_input' => 'escape', 'allow_unsafe_links' => false, 'max_nesting_level' => self::DEEPEST,
+                'allow_unsafe_links' => false, 'max_nesting_level' => self::DEEPEST,
                 'max_delimiters_per_line' => 200, 'renderer' => ['soft_break' => "<br>\n"],
             ]);
-            $environment->addExtension(new CommonMarkCoreExtension);
+            $environment->addExtension(new PostMarkup);
             $environment->addExtension(new AutolinkExtension);
             $converter = new MarkdownConverter($environment);
         }

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Enums\MailState;
 use App\Enums\NoticeKind;
 use App\Models\Concerns\HasPublicId;
+use App\Wording\LocalTime;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -63,5 +64,12 @@ final class Notice extends Model
     public function assignment(): BelongsTo
     {
         return $this->belongsTo(Assignment::class);
+    }
+
+    /** When it came, in words; of posts the day alone, since whoever marks a discussion sees no times of it. */
+    public function when(): string
+    {
+        return $this->kind === NoticeKind::Post || $this->kind === NoticeKind::PostFlagged
+            ? LocalTime::day($this->created_at) : LocalTime::shown($this->created_at);
     }
 }

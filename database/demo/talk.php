@@ -33,7 +33,7 @@ return [
         'levels' => [
             ['id' => 'l1', 'title' => 'Not there', 'points' => '0'], ['id' => 'l2', 'title' => 'In places', 'points' => '45'],
             ['id' => 'l3', 'title' => 'Mostly', 'points' => '60'], ['id' => 'l4', 'title' => 'Throughout', 'points' => '75'],
-            ['id' => 'l5', 'title' => 'Throughout, and moves others on', 'points' => '95'],
+            ['id' => 'l5', 'title' => 'And beyond', 'points' => '95'],
         ],
         'criteria' => [
             $criterion('c1', 'Claims and grounds', 'Does each post say one thing, and where it rests?', '50', [
@@ -50,7 +50,7 @@ return [
         ],
     ],
     'over' => [
-        'title' => 'Discussion: who should have paid for the light?',
+        'title' => 'Who should have paid for the light?',
         'brief' => "Two weeks, in which you argue and answer each other. Read the two documents on lighthouse dues in the reader first.\n\nA good post makes one claim and gives the line of the document it rests on. A good reply takes the best form of what it answers, and moves it on.",
         'topics' => [
             [
@@ -84,7 +84,7 @@ return [
         'later' => [3, 'I found the harbour log for the second year in the other reader: 96 outward. So it was 90, 96, 71, and my fifth is the third year alone.'],
     ],
     'now' => [
-        'title' => 'Discussion: the sea wall or the marsh',
+        'title' => 'The sea wall or the marsh',
         'brief' => "The town can raise the sea wall or give the lower marsh back to the tide, not both. Argue it through in your section.\n\nSay early what you think, then answer at least two people who do not agree with you.",
         'topics' => [
             [

@@ -128,19 +128,18 @@ final class TalkModuleSeeder
                 }
             }
         }
+        [$back, $flag] = [$demo['taken_back'], $demo['flagged']];
+        $all[] = [0, 'back', '0 0 ', [...array_slice($back, 0, 4), 0, $back[4]]];
+        $all[] = [0, 'flag', '0 1 ', [...array_slice($flag, 0, 4), 3, $flag[4]]];
         usort($all, fn (array $one, array $other) => array_slice($one[3], 1, 3) <=> array_slice($other[3], 1, 3));
         $made = [];
         foreach ($all as [$n, $key, $prefix, [$who, $day, $hour, $minute, $answers, $text]]) {
             $made[$key] = $this->say($topics[$n], $who, $today, [$day, $hour, $minute], $text, $answers === null ? null
                 : $made[$prefix.$answers]);
+            $key === 'back' && app(TakeBackPost::class)($made[$key]);
         }
-        [$who, $day, $hour, $minute, $text] = $demo['taken_back'];
-        $this->at($today, $day, $hour, $this->students[$who], $minute);
-        app(TakeBackPost::class)($this->say($topics[0], $who, $today, [$day, $hour, $minute], $text, $made['0 0 0']));
-        [$who, $day, $hour, $minute, $text, $reason] = $demo['flagged'];
-        $flagged = $this->say($topics[0], $who, $today, [$day, $hour, $minute], $text, $made['0 1 3']);
-        $this->at($today, $day, $hour, $this->students[9], $minute + 20);
-        app(FlagPost::class)($flagged, $this->students[9], $reason);
+        $this->at($today, $flag[1], $flag[2], $this->students[9], $flag[3] + 20);
+        app(FlagPost::class)($made['flag'], $this->students[9], $flag[5]);
         $this->at($today, -1, 9, $this->tutor);
         $hint = app(WritePost::class)($topics[0]->fresh(['assignment']), $this->tutor, $demo['bell'], room: 'A');
         app(PinPost::class)($hint, true);

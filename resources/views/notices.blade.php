@@ -6,7 +6,7 @@
         <ul class="sheet mb-3">@foreach ($notices as $one)
             <li class="notice-line"><a @class(['font-bold' => $one->read_at === null]) href="{{ route('notices.show', $one) }}">{{ $one->title }}</a>
                 <span class="quiet small">{{ $one->assignment?->module->code }}{{ $one->read_at === null ? ' · not read' : '' }}</span>
-                <span class="quiet small ml-auto whitespace-nowrap">{{ App\Wording\LocalTime::shown($one->created_at) }}</span></li>
+                <span class="quiet small ml-auto whitespace-nowrap">{{ $one->when() }}</span></li>
         @endforeach</ul>
         {{ $notices->links('release.logbook-pages') }}
     @endif

@@ -9,7 +9,7 @@
             <ul class="sheet">@foreach ($news as $one)
                 <li class="notice-line"><a class="font-bold" href="{{ route('notices.show', $one) }}">{{ $one->title }}</a>
                     <span class="quiet small">{{ $one->assignment?->module->code }}</span>
-                    <span class="quiet small ml-auto whitespace-nowrap">{{ App\Wording\LocalTime::shown($one->created_at) }}</span></li>
+                    <span class="quiet small ml-auto whitespace-nowrap">{{ $one->when() }}</span></li>
             @endforeach</ul></section>
     @endif
     @php([$waiting, $other] = collect($items)->partition(fn ($item) => $item->needsYou))

@@ -92,7 +92,7 @@ final readonly class Cohort
                 self::filtersOf($assignment)[$text('show')],
             ) ? $text('show') : '', mb_substr(trim($text('q')), 0, 100),
             isset(self::SORTS[$sort]) && (
-                $sort !== 'in' || self::showsWhen($assignment)
+                ! in_array($sort, ['in', 'brief'], true) || self::showsWhen($assignment)
             ) ? $sort : ($byGroup ? 'group' : 'name'), str_starts_with($text('sort'), '-'),
             $byGroup, $assignment->results_out_at !== null,
         );
@@ -111,8 +111,8 @@ final readonly class Cohort
     }
 
     /**
-     * Whether it says when someone's work came in. In a discussion that is when they first wrote, and in its topics codes
-     * stand in the order of time: beside names it would tell whose they are.
+     * Whether it says when someone opened the brief and when their work came in. In a discussion that is about when they
+     * first wrote, and in its topics codes stand in the order of time: beside names it would tell whose they are.
      */
     public static function showsWhen(Assignment $assignment): bool
     {

@@ -96,7 +96,8 @@
                     <a href="{{ $sorts('group') }}">Group</a></th>
                     @else<th aria-sort="{{ $order('section') }}">
                         <a href="{{ $sorts('section') }}">Section</a></th>@endif
-                <th aria-sort="{{ $order('brief') }}"><a href="{{ $sorts('brief') }}">Brief opened</a></th>
+                @if ($when)<th aria-sort="{{ $order('brief') }}"><a href="{{ $sorts('brief') }}">Brief opened</a></th>
+                @else<th>Brief opened</th>@endif
                 <th>{{ $talks ? __('discuss.wrote') : 'Draft' }}</th>
                 <th aria-sort="{{ $order('due') }}"><a href="{{ $sorts('due') }}">Due</a></th>
                 @if ($when)<th aria-sort="{{ $order('in') }}"><a href="{{ $sorts('in') }}">{{ $talks ? __('discuss.first_post')
@@ -118,8 +119,8 @@
                             <span class="quiet small">{{ $row->group_name }}</span>@endif</td>
                         <td class="lg:whitespace-nowrap"
                             data-label="Brief opened">
-                            @if ($row->brief_opened_at){{ LocalTime::shown(
-                            $time($row->brief_opened_at)) }}@elseif (! $row->received_at)<span
+                            @if ($row->brief_opened_at){{ $when ? LocalTime::shown(
+                            $time($row->brief_opened_at)) : 'yes' }}@elseif (! $row->received_at)<span
                             class="quiet">not yet</span>@else–@endif</td>
                         @if ($talks)<td data-label="{{ __('discuss.wrote') }}">{{ $row->first_at === null ? '' : implode(', ', array_filter([
                             (int) $row->posts > 0 ? __('discuss.has_posted') : '', (int) $row->replies > 0 ? __('discuss.has_replied')

@@ -8,7 +8,7 @@
             ? $thread->room : $reader->room))
             @php($asked = request()->string('answer')->toString())
             @php($about = $asked === '' ? null : collect([$thread, ...($replies[$thread->id] ?? [])])->firstWhere('public_id', $asked))
-            <details class="answer-here" data-answer-here @if ($about !== null) open @endif>
+            <details @class(['answer-here', 'few' => $thread->replies < 2]) data-answer-here @if ($about !== null) open @endif>
                 <summary class="link">{{ __('discuss.reply_thread') }}</summary>
                 @include('discuss.composer', ['answers' => $about ?? $thread, 'quoted' => $about !== null
                     && request()->has('quote') ? App\Wording\DiscussionWords::quoted($reader->seesNames() || $reader->isOwn($about)

@@ -35,7 +35,8 @@
             === null ? '' : LocalTime::shown($reader->endsAt())]) }}</p>@endif
         @if ($page->alone !== null)<p class="mb-3"><a href="{{ route('topics.show', [$topic, ...$roomQuery]) }}">‹ {{ __('discuss.all_threads') }}</a></p>
         @elseif ($writes)
-            @include('discuss.composer', ['answers' => null, 'quoted' => ''])
+            <details class="mb-4" @if (! $posted || old('for') === 'new') open @endif><summary class="button">{{ __('discuss.write_post') }}</summary>
+                @include('discuss.composer', ['answers' => null, 'quoted' => ''])</details>
         @endif
         @if (! $reader->sees($topic))<p class="notice mb-3">{{ __('discuss.own_first') }}</p>@endif
         <p class="mb-3" data-news-bar hidden><button class="button" type="button" data-show-threads></button></p>

@@ -52,6 +52,7 @@ final class TopicController extends Controller
 
         return view('discuss.topic', [
             'topic' => $topic, 'assignment' => $topic->assignment, 'reader' => $reader, 'page' => $page, 'rooms' => $rooms,
+            'posted' => $topic->posts()->where('author_id', $person->id)->exists(),
             'follows' => DiscussionPage::follows($topic, $person->id), 'coordinates' => $person->can('coordinate', $topic),
         ]);
     }
