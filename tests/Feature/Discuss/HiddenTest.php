@@ -115,7 +115,8 @@ final class HiddenTest extends TestCase
                     }
                     $code = $this->script($this->talk, $k)->code;
                     if ($byName && $staff) {
-                        str_contains($text, $other->name) && self::assertStringNotContainsString($code, $text, $address);
+                        // A line of the logbook has a name or a code; its page has lines of both.
+                        str_contains($text, $other->name) && ! str_contains($address, 'logbook') && self::assertStringNotContainsString($code, $text, $address);
                     } else {
                         foreach ([$other->name, $other->number, $other->email, $other->public_id] as $sign) {
                             self::assertStringNotContainsStringIgnoringCase((string) $sign, $text, "{$address} as {$person->name}");
