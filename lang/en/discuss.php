@@ -40,6 +40,8 @@ return [
     'search' => 'find in this discussion',
     'found' => '{0} Nothing holds “:words”|{1} One post holds “:words”|[2,*] :count posts hold “:words”',
     'topics' => '{0} Topics|{1} The topic|[2,*] :count topics',
+    'topics_plan' => '{0} No topic yet: add what students are to write about|{1} One topic: see it, change it, add another|[2,*] :count topics: see them, change them, add another',
+    'topics_later' => 'Once this is saved you add its topics: what students are to write about.',
     'no_topics' => 'No topic yet',
     'no_topics_coordinator' => 'Add the first: a title, and what students are to write about.',
     'no_topics_others' => 'Your coordinator has not added one yet.',

@@ -95,14 +95,14 @@ export class Places {
         return { exact: words(start, end), prefix: words(start - 32, start), suffix: words(end, end + 32), start, end };
     }
 
-    /** Sentences of the script as [start, end], in order; a block ends a sentence. */
+    /** Sentences of the script as [start, end], in order; a block ends a sentence. What stands around the words has none. */
     sentences() {
         if (this.list) {
             return this.list;
         }
         this.list = [];
         const cut = new Intl.Segmenter(document.documentElement.lang || 'en', { granularity: 'sentence' });
-        const blocks = [...this.article.querySelectorAll('p, li, h1, h2, h3, h4, h5, h6, td, th, blockquote, dt, dd, pre, caption')].filter((block) => !block.querySelector('p, li, blockquote, pre'));
+        const blocks = [...this.article.querySelectorAll('p, li, h1, h2, h3, h4, h5, h6, td, th, blockquote, dt, dd, pre, caption')].filter((block) => !block.querySelector('p, li, blockquote, pre') && !block.closest('[data-around]'));
         for (const block of blocks) {
             const first = this.position(block, 0);
             let at = first;

@@ -100,6 +100,8 @@
                     : null" :hint="($rubrics->isEmpty()
                     ? 'No rubric is ready yet. Save without one, make one ready under Rubrics, and choose it here.'
                     : 'Only ready rubrics can be chosen: the module’s, your own and everyone’s.')" />
+                @if ($talks)<p class="mb-4">@if ($a)<a href="{{ route('discussion.show', $a) }}">{{ trans_choice(
+                    'discuss.topics_plan', $a->topics->count()) }}</a>@else{{ __('discuss.topics_later') }}@endif</p>@endif
             </div>
             <div>
                 <h2 class="mb-3">When</h2>

@@ -28,6 +28,4 @@
     <label class="block py-1 mb-2"><input type="checkbox" name="discuss_goes_on" value="1" 
         @checked($tick('discuss_goes_on', $talk->goesOn))>
         Students may write on after the end <span class="hint">That is not marked.</span></label>
-    <p class="hint mb-2">@if ($a)<a href="{{ route('discussion.show', $a) }}">Topics: {{ $a->topics->count() ?: 'none yet' }}</a>@else
-        Topics are added once this is saved.@endif</p>
 </details>
