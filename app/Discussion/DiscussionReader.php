@@ -75,7 +75,7 @@ final class DiscussionReader
     /** Whether a student takes part, and can still write. */
     public function takesPart(): bool
     {
-        return $this->isStaff() ? $this->role !== Role::Examiner : $this->script !== null && $this->whyNotWriting() === null;
+        return $this->whyNotWriting() === null;
     }
 
     /** Why nothing can be written; null when it can. */

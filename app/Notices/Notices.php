@@ -51,6 +51,17 @@ final class Notices
     }
 
     /**
+     * The same for many, each by the path that its notices have and no other.
+     *
+     * @param  list<string>  $paths
+     */
+    public function readAtAll(int $userId, array $paths): void
+    {
+        $paths === [] || Notice::query()->where('user_id', $userId)->whereNull('read_at')->whereIn('link', $paths)
+            ->update(['read_at' => now()]);
+    }
+
+    /**
      * @return array{mail: string, mail_from: Carbon|null}
      */
     private function mail(NewNotice $notice, Carbon $now): array

@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * A small module that talks: everyone here is made up. Posts are [who, day, hour, minute, what it answers, text]; who is
+ * A small module that talks: everyone here is made up. Posts are [who, day, hour, minute, what it answers, text]; who
+ * is
  * the place of a student in the list, or "staff"; what it answers is the number of a post before it in its topic.
  */
 $criterion = fn (string $id, string $title, string $purpose, string $weight, array $descriptors): array => [

@@ -57,6 +57,7 @@ return new class extends Migration
             $table->unique(['author_id', 'once']);
             $table->index(['topic_id', 'room', 'thread_id', 'pinned_at', 'id'], 'posts_page_index');
             $table->index(['topic_id', 'room', 'id']);
+            $table->index(['topic_id', 'roll']);
             $table->index(['thread_id', 'place']);
             $table->index(['script_id', 'id']);
         });

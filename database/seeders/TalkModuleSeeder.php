@@ -117,7 +117,10 @@ final class TalkModuleSeeder
         $this->at($planned, 0, 11, $this->coordinator);
         $talk = $this->assignment($demo, [
             'audience' => 'section', 'posts' => 1, 'replies' => 2, 'words' => 30, 'edit_minutes' => 60,
-        ], ['opens_at' => $today->copy()->subDays(8), 'due_at' => $today->copy()->subDays(2)->setTime(18, 0), 'closes_at' => $today->copy()->addDays(4)->setTime(18, 0)]);
+        ], [
+            'opens_at' => $today->copy()->subDays(8), 'due_at' => $today->copy()->subDays(2)->setTime(18, 0),
+            'closes_at' => $today->copy()->addDays(4)->setTime(18, 0),
+        ]);
         $topics = $this->topics($talk, $demo['topics']);
         // In order of time over all topics and sections, as people wrote.
         $all = [];
@@ -209,7 +212,9 @@ final class TalkModuleSeeder
     {
         $made = [];
         foreach ($posts as [$who, $day, $hour, $minute, $answers, $text]) {
-            $made[] = $this->say($topic, $who, $first, [$day, $hour, $minute], $text, $answers === null ? null : $made[$answers]);
+            $made[] = $this->say(
+                $topic, $who, $first, [$day, $hour, $minute], $text, $answers === null ? null : $made[$answers],
+            );
         }
     }
 

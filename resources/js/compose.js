@@ -13,6 +13,9 @@ const store = () => {
 };
 const drafts = new Drafts(store(), newId);
 
+/** Whether something was begun there and not posted. */
+export const beganIn = (key) => drafts.get(key) !== null;
+
 /** Before someone signs out nothing of theirs stays in this browser. */
 export function forgetDrafts(loses) {
     const keys = drafts.keys();
@@ -24,6 +27,7 @@ export function forgetDrafts(loses) {
 }
 
 export function startComposing(form) {
+    form.dataset.started = '';
     const key = form.dataset.compose;
     const area = form.querySelector('textarea[name=text]');
     const answers = form.querySelector('input[name=answers]');

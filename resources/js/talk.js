@@ -3,9 +3,27 @@
  * in only when asked for, so that nothing moves under one who reads.
  */
 import { ask } from './request.js';
+import { beganIn, startComposing } from './compose.js';
 import { quoted } from './drafts.js';
 
 const EVERY = 15000;
+
+/** The form for an answer, put into its thread when it is first needed: a page of threads would hold one in each. */
+function form(page, place) {
+    const own = place.querySelector('form');
+    if (own) {
+        return own;
+    }
+    const model = page.querySelector('template[data-answer-form]');
+    const made = model.content.firstElementChild.cloneNode(true);
+    const thread = place.closest('[data-thread]').dataset.thread;
+    [made, ...made.querySelectorAll('*')].forEach((element) => [...element.attributes].forEach((one) => {
+        one.value.includes('THREAD') && element.setAttribute(one.name, one.value.replace('THREAD', thread));
+    }));
+    place.append(made);
+    startComposing(made);
+    return made;
+}
 const many = (count, one, more) => (count === 1 ? one : `${count} ${more}`);
 
 function answering(page) {
@@ -18,10 +36,10 @@ function answering(page) {
         }
         event.preventDefault();
         const post = link.closest('[data-post]');
-        const form = place.querySelector('form');
-        const area = form.querySelector('textarea');
-        form.querySelector('input[name=answers]').value = link.dataset.answer;
-        const whom = form.querySelector('[data-answering]');
+        const answer = form(page, place);
+        const area = answer.querySelector('textarea');
+        answer.querySelector('input[name=answers]').value = link.dataset.answer;
+        const whom = answer.querySelector('[data-answering]');
         whom.textContent = `answers ${post.querySelector('[data-who]').textContent.trim()}`;
         whom.hidden = false;
         place.open = true;
@@ -34,6 +52,16 @@ function answering(page) {
         }
         area.focus();
         area.setSelectionRange(area.value.length, area.value.length);
+    });
+    page.addEventListener('toggle', (event) => {
+        event.target.matches('[data-answer-here][open]') && form(page, event.target);
+    }, true);
+    // What was begun and not posted opens by itself.
+    const key = page.querySelector('template[data-answer-form]')?.content.firstElementChild.dataset.compose;
+    key && page.querySelectorAll('[data-answer-here]').forEach((place) => {
+        if (beganIn(key.replace('THREAD', place.closest('[data-thread]').dataset.thread))) {
+            place.open = true;
+        }
     });
 }
 

@@ -15,6 +15,8 @@
                 </li>
                 <li><b>Assignment.</b> In the module, Plan an assignment: title, brief, due time, what can be handed in, what late work costs. Open it to students when it is right. The rubric is frozen from then on; a changed one is a new version, and students are told.
                 </li>
+                <li><b>A discussion</b> in place of work handed in: choose it at the top of the plan, save, add its topics, open it. You and your team see codes in place of names, and no times. When it ends for a student, all they wrote becomes one script; what readers point out to you stands on its page and on Today.
+                </li>
                 <li><b>Collect.</b> See who has handed in, give extensions on a student’s page, write to those who have not. Nobody who marks sees any of it.
                 </li>
                 <li><b>Screen.</b> Reports are made by themselves. Look at what lies above your lines; write down what you found. A percentage is not a finding.
@@ -50,6 +52,8 @@
                 <li>Everything is saved as you make it. Without a connection you can go on: it is sent when the connection is back. Sign out when the desk says “Saved”.
                 </li>
                 <li>“Done, next” is a deliberate step; you can open a script again until marks are settled.</li>
+                <li>A discussion comes as one script: all that one student wrote, in order, each piece with what it answers and who answered it, set small. That part is not the student’s; keys step over it. What was written after the end stands below, and is not marked.
+                </li>
                 <li>A PDF has its pages under “pages”. Grey boxes cover names. What you download is written anew and holds no name either.
                 </li>
                 <li><kbd>?</kbd> lists all keys of a page.</li>
@@ -78,6 +82,8 @@
                 <li>You can hand in again until the due time; the last one in time counts. If something comes later, you choose which counts.
                 </li>
                 <li>Take your name out of the file if you can. If it is in there, it is hidden from those who mark; the page says where it stood.
+                </li>
+                <li>In a discussion you post in its topics and answer others. What you type is kept in this browser until it is posted, also without a connection. You can change a post for the minutes its page says, and take it back until the discussion ends. “more” beside a post marks it as unread or points it out to your coordinators. What stands at the end is marked; you get a receipt for it.
                 </li>
                 <li>In a round of peer review the page of the assignment leads to your steps: try it, review, read what was said of yours, answer. Nobody sees your name there unless the page says so. “I cannot review this” gives one back; pointing out a review tells your coordinators, and not its writer.
                 </li>

@@ -21,6 +21,11 @@ const reviewing = (title) => async (page) => {
     await page.getByRole('link', { name: title }).first().click();
     await page.getByRole('link', { name: 'Steps and reviews' }).click();
 };
+const talk = async (page) => {
+    await page.goto('/modules');
+    await page.getByRole('link', { name: /HT130/ }).first().click();
+    await page.getByRole('link', { name: 'The sea wall or the marsh' }).first().click();
+};
 const screens = {
     'maren.oduya': {
         today: (page) => page.goto('/'), modules: (page) => page.goto('/modules'), rubrics: (page) => page.goto('/rubrics'),
@@ -63,7 +68,16 @@ const screens = {
         'parts in groups': async (page) => { await rounds('A walk in threes')(page); await page.getByRole('link', { name: 'Parts in groups' }).click(); },
         reflections: async (page) => { await page.goto('/modules'); await page.getByRole('link', { name: /HT210/ }).click(); await page.getByRole('link', { name: 'Reflections' }).click(); },
         'a reflection read': (page) => page.getByRole('link', { name: 'After the week in the record room' }).click(),
+        'who writes in a discussion': talk,
+        'a discussion': (page) => page.getByRole('link', { name: 'The discussion', exact: true }).click(),
+        'a topic, with codes': (page) => page.getByRole('link', { name: 'Hold the line?' }).first().click(),
+        'plan of a discussion': async (page) => { await talk(page); await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Plan/ }).click(); },
         account: (page) => page.goto('/account'),
+    },
+    'abena.osei-whitlock': {
+        'a discussion’s page': talk,
+        'its topics': (page) => page.getByRole('link', { name: 'Read and write' }).click(),
+        'a topic': (page) => page.getByRole('link', { name: 'Hold the line?' }).click(),
     },
     'bryn.ellacott': {
         'a student’s round': reviewing('A letter to the harbour board'),
@@ -119,7 +133,7 @@ for (const [who, views] of Object.entries(screens)) {
 test('a student on a phone scrolls down and never sideways', async ({ browser }) => {
     test.setTimeout(600_000);
     const phone = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
-    for (const who of ['niamh.odonnell', 'tomasz.wisniewski', 'bryn.ellacott']) {
+    for (const who of ['niamh.odonnell', 'tomasz.wisniewski', 'bryn.ellacott', 'abena.osei-whitlock']) {
         const page = await signedIn(browser, who, phone);
         for (const [name, go] of Object.entries(screens[who])) {
             await go(page);

@@ -6,6 +6,7 @@ const [address, folder, only] = process.argv.slice(2);
 const essay = 'Essay: A living from the edge';
 const people = {
     coordinator: 'maren.oduya', tutor: 'tomasz.wisniewski', second: 'aoife.nibhriain', student: 'niamh.odonnell',
+    talker: 'abena.osei-whitlock',
 };
 
 // Each view: who looks, and how they get there from Today.
@@ -24,7 +25,7 @@ const views = {
     'share-out': ['coordinator', async (page) => { await stage('Share out')(page); await page.getByLabel('Even out what is not begun').check(); await page.getByLabel('Share of Lin Hui').fill('0.5'); await page.getByRole('button', { name: /^Work/ }).click(); await page.locator('[data-move]').first().click(); }],
     desk: ['tutor', async (page) => { await page.getByRole('link', { name: 'Go to the desk' }).first().click(); await page.locator('[data-desk][data-ready]').waitFor(); await page.locator('.script').focus(); await page.keyboard.press('.'); await page.waitForTimeout(600); }],
     peers: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT120/ }).click(); await page.getByRole('link', { name: 'Note on an object' }).first().click(); await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Share out ,/ }).click(); await page.getByRole('link', { name: 'Peer review' }).click(); await page.getByRole('link', { name: 'Peers read your note' }).click(); }],
-    sample: ['coordinator', async (page) => { await page.getByRole('link', { name: 'Map study' }).first().click(); await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Moderate ,/ }).click(); await page.getByRole('link', { name: 'Draw the sample' }).click(); }],
+    discussion: ['talker', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT130/ }).first().click(); await page.getByRole('link', { name: 'The sea wall or the marsh' }).first().click(); await page.getByRole('link', { name: 'Hold the line?' }).first().click(); await page.locator('article.post', { hasText: 'I grew up behind' }).scrollIntoViewIfNeeded(); await page.evaluate(() => window.scrollTo(0, 240)); }],
     alike: ['coordinator', async (page) => { await page.goto(`${address}/modules`); await page.getByRole('link', { name: /HT110/ }).click(); await page.getByRole('link', { name: 'Are we marking alike?' }).click(); await page.getByRole('link', { name: /^Commentary/ }).click(); }],
     settle: ['tutor', async (page) => { await stage('Moderate')(page); await page.locator('table .code').first().click(); }],
     release: ['coordinator', stage('Release')],

@@ -41,7 +41,9 @@ $topic = $talk->topics()->firstOrFail();
 if ($argv[1] === 'posts') {
     foreach (array_slice($argv, 2) as $who) {
         $first = Post::query()->where('topic_id', $topic->id)->whereNull('thread_id')->orderBy('id')->firstOrFail();
-        $write = fn (string $text, ?Post $answers) => app(WritePost::class)($topic->fresh(['assignment']), $person($who), $text, $answers);
+        $write = fn (
+            string $text, ?Post $answers
+        ) => app(WritePost::class)($topic->fresh(['assignment']), $person($who), $text, $answers);
         $write("What {$who} thinks of it: whoever mends the wall has a say in what stands behind it.", null);
         $write("And what {$who} answers: mending gives a say, and living there gives another.", $first);
     }

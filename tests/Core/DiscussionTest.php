@@ -56,7 +56,9 @@ final class DiscussionTest extends TestCase
     public function test_a_piece_shorter_than_asked_is_there_and_does_not_count_among_those_asked_for(): void
     {
         $asked = Settings::fromArray(['posts' => 1, 'replies' => 2, 'words' => 30]);
-        $piece = fn (bool $reply, int $words, string $at): array => ['reply' => $reply, 'words' => $words, 'at' => new DateTimeImmutable($at)];
+        $piece = fn (
+            bool $reply, int $words, string $at
+        ): array => ['reply' => $reply, 'words' => $words, 'at' => new DateTimeImmutable($at)];
         $none = Participation::of([], $asked);
         self::assertNull($none->first);
         self::assertSame(['posts' => 1, 'replies' => 2], $none->missing($asked));
@@ -124,7 +126,9 @@ final class DiscussionTest extends TestCase
         ]);
         $masked = Masking::ofRoll($document, new Roll(self::PEOPLE));
         self::assertSame('<p>As TERN-417<strong></strong> says, </p><p>here<a href="https://a.example/x" target="_blank" rel="noopener noreferrer nofollow ugc">there</a></p>', Html::ofPost($masked));
-        self::assertNotSame((new Roll(self::PEOPLE))->fingerprint(), (new Roll(array_slice(self::PEOPLE, 1)))->fingerprint());
+        self::assertNotSame(
+            (new Roll(self::PEOPLE))->fingerprint(), (new Roll(array_slice(self::PEOPLE, 1)))->fingerprint(),
+        );
     }
 
     public function test_what_stands_around_the_words_is_read_and_counted_nowhere(): void

@@ -33,8 +33,9 @@ final class FreezeDiscussion
 {
     use KeepsAttempts;
 
-    public function __construct(private readonly FrozenWorks $works, private readonly Receipts $receipts, private readonly Logbook $logbook)
-    {
+    public function __construct(
+        private readonly FrozenWorks $works, private readonly Receipts $receipts, private readonly Logbook $logbook,
+    ) {
     }
 
     /**
@@ -83,7 +84,9 @@ final class FreezeDiscussion
             Mail::to($script->student->email)->queue((new HandedIn($handin))->afterCommit());
             // By code: beside a name it would say who wrote in a discussion of how many pieces.
             $this->logbook->write(
-                Entry::of(LogEvent::WorkFrozen)->on($script)->with(attempt: $handin->attempt, sha256: $handin->sha256)->by(null)
+                Entry::of(LogEvent::WorkFrozen)->on($script)->with(
+                    attempt: $handin->attempt, sha256: $handin->sha256,
+                )->by(null)
             );
             ReadHandinJob::dispatch([$handin->id], $script->student_id)->afterCommit();
         } catch (\Throwable $e) {

@@ -139,8 +139,8 @@ final class WritePost
     private function follows(Topic $topic, User $by): void
     {
         $known = TopicReader::query()->where('topic_id', $topic->id)->where('user_id', $by->id)->first();
-        $own = Post::query()->where('topic_id', $topic->id)->where('author_id', $by->id)->count();
-        $known === null || $own === 1
+        $hasBefore = Post::query()->where('topic_id', $topic->id)->where('author_id', $by->id)->skip(1)->take(1)->exists();
+        $known === null || ! $hasBefore
             ? TopicReader::query()->updateOrCreate(
                 ['topic_id' => $topic->id, 'user_id' => $by->id],
                 ['follows' => true, 'created_at' => $known->created_at ?? now()],

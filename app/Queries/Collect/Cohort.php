@@ -111,7 +111,8 @@ final readonly class Cohort
     }
 
     /**
-     * Whether it says when someone opened the brief and when their work came in. In a discussion that is about when they
+     * Whether it says when someone opened the brief and when their work came in. In a discussion that is about when
+     * they
      * first wrote, and in its topics codes stand in the order of time: beside names it would tell whose they are.
      */
     public static function showsWhen(Assignment $assignment): bool

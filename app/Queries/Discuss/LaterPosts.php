@@ -19,9 +19,8 @@ final class LaterPosts
      */
     public static function of(Mark $mark): Collection
     {
-        $frozen = Participation::query()->whereKey($mark->script_id)->value('frozen_to');
-
-        return Post::query()->where('script_id', $mark->script_id)->where('id', '>', (int) $frozen)->whereNull('taken_back_at')
+        return Post::query()->where('script_id', $mark->script_id)->whereNull('taken_back_at')
+            ->where('id', '>', Participation::query()->select('frozen_to')->whereKey($mark->script_id))
             ->with('topic:id,title')->orderBy('id')->get();
     }
 }

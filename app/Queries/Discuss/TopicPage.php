@@ -33,7 +33,8 @@ final readonly class TopicPage
      * @param  string|null  $earlier  from which thread on the next page goes
      */
     private function __construct(
-        public Topic $topic, public DiscussionReader $reader, public string $room, public int $readTo, public int $newest,
+        public Topic $topic, public DiscussionReader $reader, public string $room, public int $readTo,
+        public int $newest,
         public Collection $threads, public array $replies, public array $unread, public ?Post $alone,
         public ?string $earlier,
     ) {
@@ -73,9 +74,19 @@ final readonly class TopicPage
         )], $topic);
 
         return new self(
-            $topic, $reader, $room, $readTo, (int) $reader->posts($topic, $room)->max('id'), $threads, $replies, $unread, $alone,
-            $more ? $threads->last()?->public_id : null,
+            $topic, $reader, $room, $readTo, (int) $reader->posts($topic, $room)->max('id'), $threads, $replies,
+            $unread, $alone, $more ? $threads->last()?->public_id : null,
         );
+    }
+
+    /**
+     * @return list<Post> threads and replies alike
+     */
+    public function shown(): array
+    {
+        return [...$this->threads->all(), ...array_merge(
+            ...array_map(fn (Collection $some) => $some->all(), array_values($this->replies)),
+        )];
     }
 
     /**

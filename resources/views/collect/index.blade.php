@@ -43,7 +43,8 @@
                     Each was told by mail, with what to do. Lateness that follows from it can be waived on the student’s page.
                     </p></details>
         @endif
-        @if ($talks)<p class="mb-3"><a class="button" href="{{ route('discussion.show', $assignment) }}">{{ __('discuss.go_staff') }}</a>
+        @if ($talks)<p class="mb-3"><a class="button" href="{{ route('discussion.show',
+            $assignment) }}">{{ __('discuss.go_staff') }}</a>
             <span class="quiet ml-2">{{ App\Wording\DiscussionWords::asked($assignment->discussion) }}</span></p>@endif
         @if ($counts['in'] > 0 && $when)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}"
             hx-trigger="load"></div>@endif

@@ -6,7 +6,8 @@
         <form class="panel" method="post" action="{{ route('posts.update', $post) }}">@csrf @method('put')
             <input type="hidden" name="seen" value="{{ $post->lock_version }}">
             <label class="label" for="f-text">{{ __('discuss.write_again') }}</label>
-            <textarea class="input field-sizing-content" id="f-text" name="text" rows="6" dir="auto">{{ old('text', $text) }}</textarea>
+            <textarea class="input field-sizing-content" id="f-text" name="text" rows="6"
+                dir="auto">{{ old('text', $text) }}</textarea>
             @error('text')<p class="error">{{ $message }}</p>@enderror
             <p class="hint">{{ __('discuss.formatting') }} {{ __('discuss.earlier_kept') }}</p>
             <div class="flex justify-end gap-3 mt-2"><a class="button" href="{{ route('posts.show', $post) }}">Leave it as it is</a>

@@ -82,7 +82,8 @@
         What they were told is fixed and shown so. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.
         </p>
     @endif
-    @unless ($a)<nav class="chips mb-4" aria-label="{{ __('plan.form.what') }}"><span class="quiet mr-1">{{ __('plan.form.what') }}</span>
+    @unless ($a)<nav class="chips mb-4" aria-label="{{ __('plan.form.what') }}">
+        <span class="quiet mr-1">{{ __('plan.form.what') }}</span>
         @foreach (App\Enums\WorkForm::cases() as $one)<a href="{{ route('plan.create', [$module, 'form' => $one->value]) }}"
             aria-current="{{ $one === $form ? 'true' : 'false' }}">{{ $one->label() }}</a>@endforeach</nav>@endunless
     <form id="assignment" method="post" action="{{ $a ? route('plan.update', $a) : route('plan.store', $module) }}">

@@ -61,7 +61,9 @@ final class DiscussionTest extends TestCase
         $kept = (string) $this->get(route('receipts.file', [$handin, 1]))->streamedContent();
         self::assertSame($handin->sha256, hash('sha256', $kept));
         self::assertCount(2, FrozenWork::fromJson($kept)->pieces);
-        $this->artisan('receipt:verify', ['file' => $this->temporary($kept), 'receipt' => $this->temporary(app(Receipts::class)->text($handin))])->assertExitCode(0);
+        $this->artisan('receipt:verify', [
+            'file' => $this->temporary($kept), 'receipt' => $this->temporary(app(Receipts::class)->text($handin)),
+        ])->assertExitCode(0);
     }
 
     public function test_a_first_post_after_its_time_is_late_and_one_that_was_taken_back_is_none(): void
@@ -93,7 +95,9 @@ final class DiscussionTest extends TestCase
         $this->says(1, 'What I could only say after the others had gone home.');
         Carbon::setTestNow($script->closes_at->copy()->addMinute());
         self::assertSame(1, app(FreezeDueDiscussions::class)());
-        self::assertSame(2, Post::query()->where('script_id', $script->id)->where('id', '<=', $this->written(1)->frozen_to)->count());
+        self::assertSame(2, Post::query()->where('script_id', $script->id)->where(
+            'id', '<=', $this->written(1)->frozen_to,
+        )->count());
         // Still more time brings another attempt, which counts.
         app(ChangeExtension::class)($script, now()->addDay(), 'Ill.', $this->coordinator);
         $this->says(1, 'And this, on the day after, with a word more.');
@@ -153,7 +157,9 @@ final class DiscussionTest extends TestCase
         $this->ends();
         $handins = array_map(fn (int $n) => $this->script($this->talk, $n)->currentHandin, [0, 1, 2]);
         array_map(app(CompareHandin::class), $handins);
-        $shares = array_map(fn (Handin $one) => (float) OverlapReport::query()->where('handin_id', $one->id)->value('share'), $handins);
+        $shares = array_map(
+            fn (Handin $one) => (float) OverlapReport::query()->where('handin_id', $one->id)->value('share'), $handins,
+        );
         self::assertGreaterThan(80, $shares[0]);
         self::assertGreaterThan(80, $shares[1]);
         self::assertLessThan(20, $shares[2]);

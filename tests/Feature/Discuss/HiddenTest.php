@@ -18,7 +18,8 @@ use Tests\Crawl;
 use Tests\TestCase;
 
 /**
- * Names and times of a discussion that are not to be known: everything each can reach from Today is searched, while it goes
+ * Names and times of a discussion that are not to be known: everything each can reach from Today is searched, while
+ * it goes
  * on and while it is marked.
  */
 final class HiddenTest extends TestCase
@@ -116,7 +117,8 @@ final class HiddenTest extends TestCase
                     $code = $this->script($this->talk, $k)->code;
                     if ($byName && $staff) {
                         // A line of the logbook has a name or a code; its page has lines of both.
-                        str_contains($text, $other->name) && ! str_contains($address, 'logbook') && self::assertStringNotContainsString($code, $text, $address);
+                        str_contains($text, $other->name) && ! str_contains($address, 'logbook')
+                            && self::assertStringNotContainsString($code, $text, $address);
                     } else {
                         foreach ([$other->name, $other->number, $other->email, $other->public_id] as $sign) {
                             self::assertStringNotContainsStringIgnoringCase((string) $sign, $text, "{$address} as {$person->name}");

@@ -202,7 +202,9 @@ final class WritingTest extends TestCase
         self::assertSame(2, $this->notices($this->students[0]), 'each answer');
         self::assertSame(1, $this->notices($this->students[2]), 'once');
         self::assertSame(0, $this->notices($this->students[1]), 'not of one’s own');
-        self::assertSame(['daily'], Notice::query()->where('kind', 'post')->distinct()->pluck('mail')->map(fn ($one) => $one->value)->all());
+        self::assertSame(
+            ['daily'], Notice::query()->where('kind', 'post')->distinct()->pluck('mail')->map(fn ($one) => $one->value)->all(),
+        );
         $this->actingAs($this->students[2])->get(route('topics.show', $this->topic))->assertOk();
         self::assertSame(0, $this->notices($this->students[2]), 'read');
         $this->says(1, 'Something new for the whole topic to read.');
@@ -254,7 +256,9 @@ final class WritingTest extends TestCase
         $this->post(route('posts.pin', $post), ['pinned' => '1'])->assertSessionHasNoErrors();
         $this->says(2, 'A newer thread, which stands below the one kept at the top.');
         $this->actingAs($this->students[2])->get(route('topics.show', $this->topic))->assertSeeInOrder(['Something rude', 'A newer thread']);
-        $this->actingAs($this->coordinator)->post(route('posts.move', $reply), ['topic' => $other->public_id])->assertSessionHasErrors();
+        $this->actingAs($this->coordinator)->post(
+            route('posts.move', $reply), ['topic' => $other->public_id],
+        )->assertSessionHasErrors();
         $this->post(route('posts.move', $post), ['topic' => $other->public_id])->assertSessionHasNoErrors();
         self::assertSame([$other->id, $other->id], [$post->refresh()->topic_id, $reply->refresh()->topic_id]);
         $this->actingAs($this->students[2])->post(route('posts.hide', $post), ['reason' => 'I do not like it.'])->assertForbidden();
@@ -276,7 +280,9 @@ final class WritingTest extends TestCase
         $this->put(route('topics.update', $salt), ['title' => 'Old', 'prompt' => 'Old', 'seen' => 1])->assertSessionHasErrors('title');
         $this->says(0);
         $this->put(route('topics.update', $this->topic), ['title' => 'Dues', 'prompt' => 'Another question', 'seen' => 1])->assertSessionHasErrors('prompt');
-        $this->put(route('topics.update', $this->topic), ['title' => 'Dues', 'prompt' => $this->topic->prompt, 'seen' => 1])->assertSessionHasNoErrors();
+        $this->put(
+            route('topics.update', $this->topic), ['title' => 'Dues', 'prompt' => $this->topic->prompt, 'seen' => 1],
+        )->assertSessionHasNoErrors();
         $this->delete(route('topics.destroy', $this->topic))->assertSessionHasErrors();
         $this->delete(route('topics.destroy', $salt))->assertSessionHasNoErrors();
         self::assertSame(['Dues'], $this->talk->topics()->pluck('title')->all());

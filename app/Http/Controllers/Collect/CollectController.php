@@ -110,7 +110,9 @@ final class CollectController extends Controller
             foreach ($cohort->rows() as $row) {
                 echo Csv::line([
                     $row->name, $row->number, $row->email, $row->section, $row->group_name,
-                    $when ? $time($row->brief_opened_at) : ($row->brief_opened_at === null ? null : 'yes'), $time($row->template_taken_at), (int) $row->drafts,
+                    $when ? $time($row->brief_opened_at) : (
+                        $row->brief_opened_at === null ? null : 'yes'
+                    ), $time($row->template_taken_at), (int) $row->drafts,
                     $time($row->due_at), $row->more_time ? 'yes' : 'no',
                     $when ? $time($row->received_at) : null, $row->attempt === null ? null : (int) $row->attempt,
                     $row->late ? 'yes' : 'no', $row->waived_at === null ? 'no' : 'yes',

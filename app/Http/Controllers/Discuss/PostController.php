@@ -136,7 +136,8 @@ final class PostController extends Controller
         $before = $note($post->topic, $person, (int) $replies->max('id'));
 
         return view('discuss.replies', [
-            'assignment' => $post->topic->assignment, 'thread' => $post->refresh(), 'replies' => $replies, 'reader' => $reader, 'topic' => $post->topic, 'unread' => 0,
+            'assignment' => $post->topic->assignment, 'thread' => $post->refresh(), 'replies' => $replies,
+            'reader' => $reader, 'topic' => $post->topic, 'unread' => 0,
             'readTo' => $request->has('new') ? 0 : $before, 'coordinates' => $person->can('coordinate', $post->topic),
         ]);
     }

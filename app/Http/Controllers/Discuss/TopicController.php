@@ -43,12 +43,7 @@ final class TopicController extends Controller
         $page = TopicPage::of(
             $reader, $topic, $room, $before, $request->filled('before') ? $request->string('before')->toString() : null, $alone,
         );
-        foreach ($page->threads as $thread) {
-            $notices->readAt($person->id, route('posts.show', $thread, false));
-            foreach ($page->replies[$thread->id] ?? [] as $reply) {
-                $notices->readAt($person->id, route('posts.show', $reply, false));
-            }
-        }
+        $notices->readAtAll($person->id, array_map(fn (Post $one) => route('posts.show', $one, false), $page->shown()));
 
         return view('discuss.topic', [
             'topic' => $topic, 'assignment' => $topic->assignment, 'reader' => $reader, 'page' => $page, 'rooms' => $rooms,
