@@ -13,7 +13,7 @@ fail() { printf '\nStopped: %s\n' "$*" >&2; exit 1; }
 
 # What must be there, each with the Debian package that brings it. Only what is missing is asked for:
 # a machine with Node from elsewhere cannot take Debian's npm as well.
-COMMANDS=(php:php-cli composer:composer node:nodejs npm:npm mariadbd:mariadb-server mariadb-install-db:mariadb-server
+COMMANDS=(php:php-cli composer:composer node:nodejs npm:npm mariadbd:mariadb-server mariadb-install-db:mariadb-server mariadb-dump:mariadb-client
     nginx:nginx pandoc:pandoc pdftotext:poppler-utils qpdf:qpdf zip:zip pgrep:procps
     bwrap:bubblewrap tesseract:tesseract-ocr cjpeg:libjpeg-turbo-progs)
 EXTENSIONS=(mbstring:php-mbstring dom:php-xml intl:php-intl pdo_mysql:php-mysql zip:php-zip

@@ -167,13 +167,14 @@ final class DatabaseSeeder extends Seeder
             (
                 new CohortSeeder($this->coordinator, (require database_path('demo/rubrics.php'))['essay'])
             )->run($this->day(-68));
-            $this->settled();
+            $this->closureDays();
+            $talk = new TalkModuleSeeder($this->coordinator);
+            $talk->over($this->day(-57));
+            $this->whoLeft();
             $this->bank();
             $this->archive();
             $trusted = $this->trusted();
             $this->practice($rubrics['commentary']);
-            $talk = new TalkModuleSeeder($this->coordinator);
-            $talk->over($this->day(-34));
             $this->sampled($rubrics['commentary']);
             $talk->now($this->day(-19), $this->today);
             $essay = $this->essay($rubrics['essay'], $trusted);
@@ -211,8 +212,7 @@ final class DatabaseSeeder extends Seeder
         }
     }
 
-    /** What was arranged before the first assignment. */
-    private function settled(): void
+    private function closureDays(): void
     {
         $this->at(-58, as: $this->coordinator);
         app(SaveClosureDays::class)(
@@ -220,6 +220,10 @@ final class DatabaseSeeder extends Seeder
             [$this->day(16)->toDateString() => 'Harbour fair', $this->day(17)->toDateString() => 'Harbour fair'],
             $this->coordinator,
         );
+    }
+
+    private function whoLeft(): void
+    {
         $this->at(-50, as: $this->coordinator);
         $left = $this->join($this->make((require database_path('demo/people.php'))['left']), Role::Student, 'B');
         app(ChangeMember::class)(

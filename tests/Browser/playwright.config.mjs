@@ -4,7 +4,7 @@ import { launchOptions } from './browser.mjs';
 export default defineConfig({
     testDir: '.',
     testMatch: '*.spec.mjs',
-    outputDir: '../../.harbor/test/browser',
+    outputDir: process.env.HARBOR_BROWSER_OUT ?? '../../.harbor/test/browser',
     workers: 1,
     timeout: 300_000,
     expect: { timeout: 30_000 },
