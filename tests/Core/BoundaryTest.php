@@ -33,7 +33,7 @@ final class BoundaryTest extends TestCase
     private const ROOMS = [
         'Input', 'Figures', 'Statistics', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster',
         'Logbook',
-        'Collect', 'Discussion', 'Overlap', 'Writing', 'Screening', 'FirstFeedback', 'Rubric', 'Marking', 'Marks', 'Agreement', 'Allocation',
+        'Collect', 'Discussion', 'Observing', 'Overlap', 'Writing', 'Screening', 'FirstFeedback', 'Rubric', 'Marking', 'Marks', 'Agreement', 'Allocation',
         'Peers',
         'Formats',
         'Fairway', 'Release',
