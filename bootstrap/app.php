@@ -30,6 +30,7 @@ return Application::configure(basePath: dirname(__DIR__))
             __DIR__.'/../routes/mark.php',
             __DIR__.'/../routes/peers.php',
             __DIR__.'/../routes/reflect.php', __DIR__.'/../routes/discuss.php',
+            __DIR__.'/../routes/observe.php',
             __DIR__.'/../routes/moderate.php',
             __DIR__.'/../routes/release.php',
         ],

@@ -22,6 +22,7 @@ enum NoticeKind: string
     case PeerReviewsIn = 'peer-reviews-in';
     case RoundNeedsYou = 'round-needs-you';
     case SheetAsked = 'sheet-asked';
+    case Slot = 'slot';
     case Post = 'post';
     case PostFlagged = 'post-flagged';
 
@@ -32,7 +33,7 @@ enum NoticeKind: string
             self::Result, self::ResultReplaced, self::ResultsConfirmed, self::ReleaseRefused, self::ReviewAnswered,
             self::CaseDecided => true,
             self::Reply, self::ReviewAsked, self::MemberNote, self::PeerReviewGiven, self::PeerReviewsIn,
-            self::RoundNeedsYou, self::SheetAsked, self::Post, self::PostFlagged => false,
+            self::RoundNeedsYou, self::SheetAsked, self::Slot, self::Post, self::PostFlagged => false,
         };
     }
 

@@ -15,6 +15,9 @@ enum WorkForm: string
     /** What they write to each other. */
     case Discussion = 'discussion';
 
+    /** What they do while someone watches. */
+    case Observed = 'observed';
+
     public function label(): string
     {
         return __("plan.form.{$this->value}");

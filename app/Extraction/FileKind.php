@@ -21,6 +21,9 @@ enum FileKind: string
     /** What a student wrote in a discussion, frozen at its close: made here, never handed in. */
     case Posts = 'posts';
 
+    /** When and where something was observed: made here, nothing to read in it. */
+    case Slot = 'slot';
+
     /**
      * Kinds that come as a file.
      *
@@ -28,7 +31,7 @@ enum FileKind: string
      */
     public static function documents(): array
     {
-        return array_filter(self::cases(), fn (self $kind) => $kind !== self::Link && $kind !== self::Posts);
+        return array_filter(self::cases(), fn (self $kind) => ! in_array($kind, [self::Link, self::Posts, self::Slot], true));
     }
 
     /** Those, as one says them: ".docx, .odt or .pdf". */
@@ -54,7 +57,7 @@ enum FileKind: string
             self::Odt => 'odt',
             self::Rtf => 'rtf',
             self::Html => 'html',
-            self::Text, self::Pdf, self::Link, self::Posts => null,
+            self::Text, self::Pdf, self::Link, self::Posts, self::Slot => null,
         };
     }
 
@@ -65,7 +68,7 @@ enum FileKind: string
             self::Html => in_array($extension, ['html', 'htm', 'xhtml'], true),
             self::Markdown => in_array($extension, ['md', 'markdown'], true),
             self::Text => in_array($extension, ['txt', 'text', ''], true),
-            self::Posts => $extension === 'json',
+            self::Posts, self::Slot => $extension === 'json',
             self::Docx, self::Odt, self::Rtf, self::Pdf, self::Link => $extension === $this->value,
         };
     }

@@ -47,7 +47,7 @@ final class HiddenText
             FileKind::Html => $this->html((string) file_get_contents($path)),
             FileKind::Pdf => $this->pdf($path),
             // Nothing in these can be there and not be seen, or the reader keeps it as words.
-            FileKind::Text, FileKind::Markdown, FileKind::Rtf, FileKind::Link, FileKind::Posts => [],
+            FileKind::Text, FileKind::Markdown, FileKind::Rtf, FileKind::Link, FileKind::Posts, FileKind::Slot => [],
         };
         $told = [];
         foreach ($found as [$what, $words]) {

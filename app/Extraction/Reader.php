@@ -53,7 +53,7 @@ final class Reader
             FileKind::Odt => $this->odt($path),
             FileKind::Markdown, FileKind::Docx, FileKind::Html => $this->pandoc($path, $kind),
             FileKind::Posts => $this->posts->read((string) file_get_contents($path)),
-            FileKind::Link => throw new LogicException('A link is no file that could be read.'),
+            FileKind::Link, FileKind::Slot => throw new LogicException('There is nothing in it that could be read.'),
         };
         $notes = isset($pdf) ? $this->emptyPages($pdf) : [];
         $hidden = [

@@ -149,6 +149,12 @@ enum LogEvent: string
     case ContributionReopened = 'peers.contribution-reopened';
     case MultiplierSet = 'peers.multiplier-set';
     case MultiplierWorkedOut = 'peers.multiplier-worked-out';
+    // Observed work
+    case SlotsDrawn = 'observe.slots-drawn';
+    case SlotsPublished = 'observe.slots-published';
+    case SlotMoved = 'observe.slot-moved';
+    case SlotsSwapped = 'observe.slots-swapped';
+    case NoShowsTaken = 'observe.no-shows-taken';
     // Discussions
     case TopicAdded = 'discuss.topic-added';
     case TopicChanged = 'discuss.topic-changed';

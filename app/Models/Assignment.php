@@ -30,6 +30,7 @@ use YoungHarbor\Core\Marks\JoinedMark;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
 use YoungHarbor\Core\Marks\MarkRules;
+use YoungHarbor\Core\Observing\Settings as Observing;
 use YoungHarbor\Core\Overlap\Alignment;
 use YoungHarbor\Core\Overlap\Bibliography;
 use YoungHarbor\Core\Overlap\Interval;
@@ -59,6 +60,7 @@ use YoungHarbor\Core\Text\Words;
  * @property Screening $screening what scripts are compared with, the lines, who sees a report
  * @property Release $release what goes out
  * @property Discussion $discussion how students discuss, where they do
+ * @property Observing $observing how people are observed, where they are
  * @property bool $keep_groups scripts of one group go to one first marker
  * @property int|null $writing_baseline_id null: writing is not measured
  * @property Carbon|null $writing_detector_since since when students were told
@@ -108,6 +110,7 @@ final class Assignment extends Model
             'scheme' => AsCoreValue::class.':'.Scheme::class, 'screening' => AsCoreValue::class.':'.Screening::class,
             'release' => AsCoreValue::class.':'.Release::class, 'form' => WorkForm::class,
             'discussion' => AsCoreValue::class.':'.Discussion::class,
+            'observing' => AsCoreValue::class.':'.Observing::class,
             'keep_groups' => 'boolean', 'handin_by' => HandInBy::class,
             // As a decimal, so that 40 is no change from 40.00.
             'cap' => 'decimal:2',
@@ -162,6 +165,28 @@ final class Assignment extends Model
     public function topics(): HasMany
     {
         return $this->hasMany(Topic::class)->orderBy('position')->orderBy('id');
+    }
+
+    /** Whether people are watched while they do something; names show then. */
+    public function isObserved(): bool
+    {
+        return $this->form === WorkForm::Observed;
+    }
+
+    /**
+     * @return HasMany<Slot, $this>
+     */
+    public function slots(): HasMany
+    {
+        return $this->hasMany(Slot::class)->orderBy('starts_at')->orderBy('room');
+    }
+
+    /**
+     * @return HasMany<ObservationGround, $this>
+     */
+    public function grounds(): HasMany
+    {
+        return $this->hasMany(ObservationGround::class)->orderBy('starts_at')->orderBy('room');
     }
 
     public function isDiscussion(): bool

@@ -62,6 +62,7 @@ use YoungHarbor\Core\Screening\Verdict;
  * @property-read Settlement|null $settlement
  * @property-read Result|null $result
  * @property-read Participation|null $participation
+ * @property-read Slot|null $slot
  * @property-read Collection<int, IndividualCase> $openCases
  * @property-read Collection<int, Proposal> $proposals
  */
@@ -321,6 +322,16 @@ final class Script extends Model
     public function closesDiscussionAt(): ?Carbon
     {
         return $this->closes_at ?? $this->due_at;
+    }
+
+    /**
+     * When and where its student is observed.
+     *
+     * @return HasOne<Slot, $this>
+     */
+    public function slot(): HasOne
+    {
+        return $this->hasOne(Slot::class);
     }
 
     /**

@@ -42,8 +42,15 @@ final class AssignmentPolicy
         return match (true) {
             ! $this->handIn($user, $assignment) => Response::deny(),
             $assignment->isDiscussion() => Response::deny((string) __('discuss.refused.files_instead')),
+            $assignment->isObserved() => Response::deny((string) __('observe.refused.files_instead')),
             default => Response::allow(),
         };
+    }
+
+    /** Sees who is observed when and where: whoever marks here, and coordinators. */
+    public function seeSlots(User $user, Assignment $assignment): bool
+    {
+        return $assignment->isObserved() && $this->viewMarking($user, $assignment);
     }
 
     /** Reads a discussion: its students once it is open, and everyone of the team. */

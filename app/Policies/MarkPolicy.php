@@ -32,6 +32,12 @@ final class MarkPolicy
             : Response::deny('This script is with another marker. Your own scripts are listed under Mark.');
     }
 
+    /** Records what is seen of someone: a mark of the observer's own, in an assignment that is observed. */
+    public function observe(User $user, Mark $mark): Response
+    {
+        return $mark->script->assignment->isObserved() ? $this->open($user, $mark) : Response::deny();
+    }
+
     /** What both desks ask the server: a marker's, and a student's who reviews. */
     public function write(User $user, Mark $mark): Response
     {

@@ -78,7 +78,7 @@ return new class extends Migration
             $table->uuid('public_id')->unique();
             $table->foreignId('module_id')->constrained()->restrictOnDelete();
             $table->foreignId('rubric_version_id')->nullable()->constrained()->restrictOnDelete();
-            $table->string('form', 12)->default('handin')->comment('what is marked: hand-ins, or a discussion');
+            $table->string('form', 12)->default('handin')->comment('what is marked: hand-ins, a discussion, or what is observed');
             $table->string('title', 200);
             $table->text('brief');
             $table->dateTime('opens_at')->nullable();
@@ -92,6 +92,7 @@ return new class extends Migration
                 ->comment('what scripts are compared with, the lines, who sees a report, how writing is measured');
             $table->json('release')->nullable()->comment('what goes out');
             $table->json('discussion')->nullable()->comment('how students discuss, and what is asked of each');
+            $table->json('observing')->nullable()->comment('how people are observed');
             $table->boolean('keep_groups')->default(true)->comment('scripts of one group go to one first marker');
             $table->json('late_rule')->nullable();
             $table->json('length_rule')->nullable();

@@ -15,6 +15,7 @@ return [
         'html' => 'web page (.html)',
         'pdf' => 'PDF',
         'link' => 'link',
+        'slot' => 'when and where something was observed',
         'posts' => 'what was written in a discussion',
     ],
 ];

@@ -154,6 +154,13 @@ return [
             'member-note-written' => 'wrote a comment on a student’s work as a whole',
             'member-note-taken-back' => 'took back a comment on a student’s work as a whole',
         ],
+        'observe' => [
+            'slots-drawn' => 'drew slots for what is observed',
+            'slots-published' => 'published slots',
+            'slot-moved' => 'moved a slot',
+            'slots-swapped' => 'let two students swap slots',
+            'no-shows-taken' => 'took who did not come as having handed in nothing',
+        ],
         'discuss' => [
             'topic-added' => 'added a topic',
             'topic-changed' => 'changed a topic',

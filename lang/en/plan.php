@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'form' => ['what' => 'What is marked:', 'handin' => 'work handed in', 'discussion' => 'a discussion'],
+    'form' => ['what' => 'What is marked:', 'handin' => 'work handed in', 'discussion' => 'a discussion', 'observed' => 'something observed'],
     'after_release' => 'feedback first, a reflection, reviews of marks, who hands in nothing',
     'absent' => [
         '' => 'what is decided for each',

@@ -16,6 +16,8 @@ import { startSpeed } from './speed.js';
 import { startSheet } from './sheet/sheet.js';
 import { startThreads } from './threads.js';
 import { forgetDrafts, startComposing } from './compose.js';
+import { forget, waiting } from './observe/store.js';
+import { startDay } from './observe/day.js';
 import { startTalk } from './talk.js';
 import { startHandIn, startKeeping } from './uploads.js';
 
@@ -72,6 +74,11 @@ document.addEventListener('submit', async (event) => {
     event.preventDefault();
     const loses = (changes) => window.confirm(`${changes === 1 ? '1 change' : `${changes} changes`} made at the desk could not be saved yet, and would be lost. Sign out all the same?`);
     if (await emptyBrowser(loses) && forgetDrafts((posts) => window.confirm(posts === 1 ? 'A post that you began is not posted yet, and would be lost. Sign out all the same?' : `${posts} posts that you began are not posted yet, and would be lost. Sign out all the same?`))) {
+        const seen = await waiting().catch(() => 0);
+        if (seen > 0 && !window.confirm('Something you recorded as an observer has not arrived yet, and would be lost. Sign out all the same?')) {
+            return;
+        }
+        await forget().catch(() => {});
         form.submit();
     }
 });
@@ -112,6 +119,7 @@ mount('#plan', () => startPlan(htmx));
 mount('form[data-upload]', startHandIn);
 mount('textarea[data-keeps]', startKeeping);
 mount('textarea[data-least]', startLeast);
+mount('[data-observe]', startDay);
 mount('[data-talk]', (page) => startTalk(page, htmx));
 mount('form[data-many]', (form) => startMany(form, (element) => htmx.process(element)));
 // A report that is swapped in has threads of its own, and what was attached players.

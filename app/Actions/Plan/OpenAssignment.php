@@ -45,6 +45,8 @@ final class OpenAssignment
             // Without a time of its own it opens now: that is what extra time counts from.
             $stored->forceFill(
                 [
+                    // Whoever observes sees who it is.
+                    'names_revealed_at' => $stored->isObserved() ? now() : null,
                     'published_at' => now(), 'opens_at' => $stored->opens_at ?? now()->startOfMinute(),
                     'lock_version' => $stored->lock_version + 1,
                 ]

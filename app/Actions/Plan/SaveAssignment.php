@@ -120,6 +120,7 @@ final class SaveAssignment
                 'scheme' => self::inside($after->scheme, $before->scheme),
                 'screening' => self::inside($after->screening, $before->screening),
                 'release' => self::inside($after->release, $before->release),
+                'observing' => self::inside($after->observing, $before->observing),
                 'discussion' => self::inside($after->discussion, $before->discussion),
                 default => null,
             };

@@ -35,6 +35,7 @@ use YoungHarbor\Core\Marking\Rules\RuleName;
 use YoungHarbor\Core\Marking\Scheme;
 use YoungHarbor\Core\Marks\LateRule;
 use YoungHarbor\Core\Marks\LengthRule;
+use YoungHarbor\Core\Observing\Settings as Observing;
 use YoungHarbor\Core\Release\AbsentGet;
 use YoungHarbor\Core\Release\MarkAfter;
 use YoungHarbor\Core\Release\Reflection;
@@ -96,6 +97,10 @@ final class AssignmentRequest extends FormRequest
         return [
             'form' => ['nullable', Rule::enum(WorkForm::class)],
             ...($this->form() === WorkForm::Discussion ? $this->discussionRules() : []),
+            ...($this->form() === WorkForm::Observed ? [
+                'observe_minutes' => ['required', 'integer', 'min:5', 'max:'.Observing::LONGEST],
+                'observe_gap' => ['required', 'integer', 'min:0', 'max:120'], 'observe_swaps' => ['nullable', 'in:0,1'],
+            ] : []),
             'title' => ['required', 'string', 'max:200'],
             'brief' => ['nullable', 'string', 'max:20000'],
             'rubric' => ['nullable', 'string'],
@@ -173,6 +178,8 @@ final class AssignmentRequest extends FormRequest
             'self_checks.*' => 'A student can have 0 to 10 drafts checked.',
             'first_feedback.*' => 'A student can ask 0 to 5 times.',
             'declaration.*.label.max' => 'A sentence or question of the declaration has at most 400 characters.',
+            'observe_minutes.*' => 'A slot has 5 to '.Observing::LONGEST.' minutes.',
+            'observe_gap.*' => 'Between two slots lie 0 to 120 minutes.',
             'discuss_posts.*' => 'Ask for 0 to '.Discussion::MOST_PIECES.' posts.',
             'discuss_replies.*' => 'Ask for 0 to '.Discussion::MOST_PIECES.' replies.',
             'discuss_words.*' => 'Ask for 0 to '.number_format(Discussion::MOST_WORDS).' words.',
@@ -268,6 +275,14 @@ final class AssignmentRequest extends FormRequest
             $fields = [
                 ...$fields, 'discussion' => $this->discussion(), 'max_files' => 1, 'self_checks' => 0, 'first_feedback' => 0,
                 'handin_by' => HandInBy::Each, 'handin_kinds' => null, 'declaration' => null,
+            ];
+        }
+        if ($this->form() === WorkForm::Observed) {
+            $fields = [
+                ...$fields, 'observing' => Observing::fromArray([
+                    'minutes' => $this->integer('observe_minutes'), 'gap' => $this->integer('observe_gap'),
+                    'swaps' => $this->boolean('observe_swaps'),
+                ]), 'max_files' => 1, 'self_checks' => 0, 'first_feedback' => 0, 'handin_kinds' => null, 'declaration' => null,
             ];
         }
         $this->route('assignment') instanceof Assignment || $fields['form'] = $this->form();

@@ -31,7 +31,7 @@
                 @else<p class="mb-1">{{ App\Wording\DiscussionWords::asked($assignment->discussion) }}
                     {{ __('discuss.times.open', ['due' => LocalTime::shown($due), 'ends' => LocalTime::shown($closes ?? $due)]) }}</p>@endif
             @else
-            @if ($script && $script->takesHandIns())<p class="mb-4 lg:hidden"><a class="button"
+            @if ($script && $script->takesHandIns() && ! $assignment->isObserved())<p class="mb-4 lg:hidden"><a class="button"
                 href="#hand-in">Hand in</a></p>@endif
             <p class="mb-1">Due <b>{{ LocalTime::shown(
                 $due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ LocalTime::shown($closes) }}
@@ -107,6 +107,7 @@
                 <p class="mt-2"><a class="button primary"
                     href="{{ route('results.show', $script->result) }}">Read it</a></p></div>
             @endif
+            @includeWhen($assignment->isObserved() && ! $preview && $script !== null, 'observe.own-slot')
             @if ($assignment->isDiscussion())
                 <div class="panel mb-4"><h2>{{ __('discuss.title') }}</h2>
                 @foreach ($assignment->topics as $topic)<p class="mt-1">@if ($preview){{ $topic->title }}@else<a
@@ -126,7 +127,7 @@
                 <p class="mt-2"><a class="button"
                     href="{{ route('contributions.show', $contribution) }}">{{ __('contribution.go') }}</a></p></div>
             @endif
-            @if ($current)
+            @if ($current && ! $assignment->isObserved())
                 <div class="panel mb-4">
                     <h2>{{ $assignment->isDiscussion() ? __('discuss.what_is_marked') : 'Handed in' }}{{ $current->late ? ', late' : '' }}</h2>
                     <p class="mt-1">{{ LocalTime::shown($assignment->isDiscussion() ? $current->created_at
@@ -148,7 +149,7 @@
                     @foreach ($current->notes as $note)<p class="signal small mt-2">{{ $note }}</p>@endforeach
                 </div>
             @endif
-            @if ($assignment->isDiscussion())
+            @if ($assignment->isDiscussion() || $assignment->isObserved())
                 @if (! $preview && $script === null)<x-empty title="You are not on the list">
                     Ask your module coordinator to add you to this assignment.</x-empty>@endif
             @elseif ($preview)

@@ -25,6 +25,7 @@
     $form = $a?->form ?? App\Enums\WorkForm::tryFrom((string) old('form', request()->string('form')->toString()))
         ?? App\Enums\WorkForm::Handin;
     $talks = $form === App\Enums\WorkForm::Discussion;
+    $watched = $form === App\Enums\WorkForm::Observed;
     $plain = fn ($number) => $number === null ? ''
         : (str_contains((string) $number, '.') ? rtrim(rtrim((string) $number, '0'), '.') : (string) $number);
     $late = $a?->late_rule;
@@ -101,6 +102,7 @@
                     : null" :hint="($rubrics->isEmpty()
                     ? 'No rubric is ready yet. Save without one, make one ready under Rubrics, and choose it here.'
                     : 'Only ready rubrics can be chosen: the module’s, your own and everyone’s.')" />
+                @if ($watched && $a)<p class="mb-4"><a href="{{ route('slots.index', $a) }}">{{ __('observe.plan.slots') }}</a></p>@endif
                 @if ($talks)<p class="mb-4">@if ($a)<a href="{{ route('discussion.show', $a) }}">{{ trans_choice(
                     'discuss.topics_plan', $a->topics->count()) }}</a>@else{{ __('discuss.topics_later') }}@endif</p>@endif
             </div>
@@ -109,7 +111,7 @@
                 <div class="grid sm:grid-cols-2 gap-x-4">
                     <x-field name="opens_at" label="Opens" type="datetime-local"
                         :value="LocalTime::field($a?->opens_at)" hint="Empty: as soon as you open it." />
-                    <x-field name="due_at" :label="$talks ? 'First posts are due' : 'Due'" type="datetime-local"
+                    <x-field name="due_at" :label="$talks ? 'First posts are due' : ($watched ? 'All are observed by' : 'Due')" type="datetime-local"
                         :value="LocalTime::field($a?->due_at)"
                         :hint="$open ? 'Can be moved later, not earlier.' : null" />
                     <x-field name="closes_at" :label="$talks ? 'The discussion ends' : 'Late work is taken until'"
@@ -119,7 +121,7 @@
                         :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
                 <p class="hint mb-5">Times are those of {{ LocalTime::zone() }}.</p>
-                @if ($talks)@include('plan.discussion')@else
+                @if ($talks)@include('plan.discussion')@elseif ($watched)@include('plan.observing')@else
                 <details class="fold" {{ $fold('handin_by', 'self_checks', 'first_feedback', 'kinds', 'max_megabytes', 'max_files',
                     'kinds.0') }}>
                     <summary><b>What is handed in</b>

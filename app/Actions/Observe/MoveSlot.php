@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Observe;
+
+use App\Exceptions\Refused;
+use App\Logbook\Entry;
+use App\Logbook\Logbook;
+use App\Logbook\LogEvent;
+use App\Models\Mark;
+use App\Models\ObservationGround;
+use App\Models\Slot;
+use App\Models\User;
+use App\Observing\Slots;
+use App\Observing\TellOfSlot;
+use App\Wording\LocalTime;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Marking\Seat;
+
+/**
+ * Moves a slot by hand to another time in one of the stretches. It is observed by who observes there.
+ */
+final class MoveSlot
+{
+    public function __construct(
+        private readonly Slots $slots, private readonly TellOfSlot $tell, private readonly Logbook $logbook,
+    ) {
+    }
+
+    /**
+     * @throws Refused when it does not fit there, or what was recorded would lose its observer
+     */
+    public function __invoke(Slot $slot, ObservationGround $ground, Carbon $from, User $by): void
+    {
+        DB::transaction(function () use ($slot, $ground, $from, $by): void {
+            $stored = Slot::query()->with('assignment.module', 'observers', 'script.student')->lockForUpdate()->findOrFail($slot->id);
+            $others = Slot::query()->where('assignment_id', $stored->assignment_id)->whereKeyNot($stored->id)->with('observers', 'script.student')
+                ->lockForUpdate()->get();
+            $to = $from->copy()->addMinutes($stored->minutes());
+            $from->lt($ground->starts_at) || $to->gt($ground->ends_at) ? throw new Refused(__('observe.refused.outside'), 'at') : null;
+            $observers = User::query()->whereKey($ground->observers)->get()->sortBy(
+                fn (User $one) => array_search($one->id, $ground->observers, true),
+            )->values();
+            foreach ($observers as $observer) {
+                $this->slots->isKept($stored, $observer) && throw new Refused(__('observe.refused.kept', ['name' => $observer->name]), 'at');
+            }
+            $ids = array_values($observers->map(fn (User $one) => $one->id)->all());
+            $before = array_values($stored->observers->map(fn (User $one) => $one->id)->all());
+            $stored->fill(['room' => $ground->room, 'starts_at' => $from, 'ends_at' => $to]);
+            $stored->setRelation('observers', $observers);
+            foreach ($others as $other) {
+                $other->toCore()->clashesWith($stored->toCore()) && throw new Refused(__('observe.refused.taken', [
+                    'who' => $other->script->names(), 'at' => LocalTime::shown($other->starts_at), 'room' => $other->room,
+                ]), 'at');
+            }
+            $stored->sequence += $stored->published_at === null ? 0 : 1;
+            $stored->save();
+            $before === $ids || $this->observe($stored, $ids);
+            if ($stored->published_at !== null) {
+                $this->tell->changed($stored->load('observers'));
+                $this->logbook->write(Entry::of(LogEvent::SlotMoved)->on($stored->script->student)->in($stored->assignment)->by($by));
+            }
+        });
+    }
+
+    /**
+     * @param  list<int>  $observers
+     */
+    private function observe(Slot $slot, array $observers): void
+    {
+        $slot->observers()->sync(collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all());
+        if ($slot->published_at === null) {
+            return;
+        }
+        $marks = Mark::counting()->where('script_id', $slot->script_id)->lockForUpdate()->get();
+        $marks->contains(fn (Mark $mark) => $mark->isBegun() && ! in_array($mark->marker_id, $observers, true))
+            && throw new Refused(__('observe.refused.begun'), 'at');
+        $marks->filter(fn (Mark $mark) => ! $mark->isBegun())->each(fn (Mark $mark) => $mark->delete());
+        foreach ($observers as $n => $id) {
+            $marks->contains(fn (Mark $mark) => $mark->isBegun() && $mark->marker_id === $id)
+                || Mark::give($slot->script, $n === 0 ? Seat::First : Seat::Second, $id, $slot->assignment);
+        }
+    }
+}

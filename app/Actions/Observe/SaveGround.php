@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Observe;
+
+use App\Exceptions\Refused;
+use App\Models\Assignment;
+use App\Models\ObservationGround;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Observing\SlotPlan;
+
+/**
+ * Adds a stretch of time in a room with those who observe there.
+ */
+final class SaveGround
+{
+    /**
+     * @param  list<int>  $observers  ids of people, in the order of their marks
+     *
+     * @throws Refused when the room or an observer is needed elsewhere then
+     */
+    public function __invoke(Assignment $assignment, string $room, Carbon $from, Carbon $to, array $observers): ObservationGround
+    {
+        return DB::transaction(function () use ($assignment, $room, $from, $to, $observers): ObservationGround {
+            $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            $made = $stored->grounds()->create([
+                'room' => $room, 'starts_at' => $from, 'ends_at' => $to, 'observers' => $observers,
+            ]);
+            try {
+                SlotPlan::of(array_values($stored->grounds()->get()->map(fn (ObservationGround $one) => $one->toCore())->all()), [], 0);
+            } catch (InvalidInput $e) {
+                throw new Refused(ucfirst($e->faults[0]->what).'. Nothing was added.', 'room');
+            }
+
+            return $made;
+        });
+    }
+}
