@@ -31,7 +31,9 @@ enum FileKind: string
      */
     public static function documents(): array
     {
-        return array_filter(self::cases(), fn (self $kind) => ! in_array($kind, [self::Link, self::Posts, self::Slot], true));
+        return array_filter(
+            self::cases(), fn (self $kind) => ! in_array($kind, [self::Link, self::Posts, self::Slot], true),
+        );
     }
 
     /** Those, as one says them: ".docx, .odt or .pdf". */

@@ -36,7 +36,9 @@ final class ObservationEvent extends Model
     public function toCore(): Event
     {
         return Event::of(
-            $this->event, $this->kind, new DateTimeImmutable($this->at, new DateTimeZone('UTC')), $this->number, $this->about,
+            $this->event, $this->kind, new DateTimeImmutable(
+                $this->at, new DateTimeZone('UTC'),
+            ), $this->number, $this->about,
             $this->value,
         );
     }

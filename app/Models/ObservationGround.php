@@ -44,7 +44,8 @@ final class ObservationGround extends Model
     public function toCore(): Ground
     {
         return new Ground(
-            $this->public_id, $this->room, $this->starts_at->toDateTimeImmutable(), $this->ends_at->toDateTimeImmutable(),
+            $this->public_id, $this->room,
+            $this->starts_at->toDateTimeImmutable(), $this->ends_at->toDateTimeImmutable(),
             array_map(strval(...), $this->observers),
         );
     }

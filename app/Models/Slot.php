@@ -76,7 +76,9 @@ final class Slot extends Model
     {
         return new CoreSlot(
             (string) $this->script_id, $this->room, $this->starts_at->toDateTimeImmutable(),
-            $this->ends_at->toDateTimeImmutable(), array_values($this->observers->map(fn (User $one) => (string) $one->id)->all()),
+            $this->ends_at->toDateTimeImmutable(), array_values(
+                $this->observers->map(fn (User $one) => (string) $one->id)->all(),
+            ),
         );
     }
 }

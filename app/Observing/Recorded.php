@@ -24,12 +24,15 @@ final class Recorded
     public static function of(Mark $mark): Observation
     {
         return Observation::of(array_values(
-            ObservationEvent::query()->where('mark_id', $mark->id)->get()->map(fn (ObservationEvent $one) => $one->toCore())->all()
+            ObservationEvent::query()->where('mark_id', $mark->id)->get()->map(
+                fn (ObservationEvent $one) => $one->toCore(),
+            )->all()
         ));
     }
 
     /**
-     * What was recorded on a criterion: a step that was done has its points, one done partly half of them, any other none.
+     * What was recorded on a criterion: a step that was done has its points, one done partly half of them, any other
+     * none.
      *
      * @return CriterionMark|null null when nothing was
      */
@@ -52,7 +55,9 @@ final class Recorded
             $step = $seen->steps["{$criterion->id()}/{$item->id}"]['seen'] ?? null;
             $any = $any || $step !== null;
             $step === StepSeen::Done && $done[] = $item->id;
-            $step === StepSeen::Partly && $partly[$item->id] = (string) $item->points->dividedBy(2, 2, RoundingMode::HALF_UP)
+            $step === StepSeen::Partly && $partly[$item->id] = (string) $item->points->dividedBy(
+                2, 2, RoundingMode::HALF_UP,
+            )
                 ->stripTrailingZeros();
         }
 

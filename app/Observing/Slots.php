@@ -49,7 +49,9 @@ final class Slots
             $percent = [0];
             foreach ($students as $student) {
                 $percent[] = (int) ($more[$student] ?? 0);
-                array_push($not, ...($kept->get($student) ?? collect())->map(fn (Conflict $one) => (string) $one->marker_id)->all());
+                array_push($not, ...(
+                    $kept->get($student) ?? collect()
+                )->map(fn (Conflict $one) => (string) $one->marker_id)->all());
             }
 
             return new ToObserve(
@@ -71,7 +73,8 @@ final class Slots
         $free = [];
         foreach ($assignment->grounds as $ground) {
             $from = $ground->starts_at->copy();
-            $here = $taken->filter(fn (Slot $slot) => $slot->room === $ground->room && $slot->starts_at->lt($ground->ends_at)
+            $here = $taken->filter(fn (Slot $slot) => $slot->room === $ground->room
+                && $slot->starts_at->lt($ground->ends_at)
                 && $slot->ends_at->gt($ground->starts_at))->sortBy('starts_at');
             foreach ($here as $n => $slot) {
                 $to = $slot->starts_at->copy()->subMinutes($gap);
@@ -84,8 +87,9 @@ final class Slots
         return $free;
     }
 
-    private function piece(ObservationGround $ground, string $id, \Illuminate\Support\Carbon $from, \Illuminate\Support\Carbon $to): Ground
-    {
+    private function piece(
+        ObservationGround $ground, string $id, \Illuminate\Support\Carbon $from, \Illuminate\Support\Carbon $to,
+    ): Ground {
         return new Ground(
             $id, $ground->room, $from->toDateTimeImmutable(), $to->toDateTimeImmutable(),
             array_map(strval(...), $ground->observers),

@@ -39,7 +39,9 @@ final class TellOfSlot
     public function asked(SlotSwap $swap): void
     {
         $this->notices->make(array_map(
-            fn (User $student) => $this->notice($student, $swap->other, 'swap_asked', route('hand-in.show', $swap->slot->assignment, false), "swap:{$swap->public_id}"),
+            fn (User $student) => $this->notice($student, $swap->other, 'swap_asked', route(
+                'hand-in.show', $swap->slot->assignment, false,
+            ), "swap:{$swap->public_id}"),
             $this->students($swap->other),
         ));
     }
@@ -47,7 +49,9 @@ final class TellOfSlot
     public function refused(SlotSwap $swap): void
     {
         $this->notices->make(array_map(
-            fn (User $student) => $this->notice($student, $swap->slot, 'swap_refused', route('hand-in.show', $swap->slot->assignment, false), "swap-refused:{$swap->public_id}"),
+            fn (User $student) => $this->notice($student, $swap->slot, 'swap_refused', route(
+                'hand-in.show', $swap->slot->assignment, false,
+            ), "swap-refused:{$swap->public_id}"),
             $this->students($swap->slot),
         ));
     }

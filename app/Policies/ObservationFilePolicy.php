@@ -12,8 +12,9 @@ use App\Models\User;
 final class ObservationFilePolicy
 {
     /**
-     * Its observer; whoever else marks the same script once their own mark is done, and whoever sees all marks; its student
-     * once the result is out, where it is meant for them.
+     * Its observer; whoever else marks the same script, from a recording perhaps, and whoever sees all marks; its
+     * student once the
+     * result is out, where it is meant for them.
      */
     public function see(User $user, ObservationFile $file): bool
     {
@@ -22,7 +23,7 @@ final class ObservationFilePolicy
         if ($mark->marker_id === $user->id || $user->can('viewAllMarks', $script->assignment)) {
             return $user->roleIn($script->assignment->module_id) !== null;
         }
-        if (Mark::counting()->where('script_id', $script->id)->where('marker_id', $user->id)->whereNotNull('done_at')->exists()) {
+        if (Mark::counting()->where('script_id', $script->id)->where('marker_id', $user->id)->exists()) {
             return true;
         }
 

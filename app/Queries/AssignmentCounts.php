@@ -85,6 +85,7 @@ final class AssignmentCounts
             published: $assignment->isPublished(),
             pastDue: $assignment->isPastDue() && $writing === null,
             writing: $writing,
+            observed: $assignment->isObserved(),
             expected: $n('expected'),
             handedIn: $n('handed_in'),
             screened: $n('screened'),

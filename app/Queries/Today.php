@@ -282,7 +282,9 @@ final class Today
         }
         if ($items === [] && ! $n->pastDue) {
             $items[] = $n->writing === null
-                ? $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false)
+                ? ($assignment->isObserved()
+                    ? $item(__('observe.today.slots', ['in' => $n->handedIn, 'all' => $n->expected]), 'slots.index', __('observe.title'), false)
+                    : $item("{$n->handedIn} of {$n->expected} handed in", 'collect.index', 'See who', false))
                 : $item("{$n->writing} of {$n->expected} have written in the discussion", 'discussion.show', 'Read it', false);
         }
         if ($items === [] && $n->released < $n->handedIn) {
@@ -318,8 +320,20 @@ final class Today
         };
         foreach ($open->groupBy(fn (Mark $mark) => $mark->script->assignment_id.$kind($mark)) as $marks) {
             $mark = $marks->firstOrFail();
+            $assignment = $mark->script->assignment;
+            if (
+                $assignment->isObserved() && $kind($mark) === 'mark'
+                && $assignment->slots()->whereHas('observers', fn ($one) => $one->whereKey($person->id))->exists()
+            ) {
+                $items[] = new TodayItem(
+                    $assignment, trans_choice('observe.today.observe', $marks->count()), route('observe.show', $assignment),
+                    __('observe.page.observe'), true, $assignment->due_at,
+                );
+
+                continue;
+            }
             $items[] = new TodayItem(
-                $mark->script->assignment,
+                $assignment,
                 $kind($mark) !== 'mark'
                     ? trans_choice("moderate.today.{$kind($mark)}", $marks->count(), ['count' => $marks->count()])
                     : ($marks->count() === 1 ? '1 script to mark' : "{$marks->count()} scripts to mark"),
@@ -363,7 +377,7 @@ final class Today
     {
         $items = [];
         $scripts = Script::query()->where('student_id', $person->id)
-            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at,released_at', 'currentHandin', 'participation'])->get();
+            ->with(['assignment.module', 'result:id,public_id,script_id,mark,first_opened_at,released_at', 'currentHandin', 'participation', 'slot', 'lead.slot'])->get();
         $written = ConversationEntry::query()->whereIn('script_id', $scripts->modelKeys())->where('student_sees', true)
             ->whereNull('student_read_at')->pluck('script_id')->unique();
         foreach ($scripts as $script) {
@@ -392,6 +406,11 @@ final class Today
 
                     continue;
                 }
+                if ($assignment->isObserved()) {
+                    $items[] = $this->observed($script);
+
+                    continue;
+                }
                 $items[] = $in === null
                     ? new TodayItem(
                         $assignment,
@@ -412,6 +431,21 @@ final class Today
         }
 
         return $items;
+    }
+
+    /** When and where a student is observed. */
+    private function observed(Script $script): TodayItem
+    {
+        $slot = $script->leadScript()->slot;
+        $known = $slot !== null && $slot->published_at !== null;
+
+        return new TodayItem(
+            $script->assignment, $known ? __('observe.today.at', [
+                'at' => LocalTime::shown($slot->starts_at), 'room' => $slot->room,
+            ]) : __('observe.student.none'),
+            route('hand-in.show', $script->assignment), __('observe.today.look'), $known && $slot->starts_at->isFuture(),
+            $known ? $slot->starts_at : $script->due_at,
+        );
     }
 
     /** A discussion that a student can still write in, or wrote nothing in. */

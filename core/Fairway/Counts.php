@@ -14,6 +14,7 @@ final readonly class Counts
      * @param  int|null  $undecided  scripts with one mark that wait for a sample to be drawn; null where none is
      * @param  int  $sampled  scripts in a sample
      * @param  int|null  $writing  students who have written in a discussion that still goes on; null where none does
+     * @param  bool  $observed  whether people are observed: who has a slot counts as handed in, and nothing is screened
      * @param  int  $notScreened  scripts without words to compare, as links are
      */
     public function __construct(
@@ -37,6 +38,7 @@ final readonly class Counts
         public ?int $undecided = null,
         public int $sampled = 0,
         public ?int $writing = null,
+        public bool $observed = false,
     ) {
     }
 }

@@ -47,11 +47,14 @@ final class Fairway
             default => StageProgress::NotBegun,
         };
 
-        return new StageMark(Stage::Collect, $progress, "{$n->handedIn} of {$n->expected} in");
+        return new StageMark(Stage::Collect, $progress, "{$n->handedIn} of {$n->expected} ".($n->observed ? 'have slots' : 'in'));
     }
 
     private static function screen(Counts $n): StageMark
     {
+        if ($n->observed) {
+            return new StageMark(Stage::Screen, StageProgress::of($n->handedIn, $n->expected), 'nothing to screen');
+        }
         $note = match (true) {
             $n->screeningFailed > 0 => "{$n->screeningFailed} failed",
             // Past a line, and nothing is in the conversation record yet.

@@ -8,9 +8,12 @@ use DateTimeImmutable;
 use DateTimeZone;
 
 /**
- * Slots as a calendar file: iCalendar, RFC 5545. Times are written in UTC (section 3.3.5, form 2), so that they are right
- * whatever a calendar knows of time zones and across a change of the clock; texts are escaped (3.3.11), lines end with CRLF
- * and are folded after 75 octets between characters (3.1). An appointment keeps its UID; a higher SEQUENCE takes the place
+ * Slots as a calendar file: iCalendar, RFC 5545. Times are written in UTC (section 3.3.5, form 2), so that they are
+ * right
+ * whatever a calendar knows of time zones and across a change of the clock; texts are escaped (3.3.11), lines end
+ * with CRLF
+ * and are folded after 75 octets between characters (3.1). An appointment keeps its UID; a higher SEQUENCE takes the
+ * place
  * of a lower one (3.8.7.4).
  */
 final class Calendar

@@ -27,7 +27,9 @@ final readonly class Event
      * @param  string  $value  a stop, what was seen, how it went, or the words of a note
      */
     private function __construct(
-        public string $id, public EventKind $kind, public DateTimeImmutable $at, public int $number, public string $about,
+        public string $id, public EventKind $kind,
+        public DateTimeImmutable $at,
+        public int $number, public string $about,
         public string $value,
     ) {
     }
@@ -49,12 +51,13 @@ final readonly class Event
         $at = $in->whole($document, 'at', 'at', 0, PHP_INT_MAX);
         abs($ahead) <= self::MOST_DAYS * 86_400_000 || $in->fault('at', 'is of a clock that is wrong by more than a year');
         $value = $in->text($document, 'value', 'value', self::LONGEST_NOTE);
-        match ($kind) {
-            EventKind::Step => StepSeen::tryFrom($value) ?? $in->fault('value', 'is no way to see a step'),
-            EventKind::Course => Course::tryFrom($value) ?? $in->fault('value', 'is no way it can go'),
-            EventKind::Note => trim($value) !== '' || $in->fault('value', 'has no words'),
+        $fault = match (true) {
+            $kind === EventKind::Step && StepSeen::tryFrom($value) === null => 'is no way to see a step',
+            $kind === EventKind::Course && Course::tryFrom($value) === null => 'is no way it can go',
+            $kind === EventKind::Note && trim($value) === '' => 'has no words',
             default => null,
         };
+        $fault === null || $in->fault('value', $fault);
         $event = new self(
             $id, $kind ?? EventKind::Note, self::time($at - $ahead), $in->whole($document, 'number', 'number', 0, 1_000_000),
             $in->text($document, 'about', 'about', 120), $value,
@@ -64,8 +67,9 @@ final readonly class Event
         return $event;
     }
 
-    public static function of(string $id, EventKind $kind, DateTimeImmutable $at, int $number, string $about, string $value): self
-    {
+    public static function of(
+        string $id, EventKind $kind, DateTimeImmutable $at, int $number, string $about, string $value,
+    ): self {
         return new self($id, $kind, $at, $number, $about, $value);
     }
 

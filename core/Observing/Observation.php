@@ -7,7 +7,8 @@ namespace YoungHarbor\Core\Observing;
 use DateTimeImmutable;
 
 /**
- * What one observer recorded of one person, out of single events in whatever order they arrived: from two devices, late,
+ * What one observer recorded of one person, out of single events in whatever order they arrived: from two devices,
+ * late,
  * or twice. The last one by time holds, for each step and each criterion.
  */
 final readonly class Observation
@@ -56,8 +57,12 @@ final readonly class Observation
             match ($event->kind) {
                 EventKind::Step => $steps[$event->about] = ['seen' => StepSeen::from($event->value), 'at' => $event->at],
                 EventKind::Level => $levels[$event->about] = ['stop' => $event->value, 'at' => $event->at],
-                EventKind::Note => $notes[] = ['id' => $event->id, 'at' => $event->at, 'about' => $event->about, 'text' => $event->value],
-                EventKind::Evidence => $evidence[] = ['id' => $event->id, 'at' => $event->at, 'about' => $event->about, 'file' => $event->value],
+                EventKind::Note => $notes[] = [
+                    'id' => $event->id, 'at' => $event->at, 'about' => $event->about, 'text' => $event->value,
+                ],
+                EventKind::Evidence => $evidence[] = [
+                    'id' => $event->id, 'at' => $event->at, 'about' => $event->about, 'file' => $event->value,
+                ],
                 EventKind::Course => $course = Course::from($event->value),
                 EventKind::Start => [$began, $since] = [$began ?? $event->at, $since ?? $event->at],
                 EventKind::Pause => [$seconds, $since] = [$seconds + self::between($since, $event->at), null],

@@ -15,14 +15,18 @@ final readonly class Settings implements JsonForm
 {
     public const LONGEST = 480;
 
-    private const USUAL = ['minutes' => 20, 'gap' => 5, 'swaps' => true];
+    /** Characters of the rules in words. */
+    public const LONGEST_RULES = 2000;
+
+    private const USUAL = ['minutes' => 20, 'gap' => 5, 'swaps' => true, 'rules' => ''];
 
     /**
      * @param  int<5, 480>  $minutes  of a slot
      * @param  int<0, 120>  $gap  minutes between two slots in a room
      * @param  bool  $swaps  whether students may ask to swap slots
+     * @param  string  $rules  what follows when someone does not come, comes late, begins again or is stopped
      */
-    private function __construct(public int $minutes, public int $gap, public bool $swaps)
+    private function __construct(public int $minutes, public int $gap, public bool $swaps, public string $rules)
     {
     }
 
@@ -44,6 +48,7 @@ final readonly class Settings implements JsonForm
         $settings = new self(
             max(5, min(self::LONGEST, $in->whole($document, 'minutes', 'minutes', 5, self::LONGEST))),
             max(0, min(120, $in->whole($document, 'gap', 'gap', 0, 120))), $in->flag($document, 'swaps', 'swaps', true),
+            $in->text($document, 'rules', 'rules', self::LONGEST_RULES),
         );
         $in->throwFaults();
 
@@ -52,6 +57,6 @@ final readonly class Settings implements JsonForm
 
     public function toArray(): array
     {
-        return ['minutes' => $this->minutes, 'gap' => $this->gap, 'swaps' => $this->swaps];
+        return ['minutes' => $this->minutes, 'gap' => $this->gap, 'swaps' => $this->swaps, 'rules' => $this->rules];
     }
 }

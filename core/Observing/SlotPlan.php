@@ -12,7 +12,8 @@ use YoungHarbor\Core\Input\InvalidInput;
  * time has a longer slot, and between two slots in a room lies a gap.
  *
  * Each is put into a stretch of time where they may be; when none has room, someone there is put elsewhere, and so on
- * (augmenting paths, H. W. Kuhn, The Hungarian method, Naval Research Logistics Quarterly 2, 1955). Where all slots are of
+ * (augmenting paths, H. W. Kuhn, The Hungarian method, Naval Research Logistics Quarterly 2, 1955). Where all slots
+ * are of
  * one length that places as many as can be placed. Where lengths differ it may leave one out that another order would
  * place: then the longest have been placed first.
  */
@@ -82,7 +83,9 @@ final readonly class SlotPlan
      */
     private static function openTo(ToObserve $one, array $grounds): array
     {
-        return array_keys(array_filter($grounds, fn (Ground $ground) => array_intersect($ground->observers, $one->not) === []
+        return array_keys(array_filter($grounds, fn (Ground $ground) => array_intersect(
+            $ground->observers, $one->not,
+        ) === []
             && $ground->minutes() >= $one->minutes));
     }
 
@@ -92,8 +95,9 @@ final readonly class SlotPlan
      * @param  list<Ground>  $grounds
      * @param  list<ToObserve>  $people
      */
-    private static function place(int $who, array &$places, array &$tried, array $grounds, array $people, int $gap): bool
-    {
+    private static function place(
+        int $who, array &$places, array &$tried, array $grounds, array $people, int $gap,
+    ): bool {
         $open = self::openTo($people[$who], $grounds);
         foreach ($open as $n) {
             if (self::fits([...$places[$n], $who], $grounds[$n], $people, $gap)) {
@@ -132,7 +136,9 @@ final readonly class SlotPlan
      */
     private static function fits(array $who, Ground $ground, array $people, int $gap): bool
     {
-        return array_sum(array_map(fn (int $one) => $people[$one]->minutes, $who)) + $gap * (count($who) - 1) <= $ground->minutes();
+        return array_sum(
+            array_map(fn (int $one) => $people[$one]->minutes, $who),
+        ) + $gap * (count($who) - 1) <= $ground->minutes();
     }
 
     /**
@@ -144,7 +150,9 @@ final readonly class SlotPlan
     {
         foreach ($grounds as $n => $one) {
             foreach (array_slice($grounds, $n + 1) as $other) {
-                if ($one->meets($other) && ($one->room === $other->room || array_intersect($one->observers, $other->observers) !== [])) {
+                if ($one->meets($other) && (
+                    $one->room === $other->room || array_intersect($one->observers, $other->observers) !== []
+                )) {
                     throw InvalidInput::at(
                         "grounds.{$other->id}", $one->room === $other->room
                             ? "needs {$other->room} at the same time as another stretch"

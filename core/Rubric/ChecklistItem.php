@@ -7,7 +7,7 @@ namespace YoungHarbor\Core\Rubric;
 use Brick\Math\BigDecimal;
 
 /**
- * One step of a checklist and the points for having done it.
+ * One step of a checklist, the points for having done it, and what whoever watches is reminded of.
  */
 final readonly class ChecklistItem
 {
@@ -15,6 +15,7 @@ final readonly class ChecklistItem
         public string $id,
         public string $title,
         public BigDecimal $points,
+        public string $reminder = '',
     ) {
     }
 }

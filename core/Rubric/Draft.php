@@ -148,6 +148,13 @@ final readonly class Draft
             count($parts) === 4 && $field === 'unused' => self::used($criterion, $parts[3], $value === ''),
             count($parts) === 4
                 && in_array($field, self::OF_CELL, true) => self::cellWith($criterion, $field, $parts[3], $value),
+            count($parts) === 5 && $field === 'items' && $parts[4] === 'reminder' && isset($criterion['items']) => [
+                ...$criterion,
+                'items' => self::changed(
+                    self::rowsOf($criterion, 'items'), $parts[3],
+                    fn (array $row) => $value === '' ? array_diff_key($row, ['reminder' => '']) : [...$row, 'reminder' => $value],
+                ),
+            ],
             count($parts) === 5 && in_array($field, ['levels', 'items'], true)
                 && isset($criterion[$field]) => [
                     ...$criterion,
@@ -248,7 +255,7 @@ final readonly class Draft
         ) {
             foreach ($rows as $row) {
                 array_push(
-                    $words, self::text($row, 'title'), self::text($row, 'purpose'),
+                    $words, self::text($row, 'title'), self::text($row, 'purpose'), self::text($row, 'reminder'),
                     ...array_values(
                         array_filter(
                             [
@@ -493,6 +500,7 @@ final readonly class Draft
         foreach ($rows as $row) {
             $fields["{$at}.{$row['id']}.title"] = self::levelText($row, 'title');
             $fields["{$at}.{$row['id']}.points"] = self::levelText($row, 'points');
+            str_ends_with($at, '.items') && $fields["{$at}.{$row['id']}.reminder"] = self::levelText($row, 'reminder');
         }
 
         return $fields;
@@ -505,7 +513,7 @@ final readonly class Draft
     {
         return match ($field) {
             'points' => self::pointsText($level),
-            'title' => self::text($level, 'title'),
+            'title', 'reminder' => self::text($level, $field),
             default => '',
         };
     }

@@ -12,7 +12,7 @@ final class PlaceName
     private const FIELDS = [
         'title' => 'title', 'purpose' => 'purpose', 'weight' => 'weight', 'kind' => 'kind',
         'optional' => 'whether it is optional', 'pinned' => 'whether its weight is pinned',
-        'min' => 'lowest points', 'max' => 'highest points', 'step' => 'step', 'points' => 'points',
+        'min' => 'lowest points', 'max' => 'highest points', 'step' => 'step', 'points' => 'points', 'reminder' => 'reminder',
         'descriptors' => 'descriptor', 'guidance' => 'guidance', 'overrides' => 'own points',
         'unused' => 'whether it is used',
         'weighting' => 'weighting', 'points_shown' => 'whether students see points',

@@ -206,6 +206,7 @@ final class RubricReader
             $items[] = new ChecklistItem(
                 $id, $this->in->text($item, 'title', "{$at}.title", self::TEXT),
                 $this->in->decimal($item, 'points', "{$at}.points"),
+                $this->in->text($item, 'reminder', "{$at}.reminder", self::TEXT),
             );
         }
 

@@ -15,6 +15,7 @@ $criterion = fn (string $id, string $title, string $purpose, string $weight, arr
 return [
     'module' => ['HT130', 'Arguing about the Shore'],
     'tutor' => ['Marisol Echeverri-Blake', 'marisol.echeverri-blake'],
+    'second' => ['Wanjiru Halloran', 'wanjiru.halloran'],
     'students' => [
         ['Abena Osei-Whitlock', 'abena.osei-whitlock', 'M231301', 'A'],
         ['Cathal Mac Giolla Bhríde', 'cathal.macgiolla', 'M231302', 'A'],
@@ -127,5 +128,44 @@ return [
         'taken_back' => [4, -4, 22, 5, 'I think whoever is for the marsh has never had wet feet.'],
         'flagged' => [7, -1, 21, 15, 'Kerensa clearly copied that from the oyster company’s leaflet, she did the same last year.', 'This says of me by name that I copied, and it is not true.'],
         'bell' => 'Read document 6 with its map beside it: the sum is for the wall *and* the road on it. What would the wall cost alone?',
+    ],
+    'viva' => [
+        'title' => 'Speak for one side at the wall',
+        'brief' => "Fifteen minutes: you speak for the side that you are given, for six minutes, then two people ask.\n\nBring the documents. Nothing is handed in.",
+        'rules' => 'Who comes late has the time that is left. Who cannot come writes to their coordinator the same day; who does not come and does not write counts as having handed in nothing. You may begin again once, within the first minute.',
+        'rubric' => [
+            'title' => 'Speaking for a side', 'weighting' => 'percent', 'decimals' => 1,
+            'levels' => [
+                ['id' => 'l1', 'title' => 'Not there', 'points' => '0'], ['id' => 'l2', 'title' => 'In places', 'points' => '45'],
+                ['id' => 'l3', 'title' => 'Mostly', 'points' => '60'], ['id' => 'l4', 'title' => 'Throughout', 'points' => '75'],
+                ['id' => 'l5', 'title' => 'And beyond', 'points' => '95'],
+            ],
+            'criteria' => [
+                [
+                    'id' => 'c1', 'title' => 'What is to be heard', 'purpose' => 'Each step as it comes, in any order', 'weight' => '40',
+                    'kind' => 'checklist', 'optional' => false, 'items' => [
+                        ['id' => 's1', 'title' => 'Says whose side it is, and what that side wants', 'points' => '10', 'reminder' => 'In the first minute. Partly: only when asked.'],
+                        ['id' => 's2', 'title' => 'Gives the line of a document for each claim', 'points' => '40', 'reminder' => 'Partly: for some of them.'],
+                        ['id' => 's3', 'title' => 'Says what speaks against it before anyone asks', 'points' => '30'],
+                        ['id' => 's4', 'title' => 'Keeps to six minutes', 'points' => '20', 'reminder' => 'The clock is yours; do not stop them before eight.'],
+                    ],
+                ],
+                $criterion('c2', 'Argument', 'Does one thing follow from the other?', '40', [
+                    'l1' => 'Assertions.', 'l2' => 'Steps are missing.', 'l3' => 'Most follows.', 'l4' => 'All follows.',
+                    'l5' => 'All follows, and the weakest step is named.',
+                ]),
+                $criterion('c3', 'Questions', 'Are they heard and answered?', '20', [
+                    'l1' => 'Passed over.', 'l2' => 'Answered beside the point.', 'l3' => 'Answered.', 'l4' => 'Answered, with what it rests on.',
+                    'l5' => 'Answered; the answer changes what was said before.',
+                ]),
+            ],
+        ],
+        // Who is seen on the first day: how it goes, steps, levels and a note, by the first observer and by the second.
+        'seen' => [
+            ['usual', ['done', 'done', 'partly', 'done'], ['l4', 'l4'], 'Names the minute of 1868 by its page, twice.', ['done', 'done', 'done', 'done'], ['l4', 'l3']],
+            ['late', ['done', 'partly', 'not', 'done'], ['l3', 'l3'], 'Came four minutes late from the bus; had all the time there was.', ['partly', 'not', 'not', 'partly'], ['l2', 'l3']],
+            ['usual', ['partly', 'partly', 'done', 'partly'], ['l4', 'l5'], 'The second question turned it: she took back what she had said of the dues.', null, null],
+            ['no-show', null, null, null, null, null],
+        ],
     ],
 ];

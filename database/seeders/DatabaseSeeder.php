@@ -177,10 +177,12 @@ final class DatabaseSeeder extends Seeder
             $this->practice($rubrics['commentary']);
             $this->sampled($rubrics['commentary']);
             $talk->now($this->day(-19), $this->today);
+            $talk->planned($this->day(-19), $this->today);
             $essay = $this->essay($rubrics['essay'], $trusted);
             $this->judged($essay);
             $next = $this->open($rubrics['essay']);
             $peers->underWay($this->day(-3), $this->today);
+            $talk->watched();
             $this->arrangements($next);
             $this->proposeOne($essay);
             $this->plannedRelease($essay);

@@ -15,6 +15,10 @@ use App\Actions\Discuss\TakeBackPost;
 use App\Actions\Discuss\WritePost;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
+use App\Actions\Observe\DrawSlots;
+use App\Actions\Observe\PublishSlots;
+use App\Actions\Observe\SaveGround;
+use App\Actions\Observe\TakeEvents;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
 use App\Actions\Plan\OpenAssignment;
@@ -37,13 +41,17 @@ use App\Models\User;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
 use YoungHarbor\Core\Discussion\Settings;
 use YoungHarbor\Core\Marking\Scheme;
+use YoungHarbor\Core\Marking\Seat;
+use YoungHarbor\Core\Observing\Settings as Observing;
 use YoungHarbor\Core\Rubric\Draft;
 
 /**
  * A module whose students argue: a discussion that has ended, is frozen and half marked, and one in the middle, in two
- * sections, with a post that was taken back, one that was pointed out and some who have not written.
+ * sections, with a post that was taken back, one that was pointed out and some who have not written; and speeches that
+ * two people observe, of which the first day is over.
  */
 final class TalkModuleSeeder
 {
@@ -55,6 +63,10 @@ final class TalkModuleSeeder
     private array $demo;
 
     private User $tutor;
+
+    private User $second;
+
+    private Assignment $viva;
 
     /** @var list<User> */
     private array $students = [];
@@ -152,6 +164,74 @@ final class TalkModuleSeeder
         }
     }
 
+    /** Something observed by two: slots on two days, published. It was planned on another day. */
+    public function planned(Carbon $planned, Carbon $today): void
+    {
+        $this->at($planned, 0, 12, $this->coordinator);
+        $demo = $this->demo['viva'];
+        $rubric = app(MakeRubricReady::class)(app(AddRubric::class)(
+            Draft::of($demo['rubric']), $this->coordinator, $this->module,
+        ), 1, $this->coordinator);
+        $this->viva = app(SaveAssignment::class)($this->module, null, [
+            'form' => WorkForm::Observed, 'title' => $demo['title'], 'brief' => $demo['brief'],
+            'observing' => Observing::fromArray(['minutes' => 15, 'gap' => 5, 'rules' => $demo['rules']]), 'rubric_version_id' => $rubric->id,
+            'bands' => config('harbor.bands.classes'), 'self_checks' => 0,
+            'scheme' => Scheme::fromArray([...Scheme::usual()->toArray(), 'second' => 'every']),
+            'due_at' => $today->copy()->addDays(5)->setTime(18, 0), 'closes_at' => null,
+        ], null);
+        app(OpenAssignment::class)($this->viva);
+        $both = [$this->tutor->id, $this->second->id];
+        $first = $today->copy()->subDay();
+        app(SaveGround::class)($this->viva, 'Sail loft', $first->copy()->setTime(8, 30), $first->copy()->setTime(10, 0), $both);
+        $then = $today->copy()->addDays(2);
+        app(SaveGround::class)($this->viva, 'Harbour office', $then->copy()->setTime(13, 0), $then->copy()->setTime(16, 0), $both);
+        app(DrawSlots::class)($this->viva, $this->coordinator);
+        app(PublishSlots::class)($this->viva, $this->coordinator);
+    }
+
+    /** The first day of it, as two devices recorded it. */
+    public function watched(): void
+    {
+        foreach ($this->viva->slots()->with('script', 'observers')->limit(4)->get() as $n => $slot) {
+            [$course, $steps, $levels, $note, $others, $theirs] = $this->demo['viva']['seen'][$n];
+            $seats = [[
+                Seat::First, $steps, $levels, $note,
+            ], ...($others === null ? [] : [[Seat::Second, $others, $theirs, null]])];
+            foreach ($seats as [$seat, $seen, $chosen, $words]) {
+                $mark = Mark::counting()->where('script_id', $slot->script_id)->where('seat', $seat)->sole();
+                Carbon::setTestNow($slot->ends_at->copy()->addMinutes($seat === Seat::First ? 1 : 2));
+                Auth::setUser($mark->marker);
+                app(TakeEvents::class)($mark, $this->recorded($slot->starts_at, $course, $seen, $chosen, $words), 0);
+                $seen === null || app(FinishMark::class)($mark->refresh());
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>|null  $steps
+     * @param  list<string>|null  $levels
+     * @return list<array<string, mixed>>
+     */
+    private function recorded(Carbon $from, string $course, ?array $steps, ?array $levels, ?string $note): array
+    {
+        $events = $course === 'usual' ? [] : [['course', '', $course, 4]];
+        if ($steps !== null && $levels !== null) {
+            $late = $course === 'late' ? 240 : 0;
+            array_push($events, [
+                'start', '', '', $late + 5,
+            ], ['pause', '', '', $late + 780], ['level', 'c2', $levels[0], 815], ['level', 'c3', $levels[1], 840]);
+            foreach ($steps as $n => $seen) {
+                $events[] = ['step', 'c1/s'.($n + 1), $seen, $late + [35, 260, 330, 372][$n]];
+            }
+            $note === null || $events[] = ['note', 'student', $note, $late + 505];
+        }
+
+        return array_map(fn (array $one, int $n) => [
+            'id' => Str::uuid()->toString(), 'kind' => $one[0], 'about' => $one[1], 'value' => $one[2], 'number' => $n,
+            'at' => (int) $from->copy()->addSeconds($one[3])->getPreciseTimestamp(3),
+        ], $events, array_keys($events));
+    }
+
     private function people(): void
     {
         [$code, $title] = $this->demo['module'];
@@ -173,6 +253,7 @@ final class TalkModuleSeeder
         ]);
         $this->coordinator->unsetRelation('memberships');
         $this->tutor = $join($this->demo['tutor'], Role::Tutor);
+        $this->second = $join($this->demo['second'], Role::Tutor);
         foreach ($this->demo['students'] as $student) {
             $this->students[] = $join($student, Role::Student);
         }

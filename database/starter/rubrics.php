@@ -245,11 +245,11 @@ return [
                 'id' => 's2', 'title' => 'Checks that this is the right person, specimen or machine, by two marks',
                 'points' => '4',
             ],
-            ['id' => 's3', 'title' => 'Cleans hands or puts on fresh gloves', 'points' => '3'],
+            ['id' => 's3', 'title' => 'Cleans hands or puts on fresh gloves', 'points' => '3', 'reminder' => 'And again whenever something else was touched.'],
             ['id' => 's4', 'title' => 'Lays out everything needed within reach', 'points' => '2'],
         ]],
         ['id' => 'c2', 'title' => 'During', 'purpose' => 'Tick what you see done; partly when prompted', 'kind' => 'checklist', 'weight' => '0', 'optional' => false, 'items' => [
-            ['id' => 's1', 'title' => 'Follows the steps in their order', 'points' => '6'],
+            ['id' => 's1', 'title' => 'Follows the steps in their order', 'points' => '6', 'reminder' => 'Partly: once prompted. A step left out that was noticed and made good counts as done.'],
             ['id' => 's2', 'title' => 'Keeps the clean field clean', 'points' => '4'],
             ['id' => 's3', 'title' => 'Says aloud what is being done and why', 'points' => '3'],
             ['id' => 's4', 'title' => 'Notices when something is not as it should be, and stops', 'points' => '6'],

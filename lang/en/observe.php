@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 return [
     'title' => 'Slots',
+    'shared' => 'Whoever observes has the mark. Share out second marks from a recording here.',
+    'go' => 'Slots: when, where, by whom',
+    'queue' => 'With a clock, steps and notes, on a tablet or phone, without a connection too.',
     'names' => 'This is not anonymous marking: whoever observes sees who it is, and so does everyone who marks here.',
     'attempt' => 'Observed: when, where and what was seen stands with the marks.',
     'calendar' => 'Observed by :observers. :module',
@@ -53,6 +56,8 @@ return [
     'plan' => [
         'minutes' => 'Minutes of a slot', 'minutes_hint' => 'Those who are allowed more time have longer ones.',
         'gap' => 'Minutes between two slots', 'swaps' => 'Students may ask each other to swap',
+        'rules' => 'When someone does not come, comes late, begins again or is stopped for safety',
+        'rules_hint' => 'Students and observers read it as you write it. Nothing follows by itself, but that you can take who did not come as having handed in nothing.',
         'slots' => 'Days, rooms, observers and slots',
     ],
     'page' => [
@@ -69,10 +74,16 @@ return [
         'marks' => ':done of :all marks done',
     ],
     'student' => [
-        'title' => 'You are observed', 'none' => 'Your slot is not published yet.', 'when' => ':at, :minutes minutes, :room',
+        'title' => 'You are observed', 'by_then' => 'All are observed by', 'rules' => 'If you come late, cannot come, or have to stop',
+        'group' => 'Your group, :group: :names. You are observed together and get one mark.',
+        'no_group' => 'People are observed in groups. You are in none yet.', 'none' => 'Your slot is not published yet.', 'when' => ':at, :minutes minutes, :room',
         'by' => 'by :observers', 'calendar' => 'into your calendar', 'swap' => 'Ask to swap', 'with' => 'With whoever has',
         'words' => 'A word to them', 'ask' => 'Ask', 'asked' => 'You have asked to swap; it is not decided yet.',
         'they_ask' => 'Someone asks to swap with you: you would have :at, :room.', 'agree' => 'I agree', 'agree_not' => 'I do not',
+    ],
+    'today' => [
+        'observe' => '{1} 1 person to observe|[2,*] :count people to observe',
+        'at' => 'You are observed: :at, :room', 'look' => 'Look at it', 'slots' => ':in of :all have a slot',
     ],
     'day' => [
         'title' => 'Observe', 'none' => 'Nobody to observe yet', 'none_hint' => 'Those you observe stand here once slots are published.',

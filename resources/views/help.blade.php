@@ -17,6 +17,7 @@
                 </li>
                 <li><b>A discussion</b> in place of work handed in: choose it at the top of the plan, save, add its topics, open it. You and your team see codes in place of names, and no times. When it ends for a student, all they wrote becomes one script; what readers point out to you stands on its page and on Today.
                 </li>
+                <li><b>Something observed</b>: a presentation, a practical, a viva. Say when, where and by whom, draw slots, look at them, publish. Students find theirs on the assignment’s page and as a calendar file, and may ask to swap. It is not anonymous.</li>
                 <li><b>Collect.</b> See who has handed in, give extensions on a student’s page, write to those who have not. Nobody who marks sees any of it.
                 </li>
                 <li><b>Screen.</b> Reports are made by themselves. Look at what lies above your lines; write down what you found. A percentage is not a finding.
@@ -54,6 +55,7 @@
                 <li>“Done, next” is a deliberate step; you can open a script again until marks are settled.</li>
                 <li>A discussion comes as one script: all that one student wrote, in order, each piece with what it answers and who answered it, set small. That part is not the student’s; keys step over it. What was written after the end stands below, and is not marked.
                 </li>
+                <li>Where you observe, Observe on Today or under Mark opens a page for a tablet or phone: a clock, steps, levels, notes, photos. Open it once with a connection; from then on it works without one and sends when there is one again. Done makes the mark done.</li>
                 <li>A PDF has its pages under “pages”. Grey boxes cover names. What you download is written anew and holds no name either.
                 </li>
                 <li><kbd>?</kbd> lists all keys of a page.</li>
@@ -85,6 +87,7 @@
                 </li>
                 <li>In a discussion you post in its topics and answer others. What you type is kept in this browser until it is posted, also without a connection. You can change a post for the minutes its page says, and take it back until the discussion ends. “more” beside a post marks it as unread or points it out to your coordinators. What stands at the end is marked; you get a receipt for it.
                 </li>
+                <li>Where you are observed, the assignment’s page says when, where and by whom, and what follows if you are late. Asking to swap needs the other’s yes and your coordinator’s.</li>
                 <li>In a round of peer review the page of the assignment leads to your steps: try it, review, read what was said of yours, answer. Nobody sees your name there unless the page says so. “I cannot review this” gives one back; pointing out a review tells your coordinators, and not its writer.
                 </li>
                 <li>Where it is offered, a draft that is checked can get first remarks from an outside writing assistant: never a mark, and nobody else sees them unless you share them. Reflections that you are asked for are on Today; who reads them stands above the first question.

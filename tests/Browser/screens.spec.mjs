@@ -26,6 +26,11 @@ const talk = async (page) => {
     await page.getByRole('link', { name: /HT130/ }).first().click();
     await page.getByRole('link', { name: 'The sea wall or the marsh' }).first().click();
 };
+const observed = async (page) => {
+    await page.goto('/modules');
+    await page.getByRole('link', { name: /HT130/ }).first().click();
+    await page.getByRole('link', { name: 'Speak for one side' }).first().click();
+};
 const screens = {
     'maren.oduya': {
         today: (page) => page.goto('/'), modules: (page) => page.goto('/modules'), rubrics: (page) => page.goto('/rubrics'),
@@ -72,12 +77,15 @@ const screens = {
         'a discussion': (page) => page.getByRole('link', { name: 'The discussion', exact: true }).click(),
         'a topic, with codes': (page) => page.getByRole('link', { name: 'Hold the line?' }).first().click(),
         'plan of a discussion': async (page) => { await talk(page); await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Plan/ }).click(); },
+        slots: async (page) => { await observed(page); await page.getByRole('link', { name: 'Slots: when, where, by whom' }).click(); },
+        'plan of something observed': (page) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Plan/ }).click(),
         account: (page) => page.goto('/account'),
     },
     'abena.osei-whitlock': {
         'a discussion’s page': talk,
         'its topics': (page) => page.getByRole('link', { name: 'Read and write' }).click(),
         'a topic': (page) => page.getByRole('link', { name: 'Hold the line?' }).click(),
+        'a slot of one’s own': observed,
     },
     'bryn.ellacott': {
         'a student’s round': reviewing('A letter to the harbour board'),

@@ -75,7 +75,9 @@ final class ObservationTest extends TestCase
 
     public function test_an_undo_can_be_taken_back_and_pressing_start_twice_runs_once(): void
     {
-        $events = [...$this->morning(), $this->event('e13', EventKind::Undo, '09:11:00', 'e10'), $this->event('e14', EventKind::Start, '09:11:30')];
+        $events = [...$this->morning(), $this->event(
+            'e13', EventKind::Undo, '09:11:00', 'e10',
+        ), $this->event('e14', EventKind::Start, '09:11:30')];
         $seen = Observation::of($events);
         self::assertSame('l4', $seen->levels['c2']['stop']);
         self::assertSame('09:07:00', $seen->since?->format('H:i:s'));

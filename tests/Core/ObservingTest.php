@@ -32,7 +32,9 @@ final class ObservingTest extends TestCase
     {
         $plan = SlotPlan::of(
             [$this->ground('a', '09:00', '10:30'), $this->ground('b', '09:00', '10:00', ['o2', 'o3'])],
-            [new ToObserve('p1', 20), new ToObserve('p2', 20, ['o1']), new ToObserve('p3', SlotPlan::lengthened(20, 25)), new ToObserve('p4', 20), new ToObserve('p5', 20)],
+            [new ToObserve('p1', 20), new ToObserve('p2', 20, ['o1']), new ToObserve(
+                'p3', SlotPlan::lengthened(20, 25),
+            ), new ToObserve('p4', 20), new ToObserve('p5', 20)],
             5,
         );
         self::assertSame([], $plan->unplaced);
@@ -53,7 +55,10 @@ final class ObservingTest extends TestCase
     {
         $plan = SlotPlan::of(
             [$this->ground('a', '09:00', '09:45')],
-            [new ToObserve('p1', 20), new ToObserve('p2', 20), new ToObserve('p3', 20), new ToObserve('p4', 20, ['o1']), new ToObserve('p5', 60)],
+            [
+                new ToObserve('p1', 20), new ToObserve('p2', 20),
+                new ToObserve('p3', 20), new ToObserve('p4', 20, ['o1']), new ToObserve('p5', 60),
+            ],
             5,
         );
         self::assertSame(['p5' => 'kept', 'p3' => 'full', 'p4' => 'kept'], $plan->unplaced);

@@ -7,6 +7,9 @@ namespace Tests\Feature;
 use App\Actions\Discuss\FlagPost;
 use App\Actions\Discuss\SaveTopic;
 use App\Actions\Discuss\WritePost;
+use App\Actions\Observe\DrawSlots;
+use App\Actions\Observe\PublishSlots;
+use App\Actions\Observe\SaveGround;
 use App\Actions\Peers\PlanReviews;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
@@ -33,6 +36,7 @@ use App\Models\MemberNote;
 use App\Models\Membership;
 use App\Models\Module;
 use App\Models\Notice;
+use App\Models\ObservationFile;
 use App\Models\OverlapChoice;
 use App\Models\OverlapReport;
 use App\Models\OverlapSource;
@@ -48,13 +52,17 @@ use App\Models\RosterImport;
 use App\Models\Round;
 use App\Models\SamplePack;
 use App\Models\Script;
+use App\Models\Slot;
+use App\Models\SlotSwap;
 use App\Models\TrialScript;
 use App\Models\Upload;
+use App\Models\User;
 use App\Models\WritingBaseline;
 use App\Models\WritingText;
 use App\Release\BoardSheet as Sheet;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
 use YoungHarbor\Core\Discussion\Settings as Discussion;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Peers\ContributionSettings;
@@ -156,6 +164,48 @@ trait Addresses
             'talk' => $talk->public_id, 'topic' => $topic->public_id, 'post' => $post->public_id,
             'file' => $post->files()->firstOrFail()->public_id,
             'flag' => PostFlag::query()->where('post_id', $post->id)->firstOrFail()->public_id,
+        ];
+    }
+
+    /**
+     * Something observed: the first student's slot, observed by a tutor, who kept a file; the second asks to swap.
+     *
+     * @return array{observed: string, ground: string, slot: string, swap: string, seen: string, observing: string}
+     */
+    protected function observed(User $tutor): array
+    {
+        $observed = Assignment::query()->where('module_id', $this->module->id)->where('form', WorkForm::Observed)->first();
+        if ($observed === null) {
+            $observed = app(SaveAssignment::class)($this->module, null, $this->assignmentFields([
+                'form' => WorkForm::Observed, 'scheme' => $this->oneMark(), 'due_at' => now()->addDays(9), 'closes_at' => null,
+            ]), null);
+            app(OpenAssignment::class)($observed);
+            app(SaveGround::class)(
+                $observed, 'Hall', now()->addDays(2), now()->addDays(2)->addHours(8), [$tutor->id],
+            );
+            // The second student may be kept from that tutor elsewhere.
+            app(SaveGround::class)(
+                $observed, 'Tower', now()->addDays(2), now()->addDays(2)->addHours(8), [$this->coordinator->id],
+            );
+            app(DrawSlots::class)($observed, $this->coordinator);
+            app(PublishSlots::class)($observed, $this->coordinator);
+        }
+        $slot = Slot::query()->where('script_id', $this->script($observed)->id)->sole();
+        $other = Slot::query()->where('script_id', $this->script($observed, 1)->id)->sole();
+        $mark = $this->markOf($this->script($observed), Seat::First);
+        Storage::put('observed/none', 'x');
+        $file = ObservationFile::query()->firstOrCreate(['mark_id' => $mark->id], [
+            'public_id' => Str::uuid()->toString(), 'kind' => 'photo', 'name' => 'a.png', 'path' => 'observed/none', 'mime' => 'image/png',
+            'bytes' => 1, 'sha256' => str_repeat('0', 64), 'created_at' => now(),
+        ]);
+        SlotSwap::query()->where('slot_id', $other->id)->delete();
+
+        return [
+            'observed' => $observed->public_id, 'ground' => $observed->grounds()->firstOrFail()->public_id, 'slot' => $slot->public_id,
+            'swap' => SlotSwap::query()->create(
+                ['slot_id' => $other->id, 'other_id' => $slot->id, 'asked_by' => $this->students[1]->id],
+            )->public_id,
+            'seen' => $file->public_id, 'observing' => $mark->public_id,
         ];
     }
 
@@ -330,10 +380,16 @@ trait Addresses
                 'made_by' => $this->coordinator->id,
             ])->public_id,
             'notice' => Notice::query()->where('user_id', $script->student_id)->firstOrFail()->public_id,
-            ...$talk = $this->talk(),
+            ...$talk = $this->talk(), ...$observed = $this->observed(
+                $this->markOf($this->script($assignment), Seat::First)->marker,
+            ),
         ];
         if (in_array($route->getName(), ['discussion.show', 'topics.store'], true)) {
             $values['assignment'] = $talk['talk'];
+        }
+        $name = (string) $route->getName();
+        if (preg_match('/^(slots|grounds|swaps|observe|observation-files)\./', $name) === 1) {
+            $values = ['assignment' => $observed['observed'], 'mark' => $observed['observing'], 'file' => $observed['seen']] + $values;
         }
 
         return '/'.ltrim(

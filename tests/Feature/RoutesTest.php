@@ -144,12 +144,19 @@ final class RoutesTest extends TestCase
         'posts.edit' => 'student', 'posts.update' => 'student', 'posts.take-back' => 'student', 'posts.hide' => 'coordinator',
         'posts.pin' => 'coordinator', 'posts.move' => 'coordinator', 'posts.flag' => 'coordinator tutor examiner',
         'posts.unread' => 'coordinator tutor examiner student', 'posts.file' => 'student',
+        'slots.index' => 'coordinator tutor', 'slots.calendar' => 'coordinator tutor student', 'grounds.store' => 'coordinator',
+        'grounds.destroy' => 'coordinator', 'slots.draw' => 'coordinator', 'slots.publish' => 'coordinator',
+        'slots.no-shows' => 'coordinator', 'slots.move' => 'coordinator', 'swaps.store' => 'student',
+        'swaps.update' => 'coordinator student', 'observe.token' => 'anyone', 'observe.show' => 'coordinator tutor',
+        'observe.events' => 'tutor', 'observe.files' => 'tutor', 'observe.done' => 'tutor',
+        // Who marks here, the coordinator too, sees no other's record before their own is done.
+        'observation-files.show' => 'tutor examiner',
     ];
 
     /** Routes for people who are not signed in, or for everyone. */
     private const OPEN = [
         'up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in', 'sign-in.store',
-        'welcome', 'welcome.store', 'demo', 'demo.mail',
+        'welcome', 'welcome.store', 'demo', 'demo.mail', 'observe.worker',
     ];
 
     public function test_every_route_has_a_rule_and_keeps_it(): void
@@ -193,7 +200,7 @@ final class RoutesTest extends TestCase
                                 'bank.make', 'bank.comments.store', 'sheets.index', 'sheets.show',
                                 'sheets.write', 'discussion.show', 'topics.show', 'topics.news', 'topics.threads',
                                 'topics.follow', 'posts.store', 'posts.show', 'posts.replies', 'posts.flag',
-                                'posts.unread', 'posts.file',
+                                'posts.unread', 'posts.file', 'slots.calendar',
                             ],
                             true,
                         )

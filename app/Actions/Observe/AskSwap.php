@@ -26,7 +26,10 @@ final class AskSwap
     public function __invoke(Slot $slot, Slot $other, User $by, string $words): SlotSwap
     {
         return DB::transaction(function () use ($slot, $other, $by, $words): SlotSwap {
-            [$own, $theirs] = [Slot::query()->lockForUpdate()->findOrFail($slot->id), Slot::query()->lockForUpdate()->findOrFail($other->id)];
+            [$own, $theirs] = [
+                Slot::query()->lockForUpdate()->findOrFail($slot->id),
+                Slot::query()->lockForUpdate()->findOrFail($other->id),
+            ];
             match (true) {
                 ! $own->assignment->observing->swaps => throw new Refused(__('observe.refused.no_swaps')),
                 $own->assignment_id !== $theirs->assignment_id, $own->is($theirs),

@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
+use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\Slot;
 use App\Models\SlotSwap;
@@ -33,6 +34,7 @@ final class DecideSwap
     public function __invoke(SlotSwap $swap, bool $approves, User $by): void
     {
         DB::transaction(function () use ($swap, $approves, $by): void {
+            Assignment::query()->lockForUpdate()->findOrFail($swap->slot->assignment_id);
             $stored = SlotSwap::query()->lockForUpdate()->findOrFail($swap->id);
             in_array($stored->state, [SlotSwap::ASKED, SlotSwap::AGREED], true) || throw new Refused(__('observe.refused.answered'));
             if (! $approves) {
@@ -81,7 +83,9 @@ final class DecideSwap
      */
     private function observe(Slot $slot, array $observers): void
     {
-        $slot->observers()->sync(collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all());
+        $slot->observers()->sync(
+            collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all(),
+        );
         Mark::counting()->where('script_id', $slot->script_id)->get()->each(fn (Mark $mark) => $mark->delete());
         foreach ($observers as $n => $id) {
             Mark::give($slot->script, $n === 0 ? Seat::First : Seat::Second, $id, $slot->assignment);

@@ -40,7 +40,9 @@ final class DrawSlots
             $stored->slots()->whereNull('published_at')->delete();
             $waiting = $this->slots->waiting($stored);
             try {
-                $plan = SlotPlan::of($this->slots->grounds($stored), $this->slots->people($stored, $waiting), $stored->observing->gap);
+                $plan = SlotPlan::of(
+                    $this->slots->grounds($stored), $this->slots->people($stored, $waiting), $stored->observing->gap,
+                );
             } catch (InvalidInput $e) {
                 throw new Refused(ucfirst($e->faults[0]->what).'. Nothing was drawn.');
             }
@@ -53,7 +55,9 @@ final class DrawSlots
                     $made->observers()->attach((int) $observer, ['place' => $n + 1]);
                 }
             }
-            $this->logbook->write(Entry::of(LogEvent::SlotsDrawn)->on($stored)->with(given: count($plan->slots))->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::SlotsDrawn)->on($stored)->with(given: count($plan->slots))->by($by),
+            );
             $left = [];
             foreach ($plan->unplaced as $script => $why) {
                 $left[(int) $script] = $why;

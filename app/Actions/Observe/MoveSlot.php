@@ -8,6 +8,7 @@ use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
+use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\ObservationGround;
 use App\Models\Slot;
@@ -35,6 +36,8 @@ final class MoveSlot
     public function __invoke(Slot $slot, ObservationGround $ground, Carbon $from, User $by): void
     {
         DB::transaction(function () use ($slot, $ground, $from, $by): void {
+            // One at a time for the whole assignment: nobody takes a place that another is being moved to.
+            Assignment::query()->lockForUpdate()->findOrFail($slot->assignment_id);
             $stored = Slot::query()->with('assignment.module', 'observers', 'script.student')->lockForUpdate()->findOrFail($slot->id);
             $others = Slot::query()->where('assignment_id', $stored->assignment_id)->whereKeyNot($stored->id)->with('observers', 'script.student')
                 ->lockForUpdate()->get();
@@ -60,7 +63,9 @@ final class MoveSlot
             $before === $ids || $this->observe($stored, $ids);
             if ($stored->published_at !== null) {
                 $this->tell->changed($stored->load('observers'));
-                $this->logbook->write(Entry::of(LogEvent::SlotMoved)->on($stored->script->student)->in($stored->assignment)->by($by));
+                $this->logbook->write(
+                    Entry::of(LogEvent::SlotMoved)->on($stored->script->student)->in($stored->assignment)->by($by),
+                );
             }
         });
     }
@@ -70,7 +75,9 @@ final class MoveSlot
      */
     private function observe(Slot $slot, array $observers): void
     {
-        $slot->observers()->sync(collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all());
+        $slot->observers()->sync(
+            collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all(),
+        );
         if ($slot->published_at === null) {
             return;
         }

@@ -58,7 +58,9 @@ final class PublishSlots
             }
             $stored->forceFill(['shared_out_at' => $stored->shared_out_at ?? now()])->save();
             ($this->standings)($slots->pluck('script_id'));
-            $this->logbook->write(Entry::of(LogEvent::SlotsPublished)->on($stored)->with(given: $slots->count())->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::SlotsPublished)->on($stored)->with(given: $slots->count())->by($by),
+            );
 
             return $slots->count();
         });
@@ -77,10 +79,14 @@ final class PublishSlots
     private function attempt(Script $script, Slot $slot): void
     {
         $piece = new UploadedPiece('slot.json', FileKind::Slot, json_encode([
-            'slot' => $slot->public_id, 'from' => $slot->starts_at->toIso8601ZuluString(), 'to' => $slot->ends_at->toIso8601ZuluString(),
+            'slot' => $slot->public_id,
+            'from' => $slot->starts_at->toIso8601ZuluString(),
+            'to' => $slot->ends_at->toIso8601ZuluString(),
             'room' => $slot->room,
         ], JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT)."\n");
-        $handin = $this->keep($script, $script->student, [$piece], [$piece->store('handins')], now()->startOfSecond(), null, null);
+        $handin = $this->keep(
+            $script, $script->student, [$piece], [$piece->store('handins')], now()->startOfSecond(), null, null,
+        );
         $handin->update([
             'html' => '<p>'.e(__('observe.attempt')).'</p>', 'read_at' => now(), 'prepared_at' => now(), 'files_read' => 1,
             'late' => false,

@@ -22,15 +22,18 @@ final class SaveGround
      *
      * @throws Refused when the room or an observer is needed elsewhere then
      */
-    public function __invoke(Assignment $assignment, string $room, Carbon $from, Carbon $to, array $observers): ObservationGround
-    {
+    public function __invoke(
+        Assignment $assignment, string $room, Carbon $from, Carbon $to, array $observers,
+    ): ObservationGround {
         return DB::transaction(function () use ($assignment, $room, $from, $to, $observers): ObservationGround {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             $made = $stored->grounds()->create([
                 'room' => $room, 'starts_at' => $from, 'ends_at' => $to, 'observers' => $observers,
             ]);
             try {
-                SlotPlan::of(array_values($stored->grounds()->get()->map(fn (ObservationGround $one) => $one->toCore())->all()), [], 0);
+                SlotPlan::of(array_values(
+                    $stored->grounds()->get()->map(fn (ObservationGround $one) => $one->toCore())->all(),
+                ), [], 0);
             } catch (InvalidInput $e) {
                 throw new Refused(ucfirst($e->faults[0]->what).'. Nothing was added.', 'room');
             }

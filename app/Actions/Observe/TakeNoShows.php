@@ -44,7 +44,9 @@ final class TakeNoShows
             }
             CountingAttemptChanged::dispatch(array_values($scripts->modelKeys()));
             ($this->standings)($scripts->modelKeys());
-            $this->logbook->write(Entry::of(LogEvent::NoShowsTaken)->on($assignment)->with(students: $scripts->count())->by($by));
+            $this->logbook->write(
+                Entry::of(LogEvent::NoShowsTaken)->on($assignment)->with(students: $scripts->count())->by($by),
+            );
 
             return $scripts->count();
         });

@@ -35,12 +35,14 @@ final class ObserverDay
         $people = [];
         foreach ($slots as $slot) {
             $mark = $marks->get($slot->script_id);
-            $mark === null || $people[] = self::one($slot, $mark, array_values(($events->get($mark->id) ?? collect())->all()));
+            $mark === null || $people[] = self::one(
+                $slot, $mark, array_values(($events->get($mark->id) ?? collect())->all()),
+            );
         }
 
         return [
             'person' => $person->public_id, 'assignment' => $assignment->public_id, 'people' => $people,
-            'token' => route('observe.token'), 'worker' => route('observe.worker'),
+            'rules' => $assignment->observing->rules, 'token' => route('observe.token'), 'worker' => route('observe.worker'),
             'rubric' => $assignment->rubricVersion === null ? [] : array_map(
                 self::criterion(...), $assignment->rubricVersion->toCore()->criteria,
             ),
@@ -57,7 +59,9 @@ final class ObserverDay
             'mark' => $mark->public_id, 'who' => $slot->script->names(), 'room' => $slot->room, 'minutes' => $slot->minutes(),
             'when' => LocalTime::shown($slot->starts_at), 'done' => $mark->isClosed(),
             'events' => array_map(fn (ObservationEvent $one) => [
-                'id' => $one->event, 'kind' => $one->kind->value, 'at' => (int) round(1000 * (float) $one->toCore()->at->format('U.u')),
+                'id' => $one->event, 'kind' => $one->kind->value, 'at' => (int) round(
+                    1000 * (float) $one->toCore()->at->format('U.u'),
+                ),
                 'number' => $one->number, 'about' => $one->about, 'value' => $one->value,
             ], $events),
             'to' => [
@@ -75,7 +79,7 @@ final class ObserverDay
         return [
             'id' => $criterion->id(), 'title' => $criterion->title(), 'purpose' => $criterion->purpose(),
             'steps' => $criterion instanceof ChecklistCriterion ? array_map(fn (ChecklistItem $item) => [
-                'id' => $item->id, 'title' => $item->title, 'reminder' => '',
+                'id' => $item->id, 'title' => $item->title, 'reminder' => $item->reminder,
             ], $criterion->items) : [],
             'stops' => $criterion instanceof LevelCriterion ? array_map(fn (RailStop $stop) => [
                 'key' => $stop->key, 'title' => $stop->above === null ? $stop->level->title : '',

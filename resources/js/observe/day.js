@@ -18,6 +18,7 @@ export async function startDay(root) {
     const said = root.querySelector('[data-said]');
     const place = root.querySelector('[data-place]');
     const people = new Map(day.people.map((one) => [one.mark, { ...one, events: one.events.map((event) => ({ ...event, sent: true })) }]));
+    const begun = new Map((await store.all('notes')).map((note) => [note.id, note]));
     let number = 0;
     let open = null;
     let trouble = '';
@@ -41,19 +42,20 @@ export async function startDay(root) {
         said.textContent = trouble || (count === 0 ? 'All of it has arrived.' : `${count === 1 ? 'One thing waits' : `${count} things wait`} for a connection. It is kept on this device.`);
     }
 
-    async function record(one, kind, about = '', value = '') {
-        const event = { id: id(), kind, at: Date.now(), number: number++, about, value };
+    async function record(one, kind, about = '', value = '', at = Date.now()) {
+        const event = { id: id(), kind, at, number: number++, about, value };
         one.events.push(event);
         await store.put('events', { ...event, mark: one.mark, sent: false });
         draw();
+        tell();
         send();
         return event;
     }
 
     async function evidence(one, file, about) {
-        const name = id();
+        const [name, at] = [id(), Date.now()];
         await store.put('files', { id: name, mark: one.mark, blob: file, name: file.name });
-        await record(one, 'evidence', about, name);
+        await record(one, 'evidence', about, name, at);
     }
 
     const post = (url, options) => fetch(url, { method: 'POST', credentials: 'same-origin', redirect: 'manual', ...options,
@@ -149,8 +151,8 @@ export async function startDay(root) {
     const state = (one, seen) => (one.done ? 'done' : seen.course !== 'usual' ? COURSES.find(([key]) => key === seen.course)[1]
         : seen.since !== null ? 'under way' : seen.began !== null ? 'seen' : 'not yet');
 
-    function choices(name, options, chosen, choose) {
-        return make('div', { className: 'gauge big', role: 'group', 'aria-label': name }, ...options.map(([key, words]) => make('button', {
+    function choices(name, options, chosen, choose, wide = true) {
+        return make('div', { className: wide ? 'gauge taps wide' : 'gauge taps', role: 'group', 'aria-label': name }, ...options.map(([key, words]) => make('button', {
             type: 'button', textContent: words, 'aria-pressed': String(chosen === key), onclick: () => choose(key),
         })));
     }
@@ -170,22 +172,25 @@ export async function startDay(root) {
         const next = others[others.indexOf(one.mark) + 1];
         const time = make('p', { className: 'observed-clock', 'aria-live': 'off', 'data-clock': '' });
         const parts = [
-            make('p', {}, make('button', { type: 'button', className: 'link', textContent: '‹ everyone', onclick: () => { open = null; draw(); } })),
+            make('p', {}, make('button', { type: 'button', className: 'link observed-back', textContent: '‹ everyone', onclick: () => { open = null; draw(); } })),
             make('h2', { textContent: one.who }), make('p', { className: 'quiet', textContent: `${one.when}, ${one.room}` }),
-            time,
+        ];
+        const now = make('div', { className: 'observed-now' }, time,
             make('div', { className: 'observed-tools' },
                 make('button', { type: 'button', className: 'button primary', textContent: seen.since === null ? (seen.began === null ? 'Start' : 'Go on') : 'Pause',
                     onclick: () => record(one, seen.since === null ? 'start' : 'pause') }),
-                ...(lastOf(seen) ? [make('button', { type: 'button', className: 'button', textContent: `Undo: ${KINDS[lastOf(seen).kind]}`, onclick: () => record(one, 'undo', lastOf(seen).id) })] : [])),
-            choices('How it goes', COURSES, seen.course, (key) => record(one, 'course', '', key)),
-        ];
+                ...(lastOf(seen) ? [make('button', { type: 'button', className: 'button', textContent: `Undo: ${KINDS[lastOf(seen).kind]}`, onclick: () => record(one, 'undo', lastOf(seen).id) })] : [])));
+        parts.push(make('p', { className: 'quiet small mt-2', textContent: 'How it goes' }), choices('How it goes', COURSES, seen.course, (key) => record(one, 'course', '', key)));
+        if (seen.course !== 'usual' && day.rules !== '') {
+            parts.push(make('p', { className: 'small mt-1 whitespace-pre-line', textContent: day.rules }));
+        }
         for (const criterion of day.rubric) {
             parts.push(make('h3', { textContent: criterion.title }), make('p', { className: 'quiet small', textContent: criterion.purpose }));
             for (const step of criterion.steps) {
                 const about = `${criterion.id}/${step.id}`;
                 parts.push(make('div', { className: 'observed-step' }, make('p', { textContent: step.title }),
                     ...(step.reminder ? [make('p', { className: 'quiet small', textContent: step.reminder })] : []),
-                    choices(step.title, SEEN, seen.steps[about], (key) => record(one, 'step', about, key))));
+                    choices(step.title, SEEN, seen.steps[about], (key) => record(one, 'step', about, key), false)));
             }
             if (criterion.stops.length > 0) {
                 const named = criterion.stops.filter((stop) => stop.title !== '');
@@ -194,17 +199,32 @@ export async function startDay(root) {
                 chosen?.words && parts.push(make('p', { className: 'small', textContent: chosen.words }));
             }
         }
-        const words = make('textarea', { className: 'input', rows: 2, maxLength: 2000, 'aria-label': 'A note', placeholder: 'a note, with its time' });
-        const forStudent = make('input', { type: 'checkbox' });
-        const file = make('input', { type: 'file', className: 'input', accept: 'image/*,audio/*,application/pdf', 'aria-label': 'A photo, a sound or a file' });
+        const words = make('textarea', { className: 'input', rows: 2, maxLength: 2000, 'aria-label': 'A note', placeholder: 'a note, with its time', value: begun.get(one.mark)?.text ?? '' });
+        const forStudent = make('input', { type: 'checkbox', checked: begun.get(one.mark)?.student ?? false });
+        // What is being written outlives the next tick, and the tablet.
+        const keep = () => {
+            begun.set(one.mark, { id: one.mark, text: words.value, student: forStudent.checked });
+            store.put('notes', begun.get(one.mark));
+        };
+        words.addEventListener('input', keep);
+        forStudent.addEventListener('change', keep);
+        const note = async () => {
+            const [text, at] = [words.value.trim(), Date.now()];
+            if (text !== '') {
+                begun.delete(one.mark);
+                await store.drop('notes', [one.mark]);
+                await record(one, 'note', forStudent.checked ? 'student' : 'staff', text, at);
+            }
+        };
+        const file = make('input', { type: 'file', className: 'input', accept: 'image/*,audio/*,application/pdf' });
         file.addEventListener('change', () => [...file.files].forEach((chosen) => evidence(one, chosen, forStudent.checked ? 'student' : 'staff')));
         parts.push(make('h3', { textContent: 'Notes and evidence' }),
             ...seen.notes.map((note) => make('p', { className: 'small', textContent: `${new Date(note.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })} ${note.about.startsWith('student') ? '(for the student) ' : ''}${note.value}` })),
             ...seen.evidence.map(() => make('p', { className: 'small quiet', textContent: 'a file is kept' })),
             words, make('label', { className: 'block my-1' }, forStudent, ' the student may see it once results are out'),
             make('div', { className: 'observed-tools' }, make('button', { type: 'button', className: 'button', textContent: 'Keep the note',
-                onclick: () => words.value.trim() !== '' && record(one, 'note', forStudent.checked ? 'student' : 'staff', words.value.trim()) })),
-            file);
+                onclick: note })),
+            make('label', { className: 'block mt-3' }, make('span', { className: 'label', textContent: 'A photo, a sound or a file' }), file));
         const done = make('form', { method: 'post', action: one.to.done }, make('input', { type: 'hidden', name: '_token', value: tokenField().content }),
             make('button', { className: 'button', textContent: 'Done' }));
         done.addEventListener('submit', async (event) => {
@@ -216,7 +236,7 @@ export async function startDay(root) {
         });
         parts.push(make('div', { className: 'observed-tools mt-6' }, ...(next ? [make('button', { type: 'button', className: 'button primary', textContent: `Next: ${people.get(next).who}`,
             onclick: () => { open = next; draw(); window.scrollTo(0, 0); } })] : []), ...(one.done ? [] : [done]), make('a', { href: one.to.desk, className: 'button', textContent: 'On the desk' })));
-        place.replaceChildren(...parts);
+        place.replaceChildren(...parts, now);
         tick();
     }
 

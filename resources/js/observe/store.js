@@ -10,6 +10,8 @@ function opened() {
         asked.onupgradeneeded = () => {
             asked.result.createObjectStore('events', { keyPath: 'id' });
             asked.result.createObjectStore('files', { keyPath: 'id' });
+            // A note that is being written, by mark.
+            asked.result.createObjectStore('notes', { keyPath: 'id' });
         };
         asked.onsuccess = () => done(asked.result);
         asked.onerror = () => failed(asked.error);
@@ -58,11 +60,11 @@ export async function waiting() {
         return 0;
     }
     const database = await opened();
-    const transaction = database.transaction(['events', 'files']);
-    const asked = [transaction.objectStore('events').count(), transaction.objectStore('files').count()];
+    const transaction = database.transaction(['events', 'files', 'notes']);
+    const asked = ['events', 'files', 'notes'].map((store) => transaction.objectStore(store).getAll());
     await finished(transaction);
     database.close();
-    return asked[0].result + asked[1].result;
+    return asked.flatMap((one) => one.result).filter((one) => !one.sent).length;
 }
 
 /** Nothing stays in a browser that its person leaves: what was recorded, and the pages kept for being without a connection. */

@@ -33,7 +33,7 @@
             @else
             @if ($script && $script->takesHandIns() && ! $assignment->isObserved())<p class="mb-4 lg:hidden"><a class="button"
                 href="#hand-in">Hand in</a></p>@endif
-            <p class="mb-1">Due <b>{{ LocalTime::shown(
+            <p class="mb-1">{{ $assignment->isObserved() ? __('observe.student.by_then') : 'Due' }} <b>{{ LocalTime::shown(
                 $due) }}</b>@if ($closes)<span class="quiet">; late work is taken until {{ LocalTime::shown($closes) }}
                 and marked as late</span>@endif</p>
             @endif
@@ -54,14 +54,17 @@
                     marks at most.</li>@endif
                 </ul>
             @endif
-            @if ($assignment->handin_by->isGroup())
+            @if ($assignment->isObserved() && $assignment->handin_by->isGroup())
+                <p class="mb-4">{{ $script?->group_name ? __('observe.student.group', ['group' => $script->group_name,
+                    'names' => $script->names()]) : __('observe.student.no_group') }}</p>
+            @elseif ($assignment->handin_by->isGroup())
                 <p class="mb-4">@if ($script?->group_name)Your group, {{ $script->group_name }}:
                 <b>{{ $script->names() }}</b>. Any of you can hand in for all, and each gets a receipt. {{ $assignment->handin_by === App\Enums\HandInBy::GroupOneMark
                     ? 'You get one mark together.' : 'Each of you is marked on their own.' }}@else
                     You hand in as {{ $assignment->handin_by->label() }}.@if ($script)
                     You are in no group yet; what you hand in is yours alone. @endif @endif</p>
             @endif
-            <p class="quiet small mb-4">
+            @unless ($assignment->isObserved())<p class="quiet small mb-4">
                 Your words are compared with what others hand in{{ $assignment->screening->module
                 ? ', with the module’s other assignments' : '' }}{{ $assignment->screening->archive
                 ? ', with texts of earlier years' : '' }}{{ $assignment->screening->web
@@ -73,7 +76,7 @@
                 $assignment->screening->detector && config('harbor.detector.address') !== ''
                 ? ' For that your text, without your name, also goes to an outside service.' : '')
                 : '' }}{{ $assignment->screening->students
-                ? ' After the due time you can see where your words also stand.' : '' }}</p>
+                ? ' After the due time you can see where your words also stand.' : '' }}</p>@endunless
             <h2 class="mb-2">The brief</h2>
             <div class="text mb-6">@foreach (preg_split('/\n\s*\n/', trim($assignment->brief)) as $paragraph)
             <p>{!! nl2br(e($paragraph)) !!}</p>@endforeach</div>
@@ -98,7 +101,8 @@
             @endif
         </div>
         {{-- On a phone, what became of the work comes before the brief once nothing can be handed in any more. --}}
-        <aside @class(['max-lg:order-first' => $script !== null && ! $preview && ! $script->takesHandIns()])>
+        <aside @class(['max-lg:order-first' => $script !== null && ! $preview
+            && (! $script->takesHandIns() || $assignment->isObserved())])>
             @if ($script && ! $preview && ($outcome = $script->outcomeCase()) !== null)
                 <p class="notice mb-4">{{ __("cases.to_student.{$outcome->kind->value}") }}</p>
             @endif
@@ -107,7 +111,7 @@
                 <p class="mt-2"><a class="button primary"
                     href="{{ route('results.show', $script->result) }}">Read it</a></p></div>
             @endif
-            @includeWhen($assignment->isObserved() && ! $preview && $script !== null, 'observe.own-slot')
+            @includeWhen(($ownSlot ?? null) !== null, 'observe.own-slot')
             @if ($assignment->isDiscussion())
                 <div class="panel mb-4"><h2>{{ __('discuss.title') }}</h2>
                 @foreach ($assignment->topics as $topic)<p class="mt-1">@if ($preview){{ $topic->title }}@else<a

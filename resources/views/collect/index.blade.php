@@ -46,6 +46,8 @@
         @if ($talks)<p class="mb-3"><a class="button" href="{{ route('discussion.show',
             $assignment) }}">{{ __('discuss.go_staff') }}</a>
             <span class="quiet ml-2">{{ App\Wording\DiscussionWords::asked($assignment->discussion) }}</span></p>@endif
+        @if ($assignment->isObserved())<p class="mb-3"><a class="button" href="{{ route('slots.index',
+            $assignment) }}">{{ __('observe.go') }}</a> <span class="quiet ml-2">{{ __('observe.names') }}</span></p>@endif
         @if ($counts['in'] > 0 && $when)<div class="min-h-27 mb-4" hx-get="{{ route('collect.arrivals', $assignment) }}"
             hx-trigger="load"></div>@endif
         @if ($first !== null)<p class="quiet small mb-3">{{ trans_choice('first-feedback.counts', $first->asked) }}

@@ -71,7 +71,8 @@
             <li class="flex items-baseline gap-2 small py-0.5">
                 <label class="flex items-baseline gap-2 min-w-0 grow"><input class="flex-none" type="checkbox"
                     name="{{ $name("done[{$item->id}]") }}" value="1"
-                    @checked(in_array($item->id, $set->done ?? [], true))><span>{{ $item->title }}</span></label>
+                    @checked(in_array($item->id, $set->done ?? [], true))><span>{{ $item->title }}
+                    @if ($item->reminder !== '')<span class="quiet block">{{ $item->reminder }}</span>@endif</span></label>
                 <span class="quiet whitespace-nowrap">of {{ Figure::plain($item->points) }}</span>
                 <label class="quiet whitespace-nowrap">partly
                 <input class="input inline! w-14! min-h-0! num" name="{{ $name("partly[{$item->id}]") }}"

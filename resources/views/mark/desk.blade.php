@@ -75,6 +75,7 @@
                     <button class="button" id="offer" type="button" hidden>comment</button>
                 </div>
             </div>
+            @includeWhen($records !== [], 'observe.record')
             @if ($later !== null && $later->isNotEmpty())
                 <details class="mt-6 border-t border-rule pt-3"><summary class="link">{{ trans_choice('discuss.later', $later->count()) }}</summary>
                     @foreach ($later as $post)<div class="mt-3"><p class="quiet small">{{ __($post->isReply() ? 'discuss.later_reply'

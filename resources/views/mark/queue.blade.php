@@ -8,6 +8,9 @@
 @endphp
 <x-page :title="'Mark: '.$assignment->title" at="modules">
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::Mark" /></x-slot:head>
+    @if ($assignment->isObserved())<p class="mb-3"><a class="button primary" href="{{ route('observe.show',
+        $assignment) }}">{{ __('observe.page.observe') }}</a> <a class="ml-3" href="{{ route('slots.index',
+        $assignment) }}">{{ __('observe.title') }}</a> <span class="quiet ml-2">{{ __('observe.queue') }}</span></p>@endif
     @if ((int) $counts->every === 0)
         @if (! $coordinates || $progress->isEmpty())
             <x-empty title="No script is with you">

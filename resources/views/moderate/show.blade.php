@@ -128,6 +128,7 @@
                 @if ($mine)<p class="mt-2">
                     <a href="{{ route('mark.desk', $mine) }}">With your comments, at your desk</a></p>@endif
             </details>
+            @includeWhen($records !== [], 'observe.record')
             @foreach ($rubric?->criteria ?? [] as $criterion)
                 <section class="mb-5">
                     <h3 class="mb-1">{{ $criterion->title() }}

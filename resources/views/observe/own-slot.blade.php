@@ -1,14 +1,7 @@
 {{-- When and where a student is observed, and swapping it. --}}
 @php
-    use App\Models\Slot;
-    use App\Models\SlotSwap;
     use App\Wording\LocalTime;
-    $slot = Slot::query()->where('script_id', $script->leadScript()->id)->whereNotNull('published_at')->with('observers')->first();
-    $mine = $slot === null ? null : SlotSwap::query()->where('slot_id', $slot->id)->whereIn('state', ['asked', 'agreed'])->first();
-    $asked = $slot === null ? null : SlotSwap::query()->where('other_id', $slot->id)->where('state', 'asked')->with('slot')->first();
-    $others = $slot === null || ! $assignment->observing->swaps || $slot->starts_at->isPast() || $mine !== null ? collect()
-        : $assignment->slots()->whereNotNull('published_at')->where('id', '<>', $slot->id)->where('starts_at', '>', now())->get()
-        ->filter(fn ($one) => $one->minutes() === $slot->minutes());
+    ['slot' => $slot, 'mine' => $mine, 'asked' => $asked, 'others' => $others] = (array) $ownSlot;
 @endphp
 <div class="panel mb-4"><h2>{{ __('observe.student.title') }}</h2>
     @if ($slot === null)<p class="quiet mt-1">{{ __('observe.student.none') }}</p>
@@ -17,7 +10,8 @@
             'room' => $slot->room]) }}</b></p>
         <p class="quiet">{{ __('observe.student.by', ['observers' => $slot->observers->pluck('name')->implode(', ')]) }}</p>
         <p class="mt-2"><a href="{{ route('slots.calendar', $assignment) }}">{{ __('observe.student.calendar') }}</a></p>
-        @if ($asked !== null)<form class="notice mt-3" method="post" action="{{ route('swaps.update', $asked) }}">@csrf @method('put')
+        @if ($asked !== null)<form class="notice mt-3" method="post" action="{{ route('swaps.update',
+            $asked) }}">@csrf @method('put')
             <p>{{ __('observe.student.they_ask', ['at' => LocalTime::shown($asked->slot->starts_at), 'room' => $asked->slot->room]) }}
             {{ $asked->words === '' ? '' : "“{$asked->words}”" }}</p>
             <p class="flex gap-3 mt-1"><button class="button" name="yes" value="1">{{ __('observe.student.agree') }}</button>
@@ -26,9 +20,13 @@
         @elseif ($others->isNotEmpty())<details class="mt-2"><summary class="link">{{ __('observe.student.swap') }}</summary>
             <form class="mt-1" method="post" action="{{ route('swaps.store', $slot) }}">@csrf
                 <label class="field"><span class="label">{{ __('observe.student.with') }}</span><select class="input" name="other">
-                    @foreach ($others as $one)<option value="{{ $one->public_id }}">{{ LocalTime::shown($one->starts_at) }}, {{ $one->room }}</option>@endforeach
+                    @foreach ($others as $one)<option value="{{ $one->public_id }}">{{ LocalTime::shown($one->starts_at)
+                        }}, {{ $one->room }}</option>@endforeach
                 </select></label>
-                <label class="field"><span class="label">{{ __('observe.student.words') }}</span><input class="input" name="words" maxlength="500"></label>
+                <label class="field"><span class="label">{{ __('observe.student.words') }}</span><input class="input"
+                    name="words" maxlength="500"></label>
                 <button class="button">{{ __('observe.student.ask') }}</button></form></details>@endif
     @endif
+    @if ($assignment->observing->rules !== '')<h3 class="mt-3">{{ __('observe.student.rules') }}</h3>
+        <p class="small whitespace-pre-line">{{ $assignment->observing->rules }}</p>@endif
 </div>

@@ -3,9 +3,9 @@
     $drafts = $list->slots->whereNull('published_at');
     $absent = $list->slots->filter(fn ($slot) => $slot->course->value === 'no-show' && ($list->done[$slot->script_id] ?? 0) === 0
         && $slot->script->current_handin_id !== null);
-    $team = $coordinates ? $assignment->module->members()->whereIn('role', ['coordinator', 'tutor'])->whereNull('left_at')
-        ->with('user:id,name,public_id')->get()->sortBy('user.name')->pluck('user.name', 'user.public_id')->all() : [];
-    $name = fn (int $id) => App\Models\User::query()->whereKey($id)->value('name');
+    $team = $list->team->pluck('name', 'public_id')->all();
+    // Who has left the module meanwhile stands with the slots alone.
+    $name = fn (int $id) => $list->team->find($id)?->name ?? $list->slots->flatMap(fn ($slot) => $slot->observers)->find($id)?->name;
 @endphp
 <x-page :title="__('observe.title').': '.$assignment->title" at="modules">
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::ShareOut" /></x-slot:head>

@@ -111,7 +111,8 @@
                 <div class="grid sm:grid-cols-2 gap-x-4">
                     <x-field name="opens_at" label="Opens" type="datetime-local"
                         :value="LocalTime::field($a?->opens_at)" hint="Empty: as soon as you open it." />
-                    <x-field name="due_at" :label="$talks ? 'First posts are due' : ($watched ? 'All are observed by' : 'Due')" type="datetime-local"
+                    <x-field name="due_at" type="datetime-local"
+                        :label="$talks ? 'First posts are due' : ($watched ? 'All are observed by' : 'Due')"
                         :value="LocalTime::field($a?->due_at)"
                         :hint="$open ? 'Can be moved later, not earlier.' : null" />
                     <x-field name="closes_at" :label="$talks ? 'The discussion ends' : 'Late work is taken until'"

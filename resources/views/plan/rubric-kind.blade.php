@@ -20,6 +20,10 @@
                     name="{{ $at }}[items][{{ $iid }}][title]"
                     aria-label="Item {{ $loop->iteration }} of criterion {{ $n }}" placeholder="a step to be seen done"
                     data-col="1">{{ $draft->get("criteria.{$id}.items.{$iid}.title") }}</textarea>
+                <textarea class="small quiet" rows="{{ $rows($draft->get("criteria.{$id}.items.{$iid}.reminder"), 60) }}"
+                    name="{{ $at }}[items][{{ $iid }}][reminder]" placeholder="a reminder to whoever watches"
+                    aria-label="Reminder beside item {{ $loop->iteration }} of criterion {{ $n }}">{{ $draft->get(
+                    "criteria.{$id}.items.{$iid}.reminder") }}</textarea>
                 <input class="num w-16! flex-none" name="{{ $at }}[items][{{ $iid }}][points]"
                     value="{{ $draft->get("criteria.{$id}.items.{$iid}.points") }}"
                     aria-label="Points of item {{ $loop->iteration }} of criterion {{ $n }}" inputmode="decimal">

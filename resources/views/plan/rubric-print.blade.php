@@ -40,7 +40,7 @@
             in steps of {{ Figure::plain($criterion->step) }}</div>
         @elseif ($criterion instanceof ChecklistCriterion)
             <table><colgroup><col><col class="points"></colgroup>
-            @foreach ($criterion->items as $item)<tr><td>{{ $item->title }}</td>
+            @foreach ($criterion->items as $item)<tr><td>{{ $item->title }}@if ($item->reminder !== '') <i>{{ $item->reminder }}</i>@endif</td>
             <td class="points">{{ Figure::plain($item->points) }}</td></tr>@endforeach</table>
         @else
             <div>A comment, no mark.</div>

@@ -88,6 +88,7 @@
             @if ($result !== null)@include('release.review-panel')@endif
         </aside>
         <div class="lg:order-1 min-w-0">
+            @includeWhen(($records ?? []) !== [], 'observe.record')
             @include('release.result-feedback')
             @if ($own)<section class="panel no-print"
                 id="whole">@include('release.own-thread', ['about' => 'whole'])</section>@endif

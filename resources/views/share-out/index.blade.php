@@ -7,6 +7,8 @@
     <x-slot:head><x-fairway :assignment="$assignment" :here="YoungHarbor\Core\Stage::ShareOut" /></x-slot:head>
     @include('share-out.tabs', ['at' => 'plan'])
     @foreach ($errors->all() as $message)<div class="notice refusal" role="alert">{{ $message }}</div>@endforeach
+    @if ($assignment->isObserved())<p class="mb-3"><a class="button" href="{{ route('slots.index',
+        $assignment) }}">{{ __('observe.go') }}</a> <span class="quiet ml-2">{{ __('observe.shared') }}</span></p>@endif
     @if ($toCheck->isAny())<div class="notice"><b>Before you share out:</b> {{ $toCheck->inWords() }}
     <a href="{{ route('names.index', $assignment) }}">Names in scripts</a></div>@endif
     @if ($open === 0 && $rows->total() === 0 && $wanted === '')

@@ -56,7 +56,9 @@ final class ObserveTest extends TestCase
         $this->ground('Room 2', 0, 60, [2]);
         $this->post(route('slots.draw', $this->viva))->assertSessionHasNoErrors();
         self::assertSame(4, Slot::query()->count());
-        self::assertSame([25], $this->slot(0)->refresh()->starts_at->diffInMinutes($this->slot(0)->ends_at) === 25.0 ? [25] : []);
+        self::assertSame(
+            [25], $this->slot(0)->refresh()->starts_at->diffInMinutes($this->slot(0)->ends_at) === 25.0 ? [25] : [],
+        );
         self::assertSame('Room 2', $this->slot(1)->room);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $this->viva))->assertSee(__('observe.student.none'));
         $this->actingAs($this->coordinator)->post(route('slots.publish', $this->viva))->assertSessionHasNoErrors();
@@ -65,12 +67,16 @@ final class ObserveTest extends TestCase
         self::assertSame($this->tutors[1]->id, $this->markOf($this->script($this->viva), Seat::Second)->marker_id);
         self::assertSame(Standing::WithMarker, $this->script($this->viva)->refresh()->standing);
         self::assertSame(4, Notice::query()->where('kind', 'slot')->count());
-        $page = $this->actingAs($this->students[0])->get(route('hand-in.show', $this->viva))->assertSee('Hall')->assertSee($this->tutors[0]->name);
+        $page = $this->actingAs($this->students[0])->get(
+            route('hand-in.show', $this->viva),
+        )->assertSee('Hall')->assertSee($this->tutors[0]->name);
         $page->assertDontSee('name="files');
         $file = (string) $this->get(route('slots.calendar', $this->viva))->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8')->getContent();
         self::assertSame(1, substr_count($file, 'BEGIN:VEVENT'), 'their own alone');
         self::assertStringContainsString('DTSTART:'.$this->slot(0)->starts_at->utc()->format('Ymd\THis\Z'), $file);
-        self::assertSame(3, substr_count((string) $this->actingAs($this->tutors[1])->get(route('slots.calendar', $this->viva))->getContent(), 'BEGIN:VEVENT'));
+        self::assertSame(3, substr_count((string) $this->actingAs($this->tutors[1])->get(
+            route('slots.calendar', $this->viva),
+        )->getContent(), 'BEGIN:VEVENT'));
         $this->post(route('slots.draw', $this->viva))->assertForbidden();
     }
 
@@ -83,14 +89,17 @@ final class ObserveTest extends TestCase
         [$one, $other] = [$this->slot(0), $this->slot(1)];
         $this->actingAs($this->coordinator);
         $move = fn (Slot $slot, string $room, Carbon $at) => $this->put(route('slots.move', $slot), [
-            'ground' => $this->viva->grounds()->where('room', $room)->sole()->public_id, 'at' => $at->copy()->setTimezone('Europe/London')->format('Y-m-d\TH:i'),
+            'ground' => $this->viva->grounds()->where('room', $room)->sole()->public_id,
+            'at' => $at->copy()->setTimezone('Europe/London')->format('Y-m-d\TH:i'),
         ]);
         $move($one, 'Hall', $other->starts_at)->assertSessionHasErrors('at');
         $move($one, 'Hall', $this->morning->copy()->addMinutes(80))->assertSessionHasErrors('at');
         $move($one, 'Attic', $this->morning->copy()->addMinutes(130))->assertSessionHasNoErrors();
         self::assertSame(1, $one->refresh()->sequence);
         self::assertSame($this->tutors[1]->id, $this->markOf($this->script($this->viva), Seat::First)->marker_id, 'with who observes there');
-        self::assertStringContainsString('SEQUENCE:1', (string) $this->actingAs($this->students[0])->get(route('slots.calendar', $this->viva))->getContent());
+        self::assertStringContainsString('SEQUENCE:1', (string) $this->actingAs($this->students[0])->get(
+            route('slots.calendar', $this->viva),
+        )->getContent());
         // Once observing has begun, it does not change hands by a move.
         $this->record(0, [['start', '', '']]);
         $this->actingAs($this->coordinator);
@@ -144,12 +153,16 @@ final class ObserveTest extends TestCase
         $later['at'] += 3_600_000;
         $send([$later, ['id' => 'x', 'kind' => 'dance']], 3_600_000)->assertOk()->assertJsonCount(1, 'taken')->assertJsonCount(1, 'refused');
         $kept = ObservationEvent::query()->where('event', $later['id'])->sole();
-        self::assertLessThan(2.0, abs($this->morning->copy()->addSeconds(60)->diffInSeconds(Carbon::parse($kept->at, 'UTC'))));
+        self::assertLessThan(
+            2.0, abs($this->morning->copy()->addSeconds(60)->diffInSeconds(Carbon::parse($kept->at, 'UTC'))),
+        );
         $choices = $mark->refresh()->choices;
         self::assertSame(['s1', 's2'], $choices->on('c1')->done);
         self::assertSame('l2', $choices->on('c2')->level);
         self::assertNull($this->markOf($this->script($this->viva), Seat::Second)->begun_at, 'each their own');
-        $this->actingAs($this->tutors[1])->postJson(route('observe.events', $mark), ['now' => 1, 'events' => [$this->event('start', '', '', 0)]])->assertForbidden();
+        $this->actingAs($this->tutors[1])->postJson(
+            route('observe.events', $mark), ['now' => 1, 'events' => [$this->event('start', '', '', 0)]],
+        )->assertForbidden();
         // Done: nothing more is taken, and what is there is still answered as there.
         $this->actingAs($this->tutors[0])->post(route('observe.done', $mark))->assertSessionHasNoErrors();
         self::assertNotNull($mark->refresh()->done_at);
@@ -179,7 +192,9 @@ final class ObserveTest extends TestCase
         }
         self::assertSame(Standing::Agreed, $this->script($this->viva)->refresh()->standing);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $this->viva))->assertDontSee('A steady hand.');
-        $this->actingAs($this->coordinator)->post(route('release.store', $this->viva), ['which' => 'all', 'when' => 'now'])->assertSessionHasNoErrors();
+        $this->actingAs($this->coordinator)->post(
+            route('release.store', $this->viva), ['which' => 'all', 'when' => 'now'],
+        )->assertSessionHasNoErrors();
         $result = $this->script($this->viva)->refresh()->result;
         $page = $this->actingAs($this->students[0])->get(route('results.show', $result))->assertOk();
         $page->assertSee('A steady hand.')->assertDontSee('Was nervous')->assertSee('came late')->assertSee(__('observe.record.title'));
@@ -228,8 +243,12 @@ final class ObserveTest extends TestCase
         $this->ground('Hall', 0, 90, [0, 1]);
         $this->drawn();
         $this->record(0, [['note', 'staff', 'Mine alone to read.']]);
-        $this->actingAs($this->tutors[0])->get(route('observe.show', $this->viva))->assertSee('Mine alone to read.')->assertSee($this->students[0]->name);
-        $this->actingAs($this->tutors[1])->get(route('observe.show', $this->viva))->assertDontSee('Mine alone to read.')->assertSee($this->students[0]->name);
+        $this->actingAs($this->tutors[0])->get(
+            route('observe.show', $this->viva),
+        )->assertSee('Mine alone to read.')->assertSee($this->students[0]->name);
+        $this->actingAs($this->tutors[1])->get(
+            route('observe.show', $this->viva),
+        )->assertDontSee('Mine alone to read.')->assertSee($this->students[0]->name);
         $this->actingAs($this->students[0])->get(route('observe.show', $this->viva))->assertForbidden();
         $this->get(route('observe.worker'))->assertOk()->assertHeader('Service-Worker-Allowed', '/observe/');
         $this->actingAs($this->coordinator)->get(route('plan.edit', $this->viva))->assertSee(__('observe.names'));
@@ -244,10 +263,12 @@ final class ObserveTest extends TestCase
                 ['id' => 's1', 'title' => 'Says who is there', 'points' => '1'], ['id' => 's2', 'title' => 'Ties the knot', 'points' => '2'],
             ],
         ];
-        $version = app(MakeRubricReady::class)(app(AddRubric::class)(Draft::of($rubric), $this->coordinator, $this->module), 1, $this->coordinator);
+        $version = app(MakeRubricReady::class)(
+            app(AddRubric::class)(Draft::of($rubric), $this->coordinator, $this->module), 1, $this->coordinator
+        );
         $this->viva = $this->assignment([
             'form' => WorkForm::Observed, 'observing' => Settings::fromArray(['minutes' => 20, 'gap' => 5]),
-            'scheme' => $second ? $this->scheme(['second' => 'all']) : $this->oneMark(), 'rubric_version_id' => $version->id,
+            'scheme' => $second ? $this->scheme(['second' => 'every']) : $this->oneMark(), 'rubric_version_id' => $version->id,
             'due_at' => now()->addDays(9), 'closes_at' => null,
         ]);
         $this->morning = now()->addDays(2)->startOfDay()->addHours(9);
@@ -282,7 +303,8 @@ final class ObserveTest extends TestCase
     private function event(string $kind, string $about, string $value, int $seconds): array
     {
         return [
-            'id' => Str::uuid()->toString(), 'kind' => $kind, 'at' => (int) $this->morning->copy()->addSeconds($seconds)->getPreciseTimestamp(3),
+            'id' => Str::uuid()->toString(), 'kind' => $kind,
+            'at' => (int) $this->morning->copy()->addSeconds($seconds)->getPreciseTimestamp(3),
             'number' => $seconds, 'about' => $about, 'value' => $value,
         ];
     }

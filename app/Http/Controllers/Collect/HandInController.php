@@ -21,6 +21,7 @@ use App\Models\Handin;
 use App\Models\Script;
 use App\Models\TypedText;
 use App\Queries\Collect\DueTimes;
+use App\Queries\Observe\OwnSlot;
 use App\Wording\LocalTime;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
@@ -61,6 +62,7 @@ final class HandInController extends Controller
                 : TypedText::query()->where('script_id', $script->id)->where('student_id', $script->student_id)
                     ->first(),
             'reader' => $assignment->isDiscussion() ? DiscussionReader::of($this->person($request), $assignment) : null,
+            'ownSlot' => $script !== null && $assignment->isObserved() ? OwnSlot::of($script) : null,
             'rounds' => $assignment->rounds->whereNotNull('opened_at'),
             'contribution' => $assignment->contribution?->opened_at === null ? null : $assignment->contribution,
             'withMarkers' => $script !== null && $script->current_handin_id !== null

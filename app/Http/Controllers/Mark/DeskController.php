@@ -36,6 +36,7 @@ use App\Models\LevelNote;
 use App\Models\Mark;
 use App\Models\User;
 use App\Queries\Discuss\LaterPosts;
+use App\Queries\Observe\SeenRecord;
 use Illuminate\Contracts\View\View;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
@@ -90,6 +91,7 @@ final class DeskController extends Controller
                 ->where('assignment_id', $mark->script->assignment_id)->where('text', '!=', '')->get() : new Collection,
             'beside' => $beside = Beside::of($mark), 'besideNotes' => $this->notesBeside($beside, $state),
             'waiting' => Beside::isWaiting($mark), 'ratings' => $with->hasRounds ? BesideRatings::of($mark) : [],
+            'records' => $mark->script->assignment->isObserved() ? [SeenRecord::ofMark($mark, false, recordings: true)] : [],
             'later' => $mark->script->assignment->isDiscussion() ? LaterPosts::of($mark) : null,
             'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
             'sets' => $this->sets($sets),

@@ -17,6 +17,7 @@ use App\Models\Script;
 use App\Models\Settlement;
 use App\Models\SettleMessage;
 use App\Queries\Moderate\ModerationQueue;
+use App\Queries\Observe\SeenRecord;
 use App\Queries\ShareOut\Planning;
 use App\Wording\Settling;
 use Illuminate\Contracts\View\View;
@@ -84,6 +85,7 @@ final class ModerateController extends Controller
         $person = $this->person($request);
 
         return view('moderate.show', [
+            'records' => $script->assignment->isObserved() && $both ? SeenRecord::ofScript($script, false) : [],
             'script' => $script, 'assignment' => $script->assignment, 'done' => $done, 'first' => $first,
             'second' => $second,
             // What was marked, which a later attempt does not replace.

@@ -41,7 +41,10 @@ final class SlotController extends Controller
 
     public function ground(GroundRequest $request, Assignment $assignment, SaveGround $save): RedirectResponse
     {
-        $save($assignment, $request->string('room')->trim()->toString(), $request->at('from'), $request->at('to'), $request->observers());
+        $save(
+            $assignment, $request->string('room')->trim()->toString(),
+            $request->at('from'), $request->at('to'), $request->observers(),
+        );
 
         return redirect()->route('slots.index', $assignment)->with('said', __('observe.said.ground'));
     }

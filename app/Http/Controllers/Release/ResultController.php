@@ -15,6 +15,7 @@ use App\Models\Handin;
 use App\Models\Reflection;
 use App\Models\Result;
 use App\Models\Review;
+use App\Queries\Observe\SeenRecord;
 use App\Queries\Peers\RatingsBesideResult;
 use App\Queries\Release\AroundResult;
 use App\Queries\Release\Replies;
@@ -66,6 +67,8 @@ final class ResultController extends Controller
                         ->map(fn (mixed $useful) => (bool) $useful)
                     : collect(),
                 'besideOwn' => $own ? RatingsBesideResult::of($result) : null,
+                'records' => $words && $result->script->assignment->isObserved()
+                    ? SeenRecord::ofScript($result->script, $own) : [],
                 'lie' => $own ? SharedMarks::of($result->script->assignment) : null,
                 'seen' => $around->seen,
                 'review' => $words && $around->hasReview
