@@ -15,6 +15,7 @@ use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
+use YoungHarbor\Core\Rubric\ScaleCriterion;
 
 /**
  * What one observer recorded, and what it is on a rubric.
@@ -44,6 +45,14 @@ final class Recorded
                 return $stop === '' ? null : RailStop::mark($criterion, $stop);
             } catch (InvalidInput) {
                 return null; // a stop that this rubric does not have
+            }
+        }
+        if ($criterion instanceof ScaleCriterion) {
+            $mark = new CriterionMark(points: $seen->levels[$criterion->id()]['stop'] ?? null);
+            try {
+                return $criterion->points($mark) === null ? null : $mark;
+            } catch (InvalidInput) {
+                return null; // a number that this scale does not have
             }
         }
         if (! $criterion instanceof ChecklistCriterion) {

@@ -12,6 +12,7 @@ use App\Models\Script;
 use App\Models\Slot;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
+use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Observing\Ground;
 use YoungHarbor\Core\Observing\SlotPlan;
 use YoungHarbor\Core\Observing\ToObserve;
@@ -21,6 +22,15 @@ use YoungHarbor\Core\Observing\ToObserve;
  */
 final class Slots
 {
+    /** In the order in which a stretch names those who observe there. */
+    private const SEATS = [Seat::First, Seat::Second, Seat::Third];
+
+    /** The seat of whoever stands at a place among the observers, from 0. */
+    public static function seat(int $place): Seat
+    {
+        return self::SEATS[$place];
+    }
+
     /**
      * Those who have no slot that is published: each student, or of a group with one mark the script that is marked.
      *

@@ -322,8 +322,8 @@ final class Today
             $mark = $marks->firstOrFail();
             $assignment = $mark->script->assignment;
             if (
-                $assignment->isObserved() && $kind($mark) === 'mark'
-                && $assignment->slots()->whereHas('observers', fn ($one) => $one->whereKey($person->id))->exists()
+                $assignment->isObserved()
+                && $assignment->slots()->whereIn('script_id', $marks->pluck('script_id'))->whereHas('observers', fn ($one) => $one->whereKey($person->id))->exists()
             ) {
                 $items[] = new TodayItem(
                     $assignment, trans_choice('observe.today.observe', $marks->count()), route('observe.show', $assignment),

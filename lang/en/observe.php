@@ -24,6 +24,7 @@ return [
         'not_open' => 'Open the assignment to its students first; slots are drawn for those who have a place in it.',
         'no_grounds' => 'Say first when and where people are observed, and by whom.',
         'nothing_drawn' => 'There is no slot that students do not know already. Draw slots first.',
+        'third_decides' => 'In this assignment a third mark decides alone, so a third observer would overrule the others. Choose on the plan, under second marks, a rule that uses all three.',
         'ground_known' => 'Students know of slots there. Move these first.',
         'outside' => 'The slot does not fit into that room at that time. Nothing was moved.',
         'kept' => ':name is kept from observing them by a conflict of interest. Nothing was moved.',
@@ -63,7 +64,7 @@ return [
     'page' => [
         'grounds' => 'When, where, by whom', 'no_grounds' => 'Add the first stretch of time in a room, with those who observe there. A pause is the time between two.',
         'add' => 'Add a stretch', 'add_do' => 'Add it', 'room' => 'Room', 'from' => 'From', 'to' => 'To', 'first' => 'Observes, first mark',
-        'second' => 'Observes too, second mark', 'nobody' => 'nobody', 'remove' => 'take away',
+        'second' => 'Observes too, second mark', 'third' => 'And a third, third mark', 'nobody' => 'nobody', 'remove' => 'take away',
         'draw' => 'Draw slots', 'draw_again' => 'Draw the drafts anew', 'publish' => 'Publish them',
         'draft' => 'draft', 'known' => 'published', 'without' => '{1} One person has no slot|[2,*] :count people have no slot',
         'none' => 'No slots yet', 'none_hint' => 'They are drawn once there are rooms and times.',

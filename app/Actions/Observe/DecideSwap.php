@@ -16,7 +16,6 @@ use App\Models\User;
 use App\Observing\Slots;
 use App\Observing\TellOfSlot;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Marking\Seat;
 
 /**
  * A coordinator lets two students swap their slots, or does not. Each is observed by who observes there.
@@ -88,7 +87,7 @@ final class DecideSwap
         );
         Mark::counting()->where('script_id', $slot->script_id)->get()->each(fn (Mark $mark) => $mark->delete());
         foreach ($observers as $n => $id) {
-            Mark::give($slot->script, $n === 0 ? Seat::First : Seat::Second, $id, $slot->assignment);
+            Mark::give($slot->script, Slots::seat($n), $id, $slot->assignment);
         }
     }
 }

@@ -18,7 +18,6 @@ use App\Observing\TellOfSlot;
 use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Moves a slot by hand to another time in one of the stretches. It is observed by who observes there.
@@ -87,7 +86,7 @@ final class MoveSlot
         $marks->filter(fn (Mark $mark) => ! $mark->isBegun())->each(fn (Mark $mark) => $mark->delete());
         foreach ($observers as $n => $id) {
             $marks->contains(fn (Mark $mark) => $mark->isBegun() && $mark->marker_id === $id)
-                || Mark::give($slot->script, $n === 0 ? Seat::First : Seat::Second, $id, $slot->assignment);
+                || Mark::give($slot->script, Slots::seat($n), $id, $slot->assignment);
         }
     }
 }

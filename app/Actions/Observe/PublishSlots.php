@@ -21,9 +21,9 @@ use App\Models\Mark;
 use App\Models\Script;
 use App\Models\Slot;
 use App\Models\User;
+use App\Observing\Slots;
 use App\Observing\TellOfSlot;
 use Illuminate\Support\Facades\DB;
-use YoungHarbor\Core\Marking\Seat;
 
 /**
  * Lets students know their slots, and puts each on its observers' desks. What is marked is an attempt like any other,
@@ -72,7 +72,7 @@ final class PublishSlots
             ->findOrFail($slot->script_id);
         $script->current_handin_id === null && $this->attempt($script, $slot);
         foreach ($slot->observers as $n => $observer) {
-            Mark::give($script, $n === 0 ? Seat::First : Seat::Second, $observer->id, $slot->assignment);
+            Mark::give($script, Slots::seat($n), $observer->id, $slot->assignment);
         }
     }
 

@@ -10,6 +10,7 @@ use App\Models\ObservationGround;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Marking\Rules\RuleName;
 use YoungHarbor\Core\Observing\SlotPlan;
 
 /**
@@ -27,6 +28,8 @@ final class SaveGround
     ): ObservationGround {
         return DB::transaction(function () use ($assignment, $room, $from, $to, $observers): ObservationGround {
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
+            count($observers) > 2 && $stored->scheme->thirdRule === RuleName::ThirdDecides
+                && throw new Refused(__('observe.refused.third_decides'), 'third');
             $made = $stored->grounds()->create([
                 'room' => $room, 'starts_at' => $from, 'ends_at' => $to, 'observers' => $observers,
             ]);

@@ -15,6 +15,7 @@ use YoungHarbor\Core\Rubric\ChecklistItem;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\LevelCriterion;
 use YoungHarbor\Core\Rubric\RailStop;
+use YoungHarbor\Core\Rubric\ScaleCriterion;
 
 /**
  * What the observer's page holds: the people one observes in order of time, each with what one recorded, and the rubric.
@@ -81,6 +82,9 @@ final class ObserverDay
             'steps' => $criterion instanceof ChecklistCriterion ? array_map(fn (ChecklistItem $item) => [
                 'id' => $item->id, 'title' => $item->title, 'reminder' => $item->reminder,
             ], $criterion->items) : [],
+            'scale' => $criterion instanceof ScaleCriterion ? [
+                'min' => (string) $criterion->min, 'max' => (string) $criterion->highest, 'step' => (string) $criterion->step,
+            ] : null,
             'stops' => $criterion instanceof LevelCriterion ? array_map(fn (RailStop $stop) => [
                 'key' => $stop->key, 'title' => $stop->above === null ? $stop->level->title : '',
                 'words' => $stop->above === null ? $stop->level->descriptor : '',

@@ -192,6 +192,12 @@ export async function startDay(root) {
                     ...(step.reminder ? [make('p', { className: 'quiet small', textContent: step.reminder })] : []),
                     choices(step.title, SEEN, seen.steps[about], (key) => record(one, 'step', about, key), false)));
             }
+            if (criterion.scale !== null) {
+                const { min, max, step } = criterion.scale;
+                const field = make('input', { type: 'number', className: 'input num', min, max, step, inputMode: 'decimal', value: seen.levels[criterion.id] ?? '', 'aria-label': criterion.title });
+                field.addEventListener('change', () => field.value !== '' && field.reportValidity() && record(one, 'level', criterion.id, field.value));
+                parts.push(make('p', { className: 'quiet small', textContent: `${min} to ${max}, in steps of ${step}` }), field);
+            }
             if (criterion.stops.length > 0) {
                 const named = criterion.stops.filter((stop) => stop.title !== '');
                 parts.push(choices(criterion.title, named.map((stop) => [stop.key, stop.title]), seen.levels[criterion.id], (key) => record(one, 'level', criterion.id, key)));

@@ -81,9 +81,11 @@
                         <x-field name="from" :label="__('observe.page.from')" type="datetime-local" />
                         <x-field name="to" :label="__('observe.page.to')" type="datetime-local" />
                     </div>
-                    <div class="grid sm:grid-cols-2 gap-x-4">
+                    <div class="grid sm:grid-cols-3 gap-x-4">
                         <x-choice name="first" :label="__('observe.page.first')" :options="['' => 'Choose one'] + $team" />
                         <x-choice name="second" :label="__('observe.page.second')" :options="['' => __('observe.page.nobody')] + $team" />
+                        <x-choice name="third" :label="__('observe.page.third')"
+                            :options="['' => __('observe.page.nobody')] + $team" />
                     </div>
                     <div class="flex justify-end"><button class="button primary">{{ __('observe.page.add_do') }}</button></div></form>
             </details>

@@ -21,6 +21,7 @@ use App\Models\ObservationEvent;
 use App\Models\ObservationFile;
 use App\Models\Slot;
 use App\Models\SlotSwap;
+use App\Wording\LocalTime;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -44,7 +45,7 @@ final class ObserveTest extends TestCase
     public function test_slots_are_drawn_around_conflicts_and_allowances_published_and_on_desks(): void
     {
         $this->observed(4, second: true);
-        app(ChangeAllowance::class)($this->member_of(0), 0, 25, 'Dyslexia.', $this->coordinator);
+        app(ChangeAllowance::class)($this->membership(0), 0, 25, 'Dyslexia.', $this->coordinator);
         Conflict::query()->create([
             'module_id' => $this->module->id, 'marker_id' => $this->tutors[0]->id, 'student_id' => $this->students[1]->id, 'reason' => 'x',
             'made_by' => $this->coordinator->id,
@@ -254,7 +255,48 @@ final class ObserveTest extends TestCase
         $this->actingAs($this->coordinator)->get(route('plan.edit', $this->viva))->assertSee(__('observe.names'));
     }
 
-    private function observed(int $students, bool $second = false): void
+    public function test_three_observe_as_a_panel_where_no_third_mark_decides_alone(): void
+    {
+        $this->observed(1, second: true);
+        $fields = [
+            'room' => 'Hall', 'from' => LocalTime::field($this->morning), 'to' => LocalTime::field($this->morning->copy()->addHour()),
+            'first' => $this->tutors[0]->public_id, 'second' => $this->tutors[1]->public_id, 'third' => $this->tutors[2]->public_id,
+        ];
+        $this->post(route('grounds.store', $this->viva), $fields)->assertSessionHasErrors('third');
+        $this->viva->update(['scheme' => $this->scheme(['second' => 'every', 'third_rule' => 'median', 'tolerance' => '100'])]);
+        $this->post(route('grounds.store', $this->viva), ['second' => ''] + $fields)->assertSessionHasErrors('second');
+        $this->post(route('grounds.store', $this->viva), ['third' => $this->tutors[1]->public_id] + $fields)->assertSessionHasErrors('third');
+        $this->post(route('grounds.store', $this->viva), $fields)->assertSessionHasNoErrors();
+        $this->drawn();
+        foreach ([[Seat::First, 'l2'], [Seat::Second, 'l1'], [Seat::Third, 'l3']] as [$seat, $level]) {
+            self::assertNotSame(Standing::Agreed, $this->script($this->viva)->refresh()->standing, 'not before all three');
+            $this->record(0, [['step', 'c1/s1', 'done'], ['step', 'c1/s2', 'done'], ['level', 'c2', $level]], $seat);
+            $this->post(route('observe.done', $this->markOf($this->script($this->viva), $seat)))->assertSessionHasNoErrors();
+        }
+        $script = $this->script($this->viva)->refresh();
+        self::assertSame(Standing::Agreed, $script->standing);
+        self::assertSame(
+            $this->markOf($script, Seat::First)->total, number_format((float) (string) $script->settlement->mark, 3, '.', ''), 'the median of three',
+        );
+    }
+
+    public function test_a_scale_is_set_while_watching_and_a_number_off_its_steps_is_no_mark(): void
+    {
+        $this->observed(1, scale: true);
+        $this->ground('Hall', 0, 60, [0]);
+        $this->drawn();
+        $mark = $this->markOf($this->script($this->viva), Seat::First);
+        $this->record(0, [['level', 'c2', '7.5'], ['level', 'c2', '7.3']]);
+        self::assertNull($mark->refresh()->choices->on('c2')->points);
+        $this->record(0, [['level', 'c2', '8']]);
+        self::assertNull($mark->refresh()->choices->on('c2')->points, 'an earlier time of another device changes nothing');
+        $this->actingAs($mark->marker)->postJson(route('observe.events', $mark), [
+            'now' => (int) now()->getPreciseTimestamp(3), 'events' => [$this->event('level', 'c2', '8.5', 99)],
+        ])->assertOk();
+        self::assertSame('8.5', $mark->refresh()->choices->on('c2')->points);
+    }
+
+    private function observed(int $students, bool $second = false, bool $scale = false): void
     {
         $this->module(3, $students);
         $rubric = $this->rubricDocument();
@@ -263,6 +305,12 @@ final class ObserveTest extends TestCase
                 ['id' => 's1', 'title' => 'Says who is there', 'points' => '1'], ['id' => 's2', 'title' => 'Ties the knot', 'points' => '2'],
             ],
         ];
+        if ($scale) {
+            $rubric['criteria'][1] = [
+                'id' => 'c2', 'title' => 'Pace', 'purpose' => '', 'weight' => '40', 'kind' => 'scale', 'min' => '0', 'max' => '10',
+                'step' => '0.5', 'optional' => false,
+            ];
+        }
         $version = app(MakeRubricReady::class)(
             app(AddRubric::class)(Draft::of($rubric), $this->coordinator, $this->module), 1, $this->coordinator
         );
@@ -324,7 +372,7 @@ final class ObserveTest extends TestCase
         ])->assertOk()->assertJsonCount(count($all), 'taken');
     }
 
-    private function member_of(int $student): Membership
+    private function membership(int $student): Membership
     {
         return Membership::query()->where('user_id', $this->students[$student]->id)->sole();
     }

@@ -35,7 +35,8 @@ final class GroundRequest extends GuardedRequest
         return [
             'room' => ['required', 'string', 'max:80'], 'from' => ['required', 'string', ContributionRequest::time()],
             'to' => ['required', 'string', ContributionRequest::time()],
-            'first' => ['required', Rule::in($team)], 'second' => ['nullable', Rule::in($team), 'different:first'],
+            'first' => ['required', Rule::in($team)], 'second' => ['nullable', 'required_with:third', Rule::in($team), 'different:first'],
+            'third' => ['nullable', Rule::in($team), 'different:first', 'different:second'],
         ];
     }
 
@@ -47,6 +48,9 @@ final class GroundRequest extends GuardedRequest
         return [
             'room.*' => 'Say where it is, in 80 characters at most.', 'first.*' => 'Choose who observes, from the team of the module.',
             'second.different' => 'Two different people observe; leave the second empty where it is one.',
+            'third.different' => 'Three different people observe.',
+            'third.*' => 'Choose the third from the team of the module, or leave it empty.',
+            'second.required_with' => 'Choose the second before the third.',
             'second.*' => 'Choose the second from the team of the module, or leave it empty.',
         ];
     }
@@ -72,10 +76,11 @@ final class GroundRequest extends GuardedRequest
      */
     public function observers(): array
     {
-        $ids = User::query()->whereIn('public_id', array_filter([$this->input('first'), $this->input('second')]))->pluck('id', 'public_id');
+        $chosen = array_values(array_filter(
+            array_map(fn (string $place) => $this->string($place)->toString(), ['first', 'second', 'third']),
+        ));
+        $ids = User::query()->whereIn('public_id', $chosen)->pluck('id', 'public_id');
 
-        return array_values(array_filter([
-            $ids[(string) $this->input('first')] ?? null, $ids[(string) $this->input('second', '')] ?? null,
-        ]));
+        return array_map(fn (string $one) => (int) $ids[$one], $chosen);
     }
 }
