@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -121,6 +122,12 @@ final class Handin extends Model
     public function length(): Length
     {
         return new Length($this->words, $this->hidden_words, $this->quoted_words, $this->bibliography_words);
+    }
+
+    /** Whether nothing was handed in with it: it says when and where someone is observed. */
+    public function isSlot(): bool
+    {
+        return $this->files->contains(fn (HandinFile $file) => $file->kind === FileKind::Slot->value);
     }
 
     /** What was handed in, as its student names it. */

@@ -343,6 +343,15 @@ final class Script extends Model
     }
 
     /** Whether work of this student can still come in. */
+    public function takesSlides(): bool
+    {
+        $lead = $this->leadScript();
+
+        return $this->assignment->isObserved() && $this->assignment->observing->slides && $this->assignment->isOpen()
+            && ($lead->slot?->published_at === null || $lead->slot->starts_at->isFuture())
+            && ! Mark::counting()->where('script_id', $lead->id)->whereNotNull('begun_at')->exists();
+    }
+
     public function takesHandIns(): bool
     {
         $closes = $this->assignment->isDiscussion() ? $this->closesDiscussionAt() : $this->closes_at;

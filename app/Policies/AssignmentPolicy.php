@@ -42,7 +42,8 @@ final class AssignmentPolicy
         return match (true) {
             ! $this->handIn($user, $assignment) => Response::deny(),
             $assignment->isDiscussion() => Response::deny((string) __('discuss.refused.files_instead')),
-            $assignment->isObserved() => Response::deny((string) __('observe.refused.files_instead')),
+            $assignment->isObserved() && ! $assignment->observing->slides => Response::deny(
+                (string) __('observe.refused.files_instead')),
             default => Response::allow(),
         };
     }

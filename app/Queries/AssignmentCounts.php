@@ -85,7 +85,7 @@ final class AssignmentCounts
             published: $assignment->isPublished(),
             pastDue: $assignment->isPastDue() && $writing === null,
             writing: $writing,
-            observed: $assignment->isObserved(),
+            observed: $assignment->isObserved() && ! $assignment->observing->slides,
             expected: $n('expected'),
             handedIn: $n('handed_in'),
             screened: $n('screened'),

@@ -323,7 +323,9 @@ final class Today
             $assignment = $mark->script->assignment;
             if (
                 $assignment->isObserved()
-                && $assignment->slots()->whereIn('script_id', $marks->pluck('script_id'))->whereHas('observers', fn ($one) => $one->whereKey($person->id))->exists()
+                && $assignment->slots()->whereIn(
+                    'script_id', $marks->pluck('script_id'),
+                )->whereHas('observers', fn ($one) => $one->whereKey($person->id))->exists()
             ) {
                 $items[] = new TodayItem(
                     $assignment, trans_choice('observe.today.observe', $marks->count()), route('observe.show', $assignment),

@@ -18,16 +18,18 @@ final readonly class Settings implements JsonForm
     /** Characters of the rules in words. */
     public const LONGEST_RULES = 2000;
 
-    private const USUAL = ['minutes' => 20, 'gap' => 5, 'swaps' => true, 'rules' => ''];
+    private const USUAL = ['minutes' => 20, 'gap' => 5, 'swaps' => true, 'rules' => '', 'slides' => false];
 
     /**
      * @param  int<5, 480>  $minutes  of a slot
      * @param  int<0, 120>  $gap  minutes between two slots in a room
      * @param  bool  $swaps  whether students may ask to swap slots
      * @param  string  $rules  what follows when someone does not come, comes late, begins again or is stopped
+     * @param  bool  $slides  whether a file is handed in beforehand, until the slot begins
      */
-    private function __construct(public int $minutes, public int $gap, public bool $swaps, public string $rules)
-    {
+    private function __construct(
+        public int $minutes, public int $gap, public bool $swaps, public string $rules, public bool $slides,
+    ) {
     }
 
     public static function usual(): static
@@ -48,7 +50,7 @@ final readonly class Settings implements JsonForm
         $settings = new self(
             max(5, min(self::LONGEST, $in->whole($document, 'minutes', 'minutes', 5, self::LONGEST))),
             max(0, min(120, $in->whole($document, 'gap', 'gap', 0, 120))), $in->flag($document, 'swaps', 'swaps', true),
-            $in->text($document, 'rules', 'rules', self::LONGEST_RULES),
+            $in->text($document, 'rules', 'rules', self::LONGEST_RULES), $in->flag($document, 'slides', 'slides', false),
         );
         $in->throwFaults();
 
@@ -57,6 +59,9 @@ final readonly class Settings implements JsonForm
 
     public function toArray(): array
     {
-        return ['minutes' => $this->minutes, 'gap' => $this->gap, 'swaps' => $this->swaps, 'rules' => $this->rules];
+        return [
+            'minutes' => $this->minutes, 'gap' => $this->gap, 'swaps' => $this->swaps, 'rules' => $this->rules,
+            'slides' => $this->slides,
+        ];
     }
 }

@@ -8,6 +8,7 @@ return [
     'go' => 'Slots: when, where, by whom',
     'queue' => 'With a clock, steps and notes, on a tablet or phone, without a connection too.',
     'names' => 'This is not anonymous marking: whoever observes sees who it is, and so does everyone who marks here.',
+    'nothing_compared' => 'Nothing was handed in that could be compared.',
     'attempt' => 'Observed: when, where and what was seen stands with the marks.',
     'calendar' => 'Observed by :observers. :module',
     'course' => [
@@ -21,6 +22,7 @@ return [
     ],
     'refused' => [
         'files_instead' => 'Nothing is handed in here: you are observed at the time that stands on this page.',
+        'slides_late' => 'Your slot has begun, so nothing can be handed in for it now. What you handed in before counts.',
         'not_open' => 'Open the assignment to its students first; slots are drawn for those who have a place in it.',
         'no_grounds' => 'Say first when and where people are observed, and by whom.',
         'nothing_drawn' => 'There is no slot that students do not know already. Draw slots first.',
@@ -57,6 +59,7 @@ return [
     'plan' => [
         'minutes' => 'Minutes of a slot', 'minutes_hint' => 'Those who are allowed more time have longer ones.',
         'gap' => 'Minutes between two slots', 'swaps' => 'Students may ask each other to swap',
+        'slides' => 'Slides are handed in beforehand, until the slot begins',
         'rules' => 'When someone does not come, comes late, begins again or is stopped for safety',
         'rules_hint' => 'Students and observers read it as you write it. Nothing follows by itself, but that you can take who did not come as having handed in nothing.',
         'slots' => 'Days, rooms, observers and slots',
@@ -76,6 +79,7 @@ return [
     ],
     'student' => [
         'title' => 'You are observed', 'by_then' => 'All are observed by', 'rules' => 'If you come late, cannot come, or have to stop',
+        'slides' => 'Slides', 'slides_hint' => 'Hand them in before your slot begins; a new file takes the place of the one before. Whoever observes sees them.',
         'group' => 'Your group, :group: :names. You are observed together and get one mark.',
         'no_group' => 'People are observed in groups. You are in none yet.', 'none' => 'Your slot is not published yet.', 'when' => ':at, :minutes minutes, :room',
         'by' => 'by :observers', 'calendar' => 'into your calendar', 'swap' => 'Ask to swap', 'with' => 'With whoever has',

@@ -160,6 +160,9 @@ final class TakeHandIn
             return;
         }
         $script->letCount($handin);
+        // Whoever observes has had the mark since the slot was published; these are the slides for it.
+        $script->assignment->isObserved() && Mark::counting()->where('script_id', $script->id)->whereNull('begun_at')
+            ->update(['work_id' => $handin->id]);
         // With one mark a group, one of its scripts is compared for all. It waits until it is read.
         if ($script->lead_id === null) {
             OverlapReport::query()->create(['handin_id' => $handin->id]);
@@ -204,7 +207,9 @@ final class TakeHandIn
                     .'. Nothing can be handed in now; write to your module coordinator.'
             );
         }
-        if (Script::areWithMarkers($scripts->whereNotNull('current_handin_id'))) {
+        if ($script->assignment->isObserved()) {
+            $script->takesSlides() || throw new Refused(__('observe.refused.slides_late'));
+        } elseif (Script::areWithMarkers($scripts->whereNotNull('current_handin_id'))) {
             throw new Refused(
                 'Your work is with its markers, so nothing can take its place. What you handed in is safe; your receipt is below.'
             );

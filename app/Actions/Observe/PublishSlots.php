@@ -7,6 +7,7 @@ namespace App\Actions\Observe;
 use App\Actions\Collect\Concerns\KeepsAttempts;
 use App\Actions\Mark\StoreStandings;
 use App\Documents\Receipts;
+use App\Enums\ReportState;
 use App\Events\CountingAttemptChanged;
 use App\Events\HandinRead;
 use App\Exceptions\Refused;
@@ -18,6 +19,7 @@ use App\Logbook\LogEvent;
 use App\Models\Assignment;
 use App\Models\Handin;
 use App\Models\Mark;
+use App\Models\OverlapReport;
 use App\Models\Script;
 use App\Models\Slot;
 use App\Models\User;
@@ -92,6 +94,9 @@ final class PublishSlots
             'late' => false,
         ]);
         $script->letCount($handin->refresh());
+        OverlapReport::query()->create([
+            'handin_id' => $handin->id, 'state' => ReportState::Nothing, 'failure' => __('observe.nothing_compared'),
+        ]);
         CountingAttemptChanged::dispatch([$script->id]);
         HandinRead::dispatch(Handin::query()->findOrFail($handin->id)->setRelation('script', $script));
     }

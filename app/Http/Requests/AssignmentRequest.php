@@ -100,7 +100,7 @@ final class AssignmentRequest extends FormRequest
             ...($this->form() === WorkForm::Observed ? [
                 'observe_minutes' => ['required', 'integer', 'min:5', 'max:'.Observing::LONGEST],
                 'observe_gap' => ['required', 'integer', 'min:0', 'max:120'], 'observe_swaps' => ['nullable', 'in:0,1'],
-                'observe_rules' => ['nullable', 'string', 'max:'.Observing::LONGEST_RULES],
+                'observe_slides' => ['nullable', 'in:0,1'], 'observe_rules' => ['nullable', 'string', 'max:'.Observing::LONGEST_RULES],
             ] : []),
             'title' => ['required', 'string', 'max:200'],
             'brief' => ['nullable', 'string', 'max:20000'],
@@ -283,6 +283,7 @@ final class AssignmentRequest extends FormRequest
                 ...$fields, 'observing' => Observing::fromArray([
                     'minutes' => $this->integer('observe_minutes'), 'gap' => $this->integer('observe_gap'),
                     'swaps' => $this->boolean('observe_swaps'), 'rules' => $this->string('observe_rules')->trim()->toString(),
+                    'slides' => $this->boolean('observe_slides'),
                 ]), 'max_files' => 1, 'self_checks' => 0, 'first_feedback' => 0, 'handin_kinds' => null, 'declaration' => null,
             ];
         }

@@ -131,7 +131,7 @@
                 <p class="mt-2"><a class="button"
                     href="{{ route('contributions.show', $contribution) }}">{{ __('contribution.go') }}</a></p></div>
             @endif
-            @if ($current && ! $assignment->isObserved())
+            @if ($current && (! $assignment->isObserved() || ! $current->isSlot()))
                 <div class="panel mb-4">
                     <h2>{{ $assignment->isDiscussion() ? __('discuss.what_is_marked') : 'Handed in' }}{{ $current->late ? ', late' : '' }}</h2>
                     <p class="mt-1">{{ LocalTime::shown($assignment->isDiscussion() ? $current->created_at
@@ -156,6 +156,8 @@
             @if ($assignment->isDiscussion() || $assignment->isObserved())
                 @if (! $preview && $script === null)<x-empty title="You are not on the list">
                     Ask your module coordinator to add you to this assignment.</x-empty>@endif
+                @if (! $preview && $script?->takesSlides())<p class="mb-2">{{ __('observe.student.slides_hint') }}</p>
+                    @include('collect.hand-in-form')@endif
             @elseif ($preview)
                 <div class="panel"><h2 class="mb-1">Hand in</h2>
                 <p>{{ $assignment->max_files === 1 ? 'A file'

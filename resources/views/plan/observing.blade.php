@@ -13,6 +13,8 @@
     </div>
     <label class="block py-1 mb-2"><input type="checkbox" name="observe_swaps" value="1"
         @checked((bool) old('observe_swaps', $errors->any() ? null : $watch->swaps))> {{ __('observe.plan.swaps') }}</label>
+    <label class="block py-1 mb-2"><input type="checkbox" name="observe_slides" value="1"
+        @checked((bool) old('observe_slides', $errors->any() ? null : $watch->slides))> {{ __('observe.plan.slides') }}</label>
     <x-field name="observe_rules" :label="__('observe.plan.rules')" rows="4" :value="$watch->rules"
         :hint="__('observe.plan.rules_hint')" />
 </details>

@@ -8,6 +8,9 @@ use App\Actions\Collect\ChangeAllowance;
 use App\Actions\Observe\DrawSlots;
 use App\Actions\Observe\PublishSlots;
 use App\Actions\Observe\SaveGround;
+use App\Actions\Peers\OpenRound;
+use App\Actions\Peers\PlanReviews;
+use App\Actions\Peers\SaveRound;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
 use App\Enums\WorkForm;
@@ -19,6 +22,7 @@ use App\Models\Membership;
 use App\Models\Notice;
 use App\Models\ObservationEvent;
 use App\Models\ObservationFile;
+use App\Models\PeerReview;
 use App\Models\Slot;
 use App\Models\SlotSwap;
 use App\Wording\LocalTime;
@@ -31,6 +35,7 @@ use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Marking\Standing;
 use YoungHarbor\Core\Observing\Course;
 use YoungHarbor\Core\Observing\Settings;
+use YoungHarbor\Core\Peers\RoundSettings;
 use YoungHarbor\Core\Rubric\Draft;
 
 /**
@@ -276,7 +281,9 @@ final class ObserveTest extends TestCase
         $script = $this->script($this->viva)->refresh();
         self::assertSame(Standing::Agreed, $script->standing);
         self::assertSame(
-            $this->markOf($script, Seat::First)->total, number_format((float) (string) $script->settlement->mark, 3, '.', ''), 'the median of three',
+            $this->markOf($script, Seat::First)->total, number_format(
+                (float) (string) $script->settlement->mark, 3, '.', '',
+            ), 'the median of three',
         );
     }
 
@@ -294,6 +301,49 @@ final class ObserveTest extends TestCase
             'now' => (int) now()->getPreciseTimestamp(3), 'events' => [$this->event('level', 'c2', '8.5', 99)],
         ])->assertOk();
         self::assertSame('8.5', $mark->refresh()->choices->on('c2')->points);
+    }
+
+    public function test_whoever_is_observed_rates_themselves_by_the_same_rubric(): void
+    {
+        $this->observed(1);
+        $this->ground('Hall', 0, 60, [0]);
+        $this->drawn();
+        $round = app(SaveRound::class)(
+            $this->viva->refresh(), null, 'Yourself', RoundSettings::fromArray(['each' => 1, 'self' => true, 'peers' => false]),
+            ['begins_at' => now(), 'due_at' => now()->addDays(7), 'answers_due_at' => now()->addDays(9)], $this->coordinator,
+        );
+        app(OpenRound::class)($round, $this->coordinator);
+        app(PlanReviews::class)($round->refresh(), null);
+        $own = PeerReview::query()->where('round_id', $round->id)->where('own', true)->sole();
+        $this->actingAs($this->students[0])->get(route('peer-reviews.desk', $own))->assertOk()->assertSee('Says who is there');
+        $this->actingAs($this->tutors[0])->get(
+            route('observe.show', $this->viva),
+        )->assertOk()->assertDontSee($own->mark->public_id);
+        self::assertSame(1, Mark::counting()->where('script_id', $this->script($this->viva)->id)->count(), 'their rating is no mark of the panel');
+    }
+
+    public function test_slides_come_before_the_slot_begins_and_stand_on_the_desk(): void
+    {
+        $this->observed(2);
+        $this->ground('Hall', 0, 60, [0]);
+        $send = fn (string $text) => $this->actingAs($this->students[0])->post(route('hand-in.store', $this->viva), [
+            'file' => UploadedFile::fake()->createWithContent('slides.txt', $text),
+        ]);
+        $send('One.')->assertForbidden();
+        $this->viva->update(['observing' => Settings::fromArray(['minutes' => 20, 'gap' => 5, 'slides' => true])]);
+        $send('The first slides, before slots are known. '.$this->prose(40, 1))->assertSessionHasNoErrors();
+        $this->drawn();
+        $mark = $this->markOf($this->script($this->viva), Seat::First);
+        $this->actingAs($this->tutors[0])->get(route('mark.desk', $mark))->assertOk()->assertSee('The first slides');
+        $send('Better slides, the evening before. '.$this->prose(40, 2))->assertSessionHasNoErrors();
+        $this->actingAs($this->tutors[0])->get(route('mark.desk', $mark))->assertOk()->assertSee('Better slides');
+        $this->actingAs($this->students[0])->get(route('hand-in.show', $this->viva))->assertSee('slides.txt')->assertSee('name="file"', false);
+        // Without slides, what is marked is the slot; and it is no text to compare.
+        self::assertTrue($this->script($this->viva, 1)->currentHandin?->isSlot());
+        $this->record(0, [['start', '', '']]);
+        $send('While it goes on. '.$this->prose(40, 3))->assertSessionHasErrors();
+        Carbon::setTestNow($this->slot(1)->starts_at);
+        $this->actingAs($this->students[1])->get(route('hand-in.show', $this->viva))->assertDontSee('name="file"', false);
     }
 
     private function observed(int $students, bool $second = false, bool $scale = false): void
