@@ -59,6 +59,7 @@ return [
     'plan' => [
         'minutes' => 'Minutes of a slot', 'minutes_hint' => 'Those who are allowed more time have longer ones.',
         'gap' => 'Minutes between two slots', 'swaps' => 'Students may ask each other to swap',
+        'have_slots' => ':count have slots or have handed something in.', 'fixed' => 'Fixed: slots are published, or slides came in.',
         'slides' => 'Slides are handed in beforehand, until the slot begins',
         'rules' => 'When someone does not come, comes late, begins again or is stopped for safety',
         'rules_hint' => 'Students and observers read it as you write it. Nothing follows by itself, but that you can take who did not come as having handed in nothing.',

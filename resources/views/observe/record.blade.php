@@ -8,7 +8,7 @@
                 $record->seconds === 0 ? '' : __('observe.record.ran', ['minutes' => intdiv($record->seconds, 60).':'
                     .str_pad((string) ($record->seconds % 60), 2, '0', STR_PAD_LEFT).' minutes']),
             ])) }}@if ($record->course->value !== 'usual') <b class="signal">{{ __('observe.course.'.$record->course->value) }}</b>@endif</p>
-            @if ($record->steps !== [])<table class="table small"><thead><tr><th>Step</th><th>Seen</th><th>At</th></tr></thead>
+            @if ($record->steps !== [])<table class="table small"><thead><tr><th>Step</th><th>Seen</th><th class="num">At</th></tr></thead>
                 <tbody>@foreach ($record->steps as $step)<tr><td>{{ $step['step'] }}</td><td>{{ __('observe.seen.'.$step['seen']) }}</td>
                     <td class="num">{{ $step['at'] }}</td></tr>@endforeach</tbody></table>@endif
             @foreach ($record->notes as $note)<p class="mt-1"><span class="quiet small">{{ $note['at'] }}</span> {{ $note['text'] }}</p>@endforeach

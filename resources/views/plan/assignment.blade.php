@@ -62,7 +62,7 @@
     $told = $open ? 'Fixed: students were told.' : null;
     $toldLate = $told === null ? null : ($late ? $told : 'Fixed: students were told that late work costs nothing.');
     $toldLength = $told === null ? null : ($length ? $told : 'Fixed: students were told of no limit.');
-    $came = $handedIn > 0 ? 'Fixed: work has come in.' : null;
+    $came = $handedIn > 0 ? ($watched ? __('observe.plan.fixed') : 'Fixed: work has come in.') : null;
     $marked = $withMarkers ? 'Fixed: scripts are with markers.' : null;
     $fold = fn (string ...$fields) => $errors->hasAny($fields) ? 'open' : '';
 @endphp
@@ -79,7 +79,9 @@
         <a href="{{ route('plan.rubric', $a) }}">See what it changes, and choose</a></div>
     @endif
     @if ($open)
-        <p class="quiet small mb-3">{{ $handedIn > 0 ? "{$handedIn} have handed in." : 'It is open to students.' }}
+        <p class="quiet small mb-3">{{ $handedIn === 0 ? 'It is open to students.' : ($watched
+        ? __('observe.plan.have_slots', ['count' => $handedIn])
+        : "{$handedIn} have handed in.") }}
         What they were told is fixed and shown so. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.
         </p>
     @endif
@@ -115,9 +117,9 @@
                         :label="$talks ? 'First posts are due' : ($watched ? 'All are observed by' : 'Due')"
                         :value="LocalTime::field($a?->due_at)"
                         :hint="$open ? 'Can be moved later, not earlier.' : null" />
-                    <x-field name="closes_at" :label="$talks ? 'The discussion ends' : 'Late work is taken until'"
+                    @unless ($watched)<x-field name="closes_at" :label="$talks ? 'The discussion ends' : 'Late work is taken until'"
                         type="datetime-local" :value="LocalTime::field($a?->closes_at)" :hint="$talks
-                        ? 'What stands then is marked. Empty: when first posts are due.' : 'Marked as late. Empty: no end.'" />
+                        ? 'What stands then is marked. Empty: when first posts are due.' : 'Marked as late. Empty: no end.'" />@endunless
                     <x-field name="promised_on" label="Results promised for" type="date"
                         :value="$a?->promised_on?->format('Y-m-d')" />
                 </div>
