@@ -183,9 +183,10 @@ trait Addresses
             app(SaveGround::class)(
                 $observed, 'Hall', now()->addDays(2), now()->addDays(2)->addHours(8), [$tutor->id],
             );
-            // The second student may be kept from that tutor elsewhere.
+            $other = collect($this->tutors)->firstOrFail(fn (User $one) => $one->id !== $tutor->id);
+            // The second student may be kept from that tutor elsewhere, and has the other then.
             app(SaveGround::class)(
-                $observed, 'Tower', now()->addDays(2), now()->addDays(2)->addHours(8), [$this->coordinator->id],
+                $observed, 'Tower', now()->addDays(2), now()->addDays(2)->addHours(8), [$other->id],
             );
             app(DrawSlots::class)($observed, $this->coordinator);
             app(PublishSlots::class)($observed, $this->coordinator);

@@ -149,8 +149,7 @@ final class RoutesTest extends TestCase
         'slots.no-shows' => 'coordinator', 'slots.move' => 'coordinator', 'swaps.store' => 'student',
         'swaps.update' => 'coordinator student', 'observe.token' => 'anyone', 'observe.show' => 'coordinator tutor',
         'observe.events' => 'tutor', 'observe.files' => 'tutor', 'observe.done' => 'tutor',
-        // Who marks here, the coordinator too, sees no other's record before their own is done.
-        'observation-files.show' => 'tutor examiner',
+        'observation-files.show' => 'coordinator tutor examiner',
     ];
 
     /** Routes for people who are not signed in, or for everyone. */

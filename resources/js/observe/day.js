@@ -10,6 +10,7 @@ import { Store } from './store.js';
 const SEEN = [['done', 'done'], ['partly', 'partly'], ['not', 'not'], ['unseen', 'not seen']];
 const COURSES = [['usual', 'as usual'], ['no-show', 'did not come'], ['late', 'came late'], ['again', 'began again'], ['stopped', 'stopped for safety']];
 const KINDS = { start: 'clock started', pause: 'clock stopped', step: 'a step', level: 'a level', note: 'a note', evidence: 'evidence', course: 'how it went' };
+const NOT_DONE = 'Not done yet: what you recorded has not all arrived. It is kept on this device; tap Done again once there is a connection.';
 const id = () => crypto.randomUUID();
 
 export async function startDay(root) {
@@ -35,8 +36,10 @@ export async function startDay(root) {
 
     const unsent = async () => (await store.all('events')).filter((event) => !event.sent && people.has(event.mark));
 
+    const left = async () => (await unsent()).length + (await store.all('files')).length;
+
     async function tell() {
-        const count = (await unsent()).length + (await store.all('files')).length;
+        const count = await left();
         said.dataset.waiting = String(count);
         said.className = trouble ? 'error' : count > 0 ? 'signal small' : 'quiet small';
         said.textContent = trouble || (count === 0 ? 'All of it has arrived.' : `${count === 1 ? 'One thing waits' : `${count} things wait`} for a connection. It is kept on this device.`);
@@ -45,8 +48,13 @@ export async function startDay(root) {
     async function record(one, kind, about = '', value = '', at = Date.now()) {
         const event = { id: id(), kind, at, number: number++, about, value };
         one.events.push(event);
-        await store.put('events', { ...event, mark: one.mark, sent: false });
+        // Drawn within the tap itself: a page that is drawn a moment later takes the next tap's button away under the finger.
         draw();
+        try {
+            await store.put('events', { ...event, mark: one.mark, sent: false });
+        } catch {
+            trouble = 'This device keeps nothing more: its storage is full or closed. Write down what you see, and use another device.';
+        }
         tell();
         send();
         return event;
@@ -136,7 +144,7 @@ export async function startDay(root) {
                 }
                 Object.values(refused).forEach((why) => { trouble = `${one.who}: ${why}`; });
             }
-            trouble = trouble.startsWith('You are no longer') || trouble.startsWith('Someone else') ? '' : trouble;
+            trouble = trouble === NOT_DONE || trouble.startsWith('You are no longer') || trouble.startsWith('Someone else') ? '' : trouble;
         } catch (error) {
             if (error.message === 'session') {
                 busy = false;
@@ -218,7 +226,7 @@ export async function startDay(root) {
             const [text, at] = [words.value.trim(), Date.now()];
             if (text !== '') {
                 begun.delete(one.mark);
-                await store.drop('notes', [one.mark]);
+                store.drop('notes', [one.mark]);
                 await record(one, 'note', forStudent.checked ? 'student' : 'staff', text, at);
             }
         };
@@ -234,10 +242,18 @@ export async function startDay(root) {
         const done = make('form', { method: 'post', action: one.to.done }, make('input', { type: 'hidden', name: '_token', value: tokenField().content }),
             make('button', { className: 'button', textContent: 'Done' }));
         done.addEventListener('submit', async (event) => {
-            if (Number(said.dataset.waiting) > 0) {
-                event.preventDefault();
+            event.preventDefault();
+            // What was tapped a moment ago may be on its way still.
+            for (let tries = 0; tries < 12 && (busy || await left() > 0); tries++) {
                 await send();
-                Number(said.dataset.waiting) > 0 || done.submit();
+                await new Promise((go) => { setTimeout(go, 250); });
+            }
+            if (await left() === 0) {
+                done.submit();
+            } else {
+                trouble ||= NOT_DONE;
+                await tell();
+                said.scrollIntoView({ block: 'nearest' });
             }
         });
         parts.push(make('div', { className: 'observed-tools mt-6' }, ...(next ? [make('button', { type: 'button', className: 'button primary', textContent: `Next: ${people.get(next).who}`,

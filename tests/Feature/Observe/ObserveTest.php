@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Observe;
 
 use App\Actions\Collect\ChangeAllowance;
+use App\Actions\Collect\SetGroups;
 use App\Actions\Observe\DrawSlots;
 use App\Actions\Observe\PublishSlots;
 use App\Actions\Observe\SaveGround;
@@ -13,6 +14,7 @@ use App\Actions\Peers\PlanReviews;
 use App\Actions\Peers\SaveRound;
 use App\Actions\Plan\AddRubric;
 use App\Actions\Plan\MakeRubricReady;
+use App\Enums\HandInBy;
 use App\Enums\WorkForm;
 use App\Exceptions\Refused;
 use App\Models\Assignment;
@@ -344,6 +346,26 @@ final class ObserveTest extends TestCase
         $send('While it goes on. '.$this->prose(40, 3))->assertSessionHasErrors();
         Carbon::setTestNow($this->slot(1)->starts_at);
         $this->actingAs($this->students[1])->get(route('hand-in.show', $this->viva))->assertDontSee('name="file"', false);
+    }
+
+    public function test_a_group_has_one_slot_that_all_of_it_see(): void
+    {
+        $this->observed(3);
+        $this->viva->update(['handin_by' => HandInBy::GroupOneMark]);
+        app(SetGroups::class)($this->viva, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red'], 'list');
+        app(ChangeAllowance::class)($this->membership(1), 0, 50, 'Dyslexia.', $this->coordinator);
+        $this->ground('Hall', 0, 60, [0]);
+        $this->drawn();
+        self::assertSame(2, Slot::query()->count(), 'one for the group, one for who is in none');
+        $slot = Slot::query()->whereRelation('script', 'group_name', 'Red')->sole();
+        self::assertSame(30, $slot->minutes(), 'as long as whoever is allowed most');
+        foreach ([0, 1] as $n) {
+            $this->actingAs($this->students[$n])->get(route('hand-in.show', $this->viva))->assertSee('30 minutes, Hall');
+            self::assertSame(1, Notice::query()->where('kind', 'slot')->where('user_id', $this->students[$n]->id)->count());
+        }
+        $this->actingAs($this->tutors[0])->get(route('observe.show', $this->viva))
+            ->assertSee($this->students[0]->name)->assertSee($this->students[1]->name);
+        self::assertSame(2, Mark::counting()->where('assignment_id', $this->viva->id)->count());
     }
 
     private function observed(int $students, bool $second = false, bool $scale = false): void
