@@ -78,7 +78,8 @@ final class Slots
      */
     public function grounds(Assignment $assignment): array
     {
-        $taken = $assignment->slots()->whereNotNull('published_at')->get();
+        $taken = $assignment->slots()->whereNotNull('published_at')
+            ->whereHas('script', fn ($script) => $script->whereNull('left_at'))->get();
         $gap = $assignment->observing->gap;
         $free = [];
         foreach ($assignment->grounds as $ground) {

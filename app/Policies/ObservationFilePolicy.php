@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace App\Policies;
 
 use App\Models\Mark;
-use App\Models\ObservationEvent;
 use App\Models\ObservationFile;
+use App\Models\Script;
 use App\Models\User;
+use App\Queries\Observe\SeenRecord;
 
 final class ObservationFilePolicy
 {
     /**
-     * Its observer; whoever else marks the same script, from a recording perhaps, and whoever sees all marks; its
-     * student once the
-     * result is out, where it is meant for them.
+     * Its observer; whoever else marks the same script, from a recording perhaps, and whoever sees all marks; whoever
+     * was
+     * observed, as on their result: once it is out, what is meant for them, and what was taken back is not.
      */
     public function see(User $user, ObservationFile $file): bool
     {
@@ -24,11 +25,13 @@ final class ObservationFilePolicy
             return $user->roleIn($script->assignment->module_id) !== null;
         }
         if (Mark::counting()->where('script_id', $script->id)->where('marker_id', $user->id)->exists()) {
-            return true;
+            return $user->roleIn($script->assignment->module_id) !== null;
         }
+        $own = Script::query()->where('assignment_id', $script->assignment_id)->where('student_id', $user->id)->first();
 
-        return $script->student_id === $user->id && $script->result !== null
-            && ObservationEvent::query()->where('mark_id', $mark->id)->where('kind', 'evidence')->where('value', $file->public_id)
-                ->where('about', 'like', 'student%')->exists();
+        return $own?->result !== null && $own->leadScript()->is($script)
+            && collect(
+                SeenRecord::ofScript($own, true),
+            )->contains(fn (SeenRecord $one) => $one->evidence->contains($file));
     }
 }

@@ -19,6 +19,11 @@ final readonly class Event
     /** Days that a device's clock may be wrong by before nothing it says is believed. */
     private const MOST_DAYS = 400;
 
+    /** Milliseconds: the year 2000 and the year 2100, between which a device's clock stands. */
+    private const EARLIEST = 946_684_800_000;
+
+    public const LATEST = 4_102_444_800_000;
+
     /**
      * @param  string  $id  made by the device, a UUID
      * @param  DateTimeImmutable  $at  when, by the server's clock
@@ -48,7 +53,7 @@ final readonly class Event
         preg_match('/\A[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}\z/', $id) === 1 || $in->fault('id', 'is no UUID');
         $kind = is_string($document['kind'] ?? null) ? EventKind::tryFrom($document['kind']) : null;
         $kind === null && $in->fault('kind', 'is nothing that is recorded');
-        $at = $in->whole($document, 'at', 'at', 0, PHP_INT_MAX);
+        $at = $in->whole($document, 'at', 'at', self::EARLIEST, self::LATEST);
         abs($ahead) <= self::MOST_DAYS * 86_400_000 || $in->fault('at', 'is of a clock that is wrong by more than a year');
         $value = $in->text($document, 'value', 'value', self::LONGEST_NOTE);
         $fault = match (true) {

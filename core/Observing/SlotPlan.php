@@ -40,23 +40,20 @@ final readonly class SlotPlan
     public static function of(array $grounds, array $people, int $gap): self
     {
         self::refuseClashes($grounds);
-        $places = array_map(fn () => [], $grounds);
+        $placing = new Placing($grounds, $people, $gap);
         $order = array_keys($people);
         usort($order, fn (int $a, int $b) => [$people[$b]->minutes, $a] <=> [$people[$a]->minutes, $b]);
         $unplaced = [];
         foreach ($order as $who) {
-            $open = self::openTo($people[$who], $grounds);
-            $tried = [];
-            if ($open === [] || ! self::place($who, $places, $tried, $grounds, $people, $gap)) {
-                $unplaced[$people[$who]->id] = $open === [] ? 'kept' : 'full';
+            if (! $placing->place($who)) {
+                $unplaced[$people[$who]->id] = $placing->why($who);
             }
         }
         $slots = [];
         foreach ($grounds as $n => $ground) {
-            sort($places[$n]);
             // Minutes are added in a zone whose clock never changes.
             $at = $ground->from->setTimezone(new DateTimeZone('UTC'));
-            foreach ($places[$n] as $who) {
+            foreach ($placing->in($n) as $who) {
                 $to = $at->modify('+'.$people[$who]->minutes.' minutes');
                 $slots[] = new Slot($people[$who]->id, $ground->room, $at, $to, $ground->observers);
                 $at = $to->modify("+{$gap} minutes");
@@ -75,70 +72,6 @@ final readonly class SlotPlan
     public static function lengthened(int $minutes, int $percent): int
     {
         return (int) (ceil($minutes * (100 + $percent) / 100 / self::STEP) * self::STEP);
-    }
-
-    /**
-     * @param  list<Ground>  $grounds
-     * @return list<int> where someone may be observed
-     */
-    private static function openTo(ToObserve $one, array $grounds): array
-    {
-        return array_keys(array_filter($grounds, fn (Ground $ground) => array_intersect(
-            $ground->observers, $one->not,
-        ) === []
-            && $ground->minutes() >= $one->minutes));
-    }
-
-    /**
-     * @param  array<int, list<int>>  $places  who is in each stretch
-     * @param  array<int, true>  $tried  stretches on this path
-     * @param  list<Ground>  $grounds
-     * @param  list<ToObserve>  $people
-     */
-    private static function place(
-        int $who, array &$places, array &$tried, array $grounds, array $people, int $gap,
-    ): bool {
-        $open = self::openTo($people[$who], $grounds);
-        foreach ($open as $n) {
-            if (self::fits([...$places[$n], $who], $grounds[$n], $people, $gap)) {
-                $places[$n][] = $who;
-
-                return true;
-            }
-        }
-        foreach ($open as $n) {
-            if (isset($tried[$n])) {
-                continue;
-            }
-            $tried[$n] = true;
-            foreach ($places[$n] as $at => $other) {
-                $left = $places[$n];
-                unset($left[$at]);
-                $left = array_values($left);
-                if (! self::fits([...$left, $who], $grounds[$n], $people, $gap)) {
-                    continue;
-                }
-                $before = $places;
-                $places[$n] = [...$left, $who];
-                if (self::place($other, $places, $tried, $grounds, $people, $gap)) {
-                    return true;
-                }
-                $places = $before;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * @param  list<int>  $who
-     * @param  list<ToObserve>  $people
-     */
-    private static function fits(array $who, Ground $ground, array $people, int $gap): bool
-    {
-        return array_sum(
-            array_map(fn (int $one) => $people[$one]->minutes, $who),
-        ) + $gap * (count($who) - 1) <= $ground->minutes();
     }
 
     /**

@@ -16,7 +16,7 @@ import { startSpeed } from './speed.js';
 import { startSheet } from './sheet/sheet.js';
 import { startThreads } from './threads.js';
 import { forgetDrafts, startComposing } from './compose.js';
-import { forget, waiting } from './observe/store.js';
+import { forget, forgetPagesOfOthers, waiting } from './observe/store.js';
 import { startDay } from './observe/day.js';
 import { startTalk } from './talk.js';
 import { startHandIn, startKeeping } from './uploads.js';
@@ -107,6 +107,8 @@ if (toast) {
     setTimeout(() => { toast.hidden = true; }, 7000);
 }
 
+const person = document.querySelector('meta[name=person]')?.content ?? '';
+forgetPagesOfOthers(person).catch(() => {});
 startKeys();
 mount('[data-desk]', (desk) => startDesk(desk, htmx)) > 0 || sendLeftOvers();
 mount('[data-reading]', startReading);

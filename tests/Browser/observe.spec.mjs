@@ -53,7 +53,7 @@ test('three people are observed without a connection, and nothing is lost', asyn
         if (n === 0) {
             const from = await page.evaluate(() => Date.now());
             await page.getByLabel('A photo, a sound or a file').setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: Buffer.from(dot, 'base64') });
-            await expect(page.getByText('a file is kept')).toBeVisible();
+            await expect(page.getByRole('img', { name: 'wall.png' })).toBeVisible();
             made[n].push({ kind: 'evidence', about: 'staff', from, to: await page.evaluate(() => Date.now()) });
             // What is half written outlives a tick, and the page.
             await page.getByLabel('A note').fill('She turns to');

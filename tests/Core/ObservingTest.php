@@ -61,7 +61,7 @@ final class ObservingTest extends TestCase
             ],
             5,
         );
-        self::assertSame(['p5' => 'kept', 'p3' => 'full', 'p4' => 'kept'], $plan->unplaced);
+        self::assertSame(['p5' => 'full', 'p3' => 'full', 'p4' => 'kept'], $plan->unplaced, 'p5 is kept from nobody: it is too long');
         self::assertSame(['09:00', '09:25'], array_map(fn (Slot $slot) => $slot->from->format('H:i'), $plan->slots));
     }
 

@@ -26,10 +26,9 @@ final class AskSwap
     public function __invoke(Slot $slot, Slot $other, User $by, string $words): SlotSwap
     {
         return DB::transaction(function () use ($slot, $other, $by, $words): SlotSwap {
-            [$own, $theirs] = [
-                Slot::query()->lockForUpdate()->findOrFail($slot->id),
-                Slot::query()->lockForUpdate()->findOrFail($other->id),
-            ];
+            // In one order, whoever asks whom: two who ask each other at once do not wait for each other for ever.
+            $both = Slot::query()->whereKey([$slot->id, $other->id])->orderBy('id')->lockForUpdate()->get();
+            [$own, $theirs] = [$both->findOrFail($slot->id), $both->findOrFail($other->id)];
             match (true) {
                 ! $own->assignment->observing->swaps => throw new Refused(__('observe.refused.no_swaps')),
                 $own->assignment_id !== $theirs->assignment_id, $own->is($theirs),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Observe;
 
+use App\Actions\Observe\Concerns\ChangesObservers;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -22,6 +23,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class DecideSwap
 {
+    use ChangesObservers;
+
     public function __construct(
         private readonly Slots $slots, private readonly TellOfSlot $tell, private readonly Logbook $logbook,
     ) {
@@ -54,11 +57,11 @@ final class DecideSwap
                 }
             }
             $parked = $one->only(['room', 'starts_at', 'ends_at']);
-            $places = [self::ids($one), self::ids($other)];
+            $places = [self::observersOf($one), self::observersOf($other)];
             $one->update([...$other->only(['room', 'starts_at', 'ends_at']), 'sequence' => $one->sequence + 1]);
             $other->update([...$parked, 'sequence' => $other->sequence + 1]);
-            $this->observe($one, $places[1]);
-            $this->observe($other, $places[0]);
+            $this->observedBy($one, $places[0], $places[1]);
+            $this->observedBy($other, $places[1], $places[0]);
             $stored->update(['state' => SlotSwap::APPROVED]);
             SlotSwap::query()->whereIn('state', [SlotSwap::ASKED, SlotSwap::AGREED])
                 ->where(fn ($open) => $open->whereIn('slot_id', $slots->modelKeys())->orWhereIn('other_id', $slots->modelKeys()))
@@ -67,27 +70,5 @@ final class DecideSwap
             $this->tell->changed($other->load('observers'));
             $this->logbook->write(Entry::of(LogEvent::SlotsSwapped)->on($one->assignment)->by($by));
         });
-    }
-
-    /**
-     * @return list<int>
-     */
-    private static function ids(Slot $slot): array
-    {
-        return array_values($slot->observers->map(fn (User $one) => $one->id)->all());
-    }
-
-    /**
-     * @param  list<int>  $observers
-     */
-    private function observe(Slot $slot, array $observers): void
-    {
-        $slot->observers()->sync(
-            collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all(),
-        );
-        Mark::counting()->where('script_id', $slot->script_id)->get()->each(fn (Mark $mark) => $mark->delete());
-        foreach ($observers as $n => $id) {
-            Mark::give($slot->script, Slots::seat($n), $id, $slot->assignment);
-        }
     }
 }

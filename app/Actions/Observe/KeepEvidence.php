@@ -10,6 +10,7 @@ use App\Handins\WorkReader;
 use App\Models\Mark;
 use App\Models\ObservationFile;
 use finfo;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
@@ -22,6 +23,9 @@ final class KeepEvidence
 {
     /** Bytes: as much as a file of an upload may have. */
     public const LARGEST = 32_000_000;
+
+    /** Files of one mark. */
+    public const MOST = 60;
 
     private const SOUND = ['audio/webm', 'video/webm', 'audio/ogg', 'application/ogg', 'audio/mp4', 'video/mp4', 'audio/x-m4a', 'audio/mpeg', 'audio/wav', 'audio/x-wav'];
 
@@ -42,6 +46,9 @@ final class KeepEvidence
         if ($known !== null) {
             return $known->mark_id === $mark->id ? $known : throw new Refused(__('observe.refused.file_known'));
         }
+        $mark->isClosed() && throw new Refused(__('observe.refused.closed'));
+        ObservationFile::query()->where('mark_id', $mark->id)->count() < self::MOST
+            || throw new Refused(__('observe.refused.too_many'));
         $name = WorkReader::safeName($file->getClientOriginalName());
         $mime = (string) (new finfo(FILEINFO_MIME_TYPE))->file($file->getRealPath());
         $bytes = (string) file_get_contents($file->getRealPath());
@@ -61,6 +68,11 @@ final class KeepEvidence
                 'public_id' => $id, 'mark_id' => $mark->id, 'kind' => $kind, 'name' => Str::limit($name, 190, ''), 'path' => $path,
                 'mime' => $mime, 'bytes' => strlen($bytes), 'sha256' => hash('sha256', $bytes), 'created_at' => now(),
             ]));
+        } catch (UniqueConstraintViolationException) {
+            Storage::delete($path); // the same came twice at once
+
+            return ObservationFile::query()->where('mark_id', $mark->id)->where('public_id', $id)->first()
+                ?? throw new Refused(__('observe.refused.file_known'));
         } catch (\Throwable $e) {
             Storage::delete($path);
             throw $e;

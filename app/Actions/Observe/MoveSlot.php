@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Observe;
 
+use App\Actions\Observe\Concerns\ChangesObservers;
 use App\Exceptions\Refused;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
 use App\Models\Assignment;
-use App\Models\Mark;
 use App\Models\ObservationGround;
 use App\Models\Slot;
 use App\Models\User;
@@ -24,6 +24,8 @@ use Illuminate\Support\Facades\DB;
  */
 final class MoveSlot
 {
+    use ChangesObservers;
+
     public function __construct(
         private readonly Slots $slots, private readonly TellOfSlot $tell, private readonly Logbook $logbook,
     ) {
@@ -38,7 +40,8 @@ final class MoveSlot
             // One at a time for the whole assignment: nobody takes a place that another is being moved to.
             Assignment::query()->lockForUpdate()->findOrFail($slot->assignment_id);
             $stored = Slot::query()->with('assignment.module', 'observers', 'script.student')->lockForUpdate()->findOrFail($slot->id);
-            $others = Slot::query()->where('assignment_id', $stored->assignment_id)->whereKeyNot($stored->id)->with('observers', 'script.student')
+            $others = Slot::query()->whereHas('script', fn ($script) => $script->whereNull('left_at'))
+                ->where('assignment_id', $stored->assignment_id)->whereKeyNot($stored->id)->with('observers', 'script.student')
                 ->lockForUpdate()->get();
             $to = $from->copy()->addMinutes($stored->minutes());
             $from->lt($ground->starts_at) || $to->gt($ground->ends_at) ? throw new Refused(__('observe.refused.outside'), 'at') : null;
@@ -48,8 +51,7 @@ final class MoveSlot
             foreach ($observers as $observer) {
                 $this->slots->isKept($stored, $observer) && throw new Refused(__('observe.refused.kept', ['name' => $observer->name]), 'at');
             }
-            $ids = array_values($observers->map(fn (User $one) => $one->id)->all());
-            $before = array_values($stored->observers->map(fn (User $one) => $one->id)->all());
+            $former = self::observersOf($stored);
             $stored->fill(['room' => $ground->room, 'starts_at' => $from, 'ends_at' => $to]);
             $stored->setRelation('observers', $observers);
             foreach ($others as $other) {
@@ -59,7 +61,7 @@ final class MoveSlot
             }
             $stored->sequence += $stored->published_at === null ? 0 : 1;
             $stored->save();
-            $before === $ids || $this->observe($stored, $ids);
+            $this->observedBy($stored, $former, self::observersOf($stored));
             if ($stored->published_at !== null) {
                 $this->tell->changed($stored->load('observers'));
                 $this->logbook->write(
@@ -67,26 +69,5 @@ final class MoveSlot
                 );
             }
         });
-    }
-
-    /**
-     * @param  list<int>  $observers
-     */
-    private function observe(Slot $slot, array $observers): void
-    {
-        $slot->observers()->sync(
-            collect($observers)->mapWithKeys(fn (int $id, int $n) => [$id => ['place' => $n + 1]])->all(),
-        );
-        if ($slot->published_at === null) {
-            return;
-        }
-        $marks = Mark::counting()->where('script_id', $slot->script_id)->lockForUpdate()->get();
-        $marks->contains(fn (Mark $mark) => $mark->isBegun() && ! in_array($mark->marker_id, $observers, true))
-            && throw new Refused(__('observe.refused.begun'), 'at');
-        $marks->filter(fn (Mark $mark) => ! $mark->isBegun())->each(fn (Mark $mark) => $mark->delete());
-        foreach ($observers as $n => $id) {
-            $marks->contains(fn (Mark $mark) => $mark->isBegun() && $mark->marker_id === $id)
-                || Mark::give($slot->script, Slots::seat($n), $id, $slot->assignment);
-        }
     }
 }

@@ -7,6 +7,8 @@ namespace App\Actions\Observe;
 use App\Exceptions\Refused;
 use App\Models\Assignment;
 use App\Models\ObservationGround;
+use App\Models\User;
+use App\Wording\LocalTime;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Input\InvalidInput;
@@ -30,6 +32,13 @@ final class SaveGround
             $stored = Assignment::query()->lockForUpdate()->findOrFail($assignment->id);
             count($observers) > 2 && $stored->scheme->thirdRule === RuleName::ThirdDecides
                 && throw new Refused(__('observe.refused.third_decides'), 'third');
+            foreach (ObservationGround::query()->where('assignment_id', '<>', $stored->id)->where('starts_at', '<', $to)
+                ->where('ends_at', '>', $from)->get() as $elsewhere) {
+                $twice = array_intersect($observers, $elsewhere->observers);
+                $twice === [] || throw new Refused(__('observe.refused.elsewhere', [
+                    'name' => User::query()->whereKey($twice)->value('name'), 'at' => LocalTime::shown($elsewhere->starts_at),
+                ]), 'from');
+            }
             $made = $stored->grounds()->create([
                 'room' => $room, 'starts_at' => $from, 'ends_at' => $to, 'observers' => $observers,
             ]);

@@ -14,7 +14,7 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class ProtectResponses
 {
-    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; media-src 'self' blob:; worker-src 'self'; "
+    private const POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; media-src 'self' blob:; worker-src 'self'; "
         ."form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
     /**

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Queries\Observe;
 
+use App\Actions\Observe\KeepEvidence;
 use App\Models\Assignment;
 use App\Models\Mark;
 use App\Models\ObservationEvent;
+use App\Models\ObservationFile;
 use App\Models\Slot;
 use App\Models\User;
 use App\Wording\LocalTime;
@@ -43,7 +45,12 @@ final class ObserverDay
 
         return [
             'person' => $person->public_id, 'assignment' => $assignment->public_id, 'people' => $people,
-            'rules' => $assignment->observing->rules, 'token' => route('observe.token'), 'worker' => route('observe.worker'),
+            'rules' => $assignment->observing->rules, 'most' => KeepEvidence::LARGEST,
+            'files' => ObservationFile::query()->whereIn('mark_id', $marks->modelKeys())->get()->map(fn (ObservationFile $file) => [
+                'id' => $file->public_id, 'name' => $file->name, 'kind' => $file->kind,
+                'url' => $file->kind === 'photo' ? route('observation-files.show', $file) : null,
+            ])->all(),
+            'token' => route('observe.token'), 'worker' => route('observe.worker'),
             'rubric' => $assignment->rubricVersion === null ? [] : array_map(
                 self::criterion(...), $assignment->rubricVersion->toCore()->criteria,
             ),

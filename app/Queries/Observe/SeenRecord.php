@@ -38,7 +38,11 @@ final readonly class SeenRecord
      */
     public static function ofScript(Script $script, bool $student): array
     {
-        return array_values($script->leadScript()->marks->filter(fn (Mark $mark) => $mark->isDone())
+        $lead = $script->leadScript();
+
+        // A student reads what whoever settled the mark chose to send: of both observers, or of one.
+        return array_values($lead->marks->filter(fn (Mark $mark) => $mark->isDone()
+            && (! $student || $lead->settlement === null || $lead->settlement->feedback->has($mark->seat)))
             ->sortBy(
                 fn (Mark $mark) => $mark->seat->value,
             )->map(fn (Mark $mark) => self::ofMark($mark, $student))->all());

@@ -5,24 +5,33 @@
 import { make } from '../make.js';
 import { tokenField } from '../request.js';
 import { clock, lastOf, observed, runAt } from './log.js';
-import { Store } from './store.js';
+import { Store, Unkept } from './store.js';
 
 const SEEN = [['done', 'done'], ['partly', 'partly'], ['not', 'not'], ['unseen', 'not seen']];
 const COURSES = [['usual', 'as usual'], ['no-show', 'did not come'], ['late', 'came late'], ['again', 'began again'], ['stopped', 'stopped for safety']];
 const KINDS = { start: 'clock started', pause: 'clock stopped', step: 'a step', level: 'a level', note: 'a note', evidence: 'evidence', course: 'how it went' };
 const NOT_DONE = 'Not done yet: what you recorded has not all arrived. It is kept on this device; tap Done again once there is a connection.';
 const id = () => crypto.randomUUID();
+const hour = (at) => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit', second: '2-digit', hour12: false });
 
 export async function startDay(root) {
     const day = JSON.parse(root.querySelector('script[type="application/json"]').textContent);
-    const store = await Store.open(day.person);
+    let trouble = '';
+    const store = await Store.open(day.person).catch(() => {
+        trouble = 'This browser keeps nothing by itself, in a private window perhaps: keep the connection, or use another.';
+        return new Unkept();
+    });
     const said = root.querySelector('[data-said]');
     const place = root.querySelector('[data-place]');
     const people = new Map(day.people.map((one) => [one.mark, { ...one, events: one.events.map((event) => ({ ...event, sent: true })) }]));
     const begun = new Map((await store.all('notes')).map((note) => [note.id, note]));
+    // Files as they are shown: those of this device, and those that had arrived.
+    const local = new Map(day.files.map((file) => [file.id, file]));
+    (await store.all('files')).forEach((file) => local.set(file.id, {
+        name: file.name, url: file.blob.type.startsWith('image/') ? URL.createObjectURL(file.blob) : null, kind: file.blob.type.split('/')[0],
+    }));
     let number = 0;
     let open = null;
-    let trouble = '';
     let busy = false;
 
     // What this browser has and the page, which may be an older one, does not.
@@ -61,7 +70,13 @@ export async function startDay(root) {
     }
 
     async function evidence(one, file, about) {
+        if (file.size > day.most) {
+            trouble = `“${file.name}” has ${Math.ceil(file.size / 1e6)} MB; ${day.most / 1e6} are taken. It is on this device still: make it smaller and add it again.`;
+            await tell();
+            return;
+        }
         const [name, at] = [id(), Date.now()];
+        local.set(name, { name: file.name, url: file.type.startsWith('image/') ? URL.createObjectURL(file) : null, kind: file.type.split('/')[0] });
         await store.put('files', { id: name, mark: one.mark, blob: file, name: file.name });
         await record(one, 'evidence', about, name, at);
     }
@@ -196,7 +211,7 @@ export async function startDay(root) {
             parts.push(make('h3', { textContent: criterion.title }), make('p', { className: 'quiet small', textContent: criterion.purpose }));
             for (const step of criterion.steps) {
                 const about = `${criterion.id}/${step.id}`;
-                parts.push(make('div', { className: 'observed-step' }, make('p', { textContent: step.title }),
+                parts.push(make('div', { className: 'observed-step' }, make('p', {}, step.title, ...(seen.times[about] ? [make('span', { className: 'quiet small num ml-2', textContent: hour(seen.times[about]) })] : [])),
                     ...(step.reminder ? [make('p', { className: 'quiet small', textContent: step.reminder })] : []),
                     choices(step.title, SEEN, seen.steps[about], (key) => record(one, 'step', about, key), false)));
             }
@@ -232,9 +247,16 @@ export async function startDay(root) {
         };
         const file = make('input', { type: 'file', className: 'input', accept: 'image/*,audio/*,application/pdf' });
         file.addEventListener('change', () => [...file.files].forEach((chosen) => evidence(one, chosen, forStudent.checked ? 'student' : 'staff')));
+        const kept = (event, what) => make('p', { className: 'small observed-kept' }, make('span', { className: 'quiet num', textContent: hour(event.at) }), what,
+            ...(event.about.startsWith('student') ? [make('span', { className: 'quiet', textContent: 'for the student' })] : []),
+            make('button', { type: 'button', className: 'link', textContent: 'take back', 'aria-label': `Take back what is of ${hour(event.at)}`, onclick: () => record(one, 'undo', event.id) }));
         parts.push(make('h3', { textContent: 'Notes and evidence' }),
-            ...seen.notes.map((note) => make('p', { className: 'small', textContent: `${new Date(note.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })} ${note.about.startsWith('student') ? '(for the student) ' : ''}${note.value}` })),
-            ...seen.evidence.map(() => make('p', { className: 'small quiet', textContent: 'a file is kept' })),
+            ...seen.notes.map((note) => kept(note, make('span', { textContent: note.value }))),
+            ...seen.evidence.map((event) => {
+                const file = local.get(event.value);
+                return kept(event, file?.url && file.kind !== 'file' && file.kind !== 'audio' && file.kind !== 'sound'
+                    ? make('img', { src: file.url, alt: file.name, className: 'max-h-24' }) : make('span', { textContent: file?.name || 'a file' }));
+            }),
             words, make('label', { className: 'block my-1' }, forStudent, ' the student may see it once results are out'),
             make('div', { className: 'observed-tools' }, make('button', { type: 'button', className: 'button', textContent: 'Keep the note',
                 onclick: note })),
@@ -285,6 +307,7 @@ export async function startDay(root) {
     setInterval(tick, 1000);
     setInterval(() => send(), 20_000);
     window.addEventListener('online', () => send());
+    localStorage.setItem('observe:who', day.person);
     navigator.serviceWorker?.register(day.worker, { scope: '/observe/' }).catch(() => {});
     // The page as it is now is kept for being without a connection: the worker was not there when it was loaded.
     navigator.serviceWorker?.ready.then(async () => {

@@ -13,11 +13,14 @@ export function observed(events) {
     }
     const list = [...own.values()].filter((event) => !undone.has(event.id))
         .sort((a, b) => a.at - b.at || a.number - b.number || (a.id < b.id ? -1 : 1));
-    const seen = { steps: {}, levels: {}, notes: [], evidence: [], course: 'usual', began: null, seconds: 0, since: null, list };
+    const seen = { steps: {}, times: {}, levels: {}, notes: [], evidence: [], course: 'usual', began: null, seconds: 0, since: null, list };
     const between = (from, to) => (from === null ? 0 : Math.max(0, Math.floor(to / 1000) - Math.floor(from / 1000)));
     for (const event of list) {
         switch (event.kind) {
-            case 'step': seen.steps[event.about] = event.value; break;
+            case 'step':
+                seen.steps[event.about] = event.value;
+                seen.times[event.about] = event.at;
+                break;
             case 'level': seen.levels[event.about] = event.value; break;
             case 'note': seen.notes.push(event); break;
             case 'evidence': seen.evidence.push(event); break;

@@ -54,6 +54,17 @@ export class Store {
     }
 }
 
+/** In place of it where a browser keeps nothing: what was recorded lasts as long as the page. */
+export class Unkept {
+    things = { events: new Map(), files: new Map(), notes: new Map() };
+
+    async put(store, thing) { this.things[store].set(thing.id, thing); }
+
+    async all(store) { return [...this.things[store].values()]; }
+
+    async drop(store, ids) { ids.forEach((id) => this.things[store].delete(id)); }
+}
+
 /** How much waits in this browser, whoever's it is; for signing out. */
 export async function waiting() {
     if (!globalThis.indexedDB || !(await indexedDB.databases?.())?.some(({ name }) => name === NAME)) {
@@ -71,4 +82,13 @@ export async function waiting() {
 export async function forget() {
     globalThis.indexedDB?.deleteDatabase(NAME);
     await globalThis.caches?.delete('observe');
+}
+
+/** Pages that another person left here, without signing out, are not shown to whoever is signed in now. */
+export async function forgetPagesOfOthers(person) {
+    const owner = localStorage.getItem('observe:who');
+    if (person !== '' && owner !== null && owner !== person) {
+        await globalThis.caches?.delete('observe');
+        localStorage.removeItem('observe:who');
+    }
 }

@@ -8,6 +8,7 @@
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <meta name="csrf-token" content="{{ csrf_token() }}">
     <meta name="referrer" content="same-origin">
+    <meta name="person" content="{{ auth()->user()?->public_id }}">
     <title>{{ $title }} · Young Harbor</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])

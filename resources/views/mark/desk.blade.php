@@ -69,13 +69,13 @@
             @if ($earlier)<p class="notice small mb-3">
                 This is attempt {{ $attempt->attempt }}, which does not count. Comments are made on attempt {{ $mark->handin->attempt }}.
                 <a href="{{ route('mark.desk', $mark) }}">Back to it</a></p>@endif
+            @includeWhen($records !== [], 'observe.record')
             <div class="reader">
                 <article class="text" dir="auto">{!! $attempt->html !!}</article>
                 <div id="margin" aria-label="Comments beside the text" role="group">
                     <button class="button" id="offer" type="button" hidden>comment</button>
                 </div>
             </div>
-            @includeWhen($records !== [], 'observe.record')
             @if ($later !== null && $later->isNotEmpty())
                 <details class="mt-6 border-t border-rule pt-3"><summary class="link">{{ trans_choice('discuss.later', $later->count()) }}</summary>
                     @foreach ($later as $post)<div class="mt-3"><p class="quiet small">{{ __($post->isReply() ? 'discuss.later_reply'

@@ -27,6 +27,7 @@ use App\Models\ObservationFile;
 use App\Models\PeerReview;
 use App\Models\Slot;
 use App\Models\SlotSwap;
+use App\Models\User;
 use App\Wording\LocalTime;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
@@ -366,6 +367,73 @@ final class ObserveTest extends TestCase
         $this->actingAs($this->tutors[0])->get(route('observe.show', $this->viva))
             ->assertSee($this->students[0]->name)->assertSee($this->students[1]->name);
         self::assertSame(2, Mark::counting()->where('assignment_id', $this->viva->id)->count());
+    }
+
+    public function test_evidence_is_only_for_whom_it_is_meant_and_hostile_times_are_refused(): void
+    {
+        $this->observed(2);
+        $this->viva->update(['handin_by' => HandInBy::GroupOneMark]);
+        app(SetGroups::class)($this->viva, [$this->students[0]->id => 'Red', $this->students[1]->id => 'Red'], 'list');
+        $this->ground('Hall', 0, 60, [0]);
+        $this->drawn();
+        $mark = Mark::counting()->where('assignment_id', $this->viva->id)->sole();
+        $send = fn (array $events) => $this->actingAs($this->tutors[0])->postJson(route('observe.events', $mark), [
+            'now' => (int) now()->getPreciseTimestamp(3), 'events' => $events,
+        ]);
+        $files = $events = [];
+        foreach (['student', 'staff', 'student'] as $n => $about) {
+            $id = Str::uuid()->toString();
+            $this->actingAs($this->tutors[0])->post(route('observe.files', $mark), ['id' => $id, 'file' => $this->photo()])->assertOk();
+            $events[] = $this->event('evidence', $about, $id, 10 + $n);
+            $files[] = ObservationFile::query()->where('public_id', $id)->sole();
+        }
+        // The third was meant for them, and taken back.
+        $send([...$events, $this->event('undo', $events[2]['id'], '', 20)])->assertOk()->assertJsonCount(4, 'taken');
+        // A clock of another age is refused by name, and nothing falls over.
+        $answer = $send([['at' => 9_000_000_000_000_000] + $this->event('start', '', '', 0)]);
+        $answer->assertOk()->assertJsonCount(0, 'taken')->assertJsonCount(1, 'refused');
+        $this->postJson(route('observe.events', $mark), ['now' => 9_000_000_000_000_000_000, 'events' => [$this->event('start', '', '', 0)]])
+            ->assertStatus(422);
+        $send([$this->event('step', 'c1/s1', 'done', 30), $this->event('step', 'c1/s2', 'done', 31), $this->event('level', 'c2', 'l2', 32)]);
+        $see = fn (User $who): array => array_map(
+            fn (ObservationFile $file) => $this->actingAs($who)->get(route('observation-files.show', $file))->getStatusCode(), $files,
+        );
+        foreach ($this->students as $student) {
+            self::assertSame([403, 403, 403], $see($student), 'nothing before the result is out');
+        }
+        $this->actingAs($this->tutors[0])->post(route('observe.done', $mark))->assertSessionHasNoErrors();
+        // Nothing is added to a mark that is done.
+        $this->postJson(route('observe.files', $mark), ['id' => Str::uuid()->toString(), 'file' => $this->photo()])->assertStatus(409);
+        $this->actingAs($this->coordinator)->post(
+            route('release.store', $this->viva), ['which' => 'all', 'when' => 'now'],
+        )->assertSessionHasNoErrors();
+        foreach ($this->students as $student) {
+            self::assertSame([200, 403, 403], $see($student), 'each of the group, what is meant for them alone');
+        }
+        self::assertSame([403, 403, 403], $see($this->tutors[1]));
+    }
+
+    public function test_nobody_observes_in_two_assignments_at_once(): void
+    {
+        $this->observed(1);
+        $this->ground('Hall', 0, 60, [0, 1]);
+        $other = $this->assignment(['form' => WorkForm::Observed, 'scheme' => $this->oneMark()]);
+        $at = fn (int $minutes) => LocalTime::field($this->morning->copy()->addMinutes($minutes));
+        $fields = ['room' => 'Cellar', 'first' => $this->tutors[1]->public_id];
+        $this->post(route('grounds.store', $other), $fields + ['from' => $at(30), 'to' => $at(90)])->assertSessionHasErrors('from');
+        self::assertSame(0, $other->grounds()->count());
+        $this->post(route('grounds.store', $other), $fields + ['from' => $at(60), 'to' => $at(90)])->assertSessionHasNoErrors();
+    }
+
+    public function test_whoever_leaves_leaves_their_time_to_others(): void
+    {
+        $this->observed(2);
+        $this->ground('Hall', 0, 20, [0]);
+        self::assertSame(['full'], array_values(app(DrawSlots::class)($this->viva, $this->coordinator)));
+        app(PublishSlots::class)($this->viva, $this->coordinator);
+        self::assertSame(['full'], array_values(app(DrawSlots::class)($this->viva, $this->coordinator)));
+        Slot::query()->sole()->script->update(['left_at' => now()]);
+        self::assertSame([], app(DrawSlots::class)($this->viva, $this->coordinator));
     }
 
     private function observed(int $students, bool $second = false, bool $scale = false): void

@@ -85,7 +85,11 @@ final class ModerateController extends Controller
         $person = $this->person($request);
 
         return view('moderate.show', [
-            'records' => $script->assignment->isObserved() && $both ? SeenRecord::ofScript($script, false) : [],
+            // With one observer, or once both are done: nobody reads the other's before their own is.
+            'records' => $script->assignment->isObserved()
+                && (
+                    $both || $script->marks->every(fn (Mark $mark) => $mark->isDone())
+                ) ? SeenRecord::ofScript($script, false) : [],
             'script' => $script, 'assignment' => $script->assignment, 'done' => $done, 'first' => $first,
             'second' => $second,
             // What was marked, which a later attempt does not replace.

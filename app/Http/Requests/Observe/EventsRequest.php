@@ -6,6 +6,7 @@ namespace App\Http\Requests\Observe;
 
 use App\Http\Requests\GuardedRequest;
 use App\Models\Mark;
+use YoungHarbor\Core\Observing\Event;
 
 /**
  * What an observer's device recorded, and what its clock says now.
@@ -22,7 +23,7 @@ final class EventsRequest extends GuardedRequest
      */
     public function rules(): array
     {
-        return ['now' => ['required', 'integer', 'min:0'], 'events' => ['required', 'array', 'max:500'], 'events.*' => ['array']];
+        return ['now' => ['required', 'integer', 'min:0', 'max:'.Event::LATEST], 'events' => ['required', 'array', 'max:500'], 'events.*' => ['array']];
     }
 
     /**
