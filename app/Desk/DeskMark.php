@@ -25,9 +25,11 @@ final readonly class DeskMark
      * @param  bool  $hasAttachments  whether files or recordings are attached to it
      * @param  bool  $hasLevelNotes  whether markers wrote notes on levels of the assignment
      * @param  bool  $hasRounds  whether students review or rate in the assignment
+     * @param  bool  $hasLaterPosts  whether its writer went on in the discussion after what is marked was frozen
      */
     private function __construct(
         public Mark $mark, public bool $hasAttachments, public bool $hasLevelNotes, public bool $hasRounds,
+        public bool $hasLaterPosts,
     ) {
     }
 
@@ -37,7 +39,9 @@ final readonly class DeskMark
             'SELECT script.*, assignment.*, module.*, work.*, version.*,'
             .' EXISTS(SELECT 1 FROM mark_attachments WHERE mark_id = ?) AS attachments,'
             ." EXISTS(SELECT 1 FROM level_notes WHERE assignment_id = assignment.id AND text != '') AS level_notes,"
-            .' EXISTS(SELECT 1 FROM rounds WHERE assignment_id = assignment.id AND given_at IS NOT NULL) AS rounds'
+            .' EXISTS(SELECT 1 FROM rounds WHERE assignment_id = assignment.id AND given_at IS NOT NULL) AS rounds,'
+            .' EXISTS(SELECT 1 FROM participations AS part JOIN posts ON posts.script_id = part.script_id'
+            .' AND posts.id > part.frozen_to AND posts.taken_back_at IS NULL WHERE part.script_id = script.id) AS later'
             .' FROM scripts AS script JOIN assignments AS assignment ON assignment.id = script.assignment_id'
             .' JOIN modules AS module ON module.id = assignment.module_id'
             .' JOIN handins AS work ON work.id = ? JOIN rubric_versions AS version ON version.id = ?'
@@ -53,7 +57,7 @@ final readonly class DeskMark
 
         return new self(
             $mark, (bool) ($facts['attachments'] ?? true), (bool) ($facts['level_notes'] ?? true),
-            (bool) ($facts['rounds'] ?? true),
+            (bool) ($facts['rounds'] ?? true), (bool) ($facts['later'] ?? true),
         );
     }
 }

@@ -33,7 +33,7 @@ final class HandinCopies
     public function kinds(Handin $handin): array
     {
         $pages = $this->pagesOf($handin);
-        $set = $pages === null ? CopyWriter::canSet($handin->text) : $pages->pages_path !== null;
+        $set = $pages === null ? $handin->settable : $pages->pages_path !== null;
 
         return array_values(
             array_filter(

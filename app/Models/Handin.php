@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Extraction\CopyWriter;
 use App\Extraction\FileKind;
 use App\Models\Concerns\HasPublicId;
 use Illuminate\Database\Eloquent\Collection;
@@ -30,6 +31,7 @@ use YoungHarbor\Core\Marks\Length;
  * @property int $bibliography_words
  * @property string $text
  * @property string $html
+ * @property bool $settable whether its text can be set as PDF here
  * @property list<string> $notes
  * @property Carbon $due_at
  * @property bool $late
@@ -64,13 +66,17 @@ final class Handin extends Model
         self::creating(function (self $handin): void {
             $handin->id ??= Work::query()->insertGetId(['script_id' => $handin->script_id, 'kind' => Work::HANDIN]);
         });
+        // Looked for when the text is written, not at each look at it.
+        self::saving(function (self $handin): void {
+            $handin->isDirty('text') && $handin->settable = CopyWriter::canSet($handin->text);
+        });
     }
 
     protected function casts(): array
     {
         return [
             'notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array',
-            'prepared_at' => 'datetime', 'read_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean',
+            'prepared_at' => 'datetime', 'read_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'settable' => 'boolean',
             'received_at' => 'datetime',
         ];
     }

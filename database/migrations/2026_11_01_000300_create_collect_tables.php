@@ -82,6 +82,7 @@ return new class extends Migration
             $table->mediumText('html')->comment(
                 'as markers read it: written from the tree of what is allowed, the author masked'
             );
+            $table->boolean('settable')->default(true)->comment('whether its text can be set as PDF here');
             $table->json('notes')->comment('what the student was told about the file');
             $table->dateTime('due_at')->comment('the due time in force when it came in');
             $table->boolean('late');

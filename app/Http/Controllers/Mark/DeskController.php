@@ -92,7 +92,7 @@ final class DeskController extends Controller
             'beside' => $beside = Beside::of($mark), 'besideNotes' => $this->notesBeside($beside, $state),
             'waiting' => Beside::isWaiting($mark), 'ratings' => $with->hasRounds ? BesideRatings::of($mark) : [],
             'records' => $mark->script->assignment->isObserved() ? [SeenRecord::ofMark($mark, false, recordings: true)] : [],
-            'later' => $mark->script->assignment->isDiscussion() ? LaterPosts::of($mark) : null,
+            'later' => $with->hasLaterPosts ? LaterPosts::of($mark) : null,
             'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
             'sets' => $this->sets($sets),
             'config' => $this->config(
