@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CheckAccount;
 use App\Http\Middleware\DecimalComma;
 use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\MendJson;
@@ -23,6 +24,8 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: [
             __DIR__.'/../routes/web.php',
+            __DIR__.'/../routes/account.php',
+            __DIR__.'/../routes/institution.php',
             __DIR__.'/../routes/plan.php',
             __DIR__.'/../routes/collect.php',
             __DIR__.'/../routes/screen.php',
@@ -44,7 +47,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->append(ProtectResponses::class);
         $middleware->prepend(MendJson::class);
         $middleware->web(
-            append: [SoundInput::class, DecimalComma::class], replace: [StartSession::class => KeepSession::class],
+            append: [SoundInput::class, DecimalComma::class, CheckAccount::class],
+            replace: [StartSession::class => KeepSession::class],
         );
         // A changed password ends every other session of its person.
         $middleware->authenticateSessions();
@@ -52,7 +56,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo(fn () => route('today'));
         $middleware->trimStrings(
             except: [
-                'password', 'password_confirmation', 'typed_text', 'draft_text', 'comment', 'general_comment',
+                'password', 'password_confirmation', 'current_password', 'typed_text', 'draft_text', 'comment', 'general_comment',
                 'pasted', 'changes', 'body', 'lines',
             ]
         );
@@ -99,7 +103,7 @@ return Application::configure(basePath: dirname(__DIR__))
                 ]
             )
             : $e);
-        $exceptions->dontFlash(['password', 'password_confirmation', 'typed_text']);
+        $exceptions->dontFlash(['password', 'password_confirmation', 'current_password', 'code', 'typed_text']);
         $exceptions->render(function (PostTooLargeException $e, Request $request) {
             $message = __('messages.too_large', ['size' => config('harbor.upload.max_megabytes')]);
 

@@ -40,6 +40,7 @@ enum LogDetail: string
     case Handins = 'handins';
     case Hash = 'hash';
     case Held = 'held';
+    case How = 'how';
     case Late = 'late';
     case LateNoMore = 'late_no_more';
     case Left = 'left';

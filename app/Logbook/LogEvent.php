@@ -15,6 +15,21 @@ enum LogEvent: string
     case PasswordReset = 'account.password-reset';
     case PasswordChanged = 'account.password-changed';
     case AdministratorMade = 'account.administrator-made';
+    case AdministratorNamed = 'account.administrator-named';
+    case AdministratorNoMore = 'account.administrator-no-more';
+    case SecondStepSet = 'account.second-step-set';
+    case SecondStepGone = 'account.second-step-gone';
+    case SecondStepTakenOff = 'account.second-step-taken-off';
+    case RecoveryCodesMade = 'account.recovery-codes-made';
+    case RecoveryCodeUsed = 'account.recovery-code-used';
+    case WrongCodes = 'account.wrong-codes';
+    case SessionsEnded = 'account.sessions-ended';
+    case LinkSent = 'account.link-sent';
+    case AccountChanged = 'account.changed';
+    case AccountClosed = 'account.closed';
+    case AccountOpened = 'account.opened';
+    case AccountsMerged = 'account.merged';
+    case SignInRulesSet = 'account.sign-in-rules-set';
     // Modules and people
     case ModuleMade = 'module.made';
     case RosterApplied = 'module.roster-applied';

@@ -10,6 +10,7 @@ use Database\Factories\UserFactory;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
@@ -33,6 +34,14 @@ use Illuminate\Support\Carbon;
  * @property bool $daily_mail one mail a day in place of one each
  * @property bool $no_reminders
  * @property Carbon|null $joined_at
+ * @property string|null $second_secret bytes that a phone makes codes of
+ * @property Carbon|null $second_since when the first code from it was right
+ * @property int|null $second_step whose code was taken last
+ * @property Carbon|null $signed_in_at the last time
+ * @property Carbon|null $closed_at
+ * @property int|null $merged_into_id the account that took up what this one had
+ * @property-read Collection<int, RecoveryCode> $recoveryCodes
+ * @property-read User|null $mergedInto
  * @property-read Collection<int, Membership> $memberships
  */
 final class User extends Authenticatable
@@ -48,11 +57,16 @@ final class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'second_secret'];
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array', 'daily_mail' => 'boolean', 'no_reminders' => 'boolean'];
+        return [
+            'password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array',
+            'daily_mail' => 'boolean', 'no_reminders' => 'boolean', 'second_secret' => 'encrypted',
+            'second_since' => 'datetime', 'second_step' => 'integer', 'signed_in_at' => 'datetime',
+            'closed_at' => 'datetime',
+        ];
     }
 
     /** An e-mail address as accounts are known by it: one spelling each. */
@@ -77,6 +91,28 @@ final class User extends Authenticatable
     public function memberships(): HasMany
     {
         return $this->hasMany(Membership::class);
+    }
+
+    /**
+     * @return HasMany<RecoveryCode, $this>
+     */
+    public function recoveryCodes(): HasMany
+    {
+        return $this->hasMany(RecoveryCode::class);
+    }
+
+    /**
+     * @return BelongsTo<User, $this>
+     */
+    public function mergedInto(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'merged_into_id');
+    }
+
+    /** Whether a code from a phone is asked for besides the password. */
+    public function hasSecondStep(): bool
+    {
+        return $this->second_since !== null;
     }
 
     /** The person's role in a module; null for someone who is not in it, or has left it. */

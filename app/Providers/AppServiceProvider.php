@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Account\PendingSignIn;
 use App\Documents\Receipts;
 use App\FirstFeedback\Assistant;
 use App\FirstFeedback\HttpAssistant;
@@ -59,6 +60,11 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('forgotten', fn (Request $request) => [
             Limit::perMinutes(15, 4)->by('forgotten:'.$account($request)),
             Limit::perMinute((int) config('harbor.sign_in.address'))->by('forgotten:'.$request->ip()),
+        ]);
+        // Three of a million codes hold at a time. Twenty tries an hour, for who has the password already.
+        RateLimiter::for('second-step', fn (Request $request) => [
+            Limit::perMinute(6)->by('code:'.(PendingSignIn::of($request->session())->user->id ?? $request->ip())),
+            Limit::perHour(20)->by('codes:'.(PendingSignIn::of($request->session())->user->id ?? $request->ip())),
         ]);
         RateLimiter::for('choose-password', fn (Request $request) => [
             Limit::perMinute(10)->by(

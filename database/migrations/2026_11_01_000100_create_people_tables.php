@@ -25,7 +25,32 @@ return new class extends Migration
             $table->boolean('is_admin')->default(false);
             $table->enum('theme', ['device', 'light', 'dark'])->default('device');
             $table->dateTime('joined_at')->nullable()->comment('null until the person has chosen a password');
+            $table->text('second_secret')->nullable()->comment('encrypted; what a phone makes codes of at sign-in');
+            $table->dateTime('second_since')->nullable()->comment('null until the first code from it was right');
+            $table->unsignedBigInteger('second_step')->nullable()->comment('whose code was taken last: each works once');
+            $table->dateTime('signed_in_at')->nullable()->comment('the last time');
+            $table->dateTime('closed_at')->nullable()->comment('a closed account is kept, and nobody signs in to it');
+            $table->foreignId('merged_into_id')->nullable()->constrained('users')->restrictOnDelete()
+                ->comment('the account that took up what this one had');
             $table->rememberToken();
+            $table->timestamps();
+        });
+        Schema::create('recovery_codes', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->constrained()->cascadeOnDelete();
+            $table->char('hash', 64);
+            $table->dateTime('used_at')->nullable();
+            $table->unique(['user_id', 'hash']);
+        });
+        Schema::create('sign_in_links', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->unique()->constrained()->cascadeOnDelete();
+            $table->char('hash', 64)->unique();
+            $table->dateTime('ends_at');
+        });
+        Schema::create('institution', function (Blueprint $table): void {
+            $table->id();
+            $table->json('sign_in')->nullable()->comment('how people sign in, one document');
             $table->timestamps();
         });
         Schema::create('modules', function (Blueprint $table): void {

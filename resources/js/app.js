@@ -18,6 +18,7 @@ import { startThreads } from './threads.js';
 import { forgetDrafts, startComposing } from './compose.js';
 import { forget, forgetPagesOfOthers, waiting } from './observe/store.js';
 import { startDay } from './observe/day.js';
+import { drawSquares, startCodes } from './second-step.js';
 import { startTalk } from './talk.js';
 import { startHandIn, startKeeping } from './uploads.js';
 
@@ -122,6 +123,8 @@ mount('form[data-upload]', startHandIn);
 mount('textarea[data-keeps]', startKeeping);
 mount('textarea[data-least]', startLeast);
 mount('[data-observe]', startDay);
+mount('[data-squares]', drawSquares);
+mount('[data-codes]', startCodes);
 mount('[data-talk]', (page) => startTalk(page, htmx));
 mount('form[data-many]', (form) => startMany(form, (element) => htmx.process(element)));
 // A report that is swapped in has threads of its own, and what was attached players.

@@ -29,5 +29,34 @@
                 autocomplete="new-password" />
             <div class="flex justify-end"><button class="button primary">Change it</button></div>
         </form>
+        <section class="panel w-80">
+            <h2 class="mb-1">{{ __('accounts.second.title') }}</h2>
+            @if ($person->hasSecondStep())
+                <p class="mb-1">{{ __('accounts.second.account_on', ['since' => App\Wording\LocalTime::day($person->second_since)]) }}</p>
+                <p @class(['mb-3', 'hint' => $codes > 2])>{{ __('accounts.second.codes_title') }}:
+                {{ trans_choice('accounts.second.codes_left', $codes) }}</p>
+            @else<p class="mb-3">{{ __('accounts.second.account_off') }}</p>@endif
+            <div class="flex justify-end"><a class="button" href="{{ route('second-step') }}">{{
+                __($person->hasSecondStep() ? 'accounts.second.manage' : 'accounts.second.set_up') }}</a></div>
+        </section>
+        @if ($places !== [])
+            <section class="panel w-[36rem] max-w-full" id="places">
+                <h2>{{ __('accounts.places.title') }}</h2>
+                <p class="hint mb-2">{{ __('accounts.places.what') }}</p>
+                <ul class="grid gap-2 mb-3">
+                    @foreach ($places as $place)
+                        <li class="flex flex-wrap gap-x-3 items-baseline"><b>{{ $place['browser'] }}</b>
+                            @if ($place['here'])<span>{{ __('accounts.places.here') }}</span>
+                            @else<span class="quiet small">{{ __('accounts.places.from', ['address' => $place['address'],
+                                'at' => App\Wording\LocalTime::shown($place['at'])]) }}</span>
+                                <form class="ml-auto" method="post" action="{{ route('places.destroy') }}">
+                                    @csrf @method('delete')<input type="hidden" name="place" value="{{ $place['name'] }}">
+                                    <button class="link">{{ __('accounts.places.end') }}</button></form>@endif</li>
+                    @endforeach
+                </ul>
+                @if (count($places) > 1)<form class="flex justify-end" method="post" action="{{ route('places.destroy') }}">
+                    @csrf @method('delete')<button class="button">{{ __('accounts.places.end_all') }}</button></form>@endif
+            </section>
+        @endif
     </div>
 </x-page>

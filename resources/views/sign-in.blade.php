@@ -11,6 +11,7 @@
                 href="{{ route('forgotten') }}">No password yet, or forgotten</a><button class="button primary">
                 Sign in</button></div>
         </form>
+        @if ($links)<p class="mt-4"><a href="{{ route('sign-in.link') }}">{{ __('accounts.link.ask') }}</a></p>@endif
         @if (config('harbor.demo'))
             <p class="quiet mt-4">This is the demo.
             <a href="{{ route('demo') }}">Everyone in it, with their sign-ins</a></p>

@@ -326,6 +326,7 @@ trait Addresses
                 )
                 ->public_id,
             'template' => $template->public_id, 'scale' => $scale->public_id,
+            'user' => User::factory()->create()->public_id,
             'member' => Membership::query()->where('user_id', $script->student_id)->sole()->public_id,
             'import' => $this->import()->public_id,
             'upload' => Upload::query()

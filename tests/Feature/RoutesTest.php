@@ -25,6 +25,14 @@ final class RoutesTest extends TestCase
         'today' => 'anyone', 'account' => 'anyone', 'help' => 'anyone', 'account.theme' => 'anyone',
         'account.password' => 'anyone', 'account.mail' => 'anyone', 'notices.index' => 'anyone',
         'notices.update' => 'anyone', 'notices.show' => 'student', 'sign-out' => 'anyone',
+        'second-step' => 'anyone', 'second-step.store' => 'anyone', 'second-step.destroy' => 'anyone',
+        'second-step.codes' => 'anyone', 'places.destroy' => 'anyone',
+        'institution.people' => 'admin', 'institution.person' => 'admin', 'institution.person.update' => 'admin',
+        'institution.person.link' => 'admin', 'institution.person.second-step' => 'admin',
+        'institution.person.places' => 'admin', 'institution.person.closed' => 'admin',
+        'institution.person.administrator' => 'admin', 'institution.merge' => 'admin',
+        'institution.merge.store' => 'admin', 'institution.sign-in' => 'admin',
+        'institution.sign-in.update' => 'admin',
         'modules.index' => 'anyone', 'modules.store' => 'admin',
         'modules.show' => 'coordinator tutor examiner student admin',
         'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
@@ -154,7 +162,9 @@ final class RoutesTest extends TestCase
 
     /** Routes for people who are not signed in, or for everyone. */
     private const OPEN = [
-        'up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in', 'sign-in.store',
+        'sign-in.code', 'sign-in.code.store', 'sign-in.link', 'sign-in.link.store', 'sign-in.link.show',
+        'sign-in.link.take', 'up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in',
+        'sign-in.store',
         'welcome', 'welcome.store', 'demo', 'demo.mail', 'observe.worker',
     ];
 

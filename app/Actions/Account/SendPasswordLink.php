@@ -19,7 +19,7 @@ final class SendPasswordLink
 {
     public function __invoke(string $email): void
     {
-        $user = User::query()->where('email', $email)->first();
+        $user = User::query()->where('email', $email)->whereNull('closed_at')->first();
         if ($user === null) {
             return;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\SignedInPlaces;
 use App\Actions\Account\ChangePassword;
 use App\Actions\Account\ChooseMail;
 use App\Actions\Account\ChooseTheme;
@@ -16,13 +17,18 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 /**
- * A person's own settings: how pages look, which mails come, and the password.
+ * A person's own settings: how pages look, which mails come, how they sign in and where they are signed in.
  */
 final class AccountController extends Controller
 {
-    public function edit(Request $request): View
+    public function edit(Request $request, SignedInPlaces $places): View
     {
-        return view('account', ['person' => $this->person($request)]);
+        $person = $this->person($request);
+
+        return view('account', [
+            'person' => $person, 'places' => $places->of($person, $request->session()->getId()),
+            'codes' => $person->hasSecondStep() ? $person->recoveryCodes()->whereNull('used_at')->count() : 0,
+        ]);
     }
 
     public function theme(ThemeRequest $request, ChooseTheme $choose): RedirectResponse
@@ -43,7 +49,7 @@ final class AccountController extends Controller
     {
         $person = $this->person($request);
         $fields = $request->validated();
-        $change($person, $fields['password'], LogEvent::PasswordChanged);
+        $change($person, $fields['password'], LogEvent::PasswordChanged, $request->session()->getId());
         $request->session()->regenerate();
 
         return back()->with('said', 'Your password is changed. Wherever else you were signed in, you no longer are.');

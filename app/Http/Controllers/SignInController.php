@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Account\PendingSignIn;
+use App\Actions\Account\SignIn;
 use App\Http\Requests\SignInRequest;
-use App\Logbook\Entry;
-use App\Logbook\Logbook;
-use App\Logbook\LogEvent;
+use App\Models\Institution;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -23,10 +23,10 @@ final class SignInController extends Controller
 {
     public function create(): View
     {
-        return view('sign-in');
+        return view('sign-in', ['links' => Institution::settings()->sign_in->mailLinks]);
     }
 
-    public function store(SignInRequest $request, Logbook $logbook): RedirectResponse
+    public function store(SignInRequest $request, SignIn $signIn): RedirectResponse
     {
         $fields = $request->validated();
         $user = User::query()->where('email', User::addressKey($fields['email']))->first();
@@ -35,9 +35,16 @@ final class SignInController extends Controller
                 ['email' => 'That e-mail address and password do not go together.']
             );
         }
-        Auth::login($user);
-        $request->session()->regenerate();
-        $logbook->note(Entry::of(LogEvent::SignedIn)->by($user));
+        // Told to nobody but who knows the password.
+        if ($user->closed_at !== null) {
+            throw ValidationException::withMessages(['email' => __('accounts.closed.sign_in')]);
+        }
+        if ($user->hasSecondStep()) {
+            PendingSignIn::begin($request->session(), $user, 'password');
+
+            return redirect()->route('sign-in.code');
+        }
+        $signIn($user, $request->session(), 'password');
 
         return redirect()->intended(route('today'));
     }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Account\ChooseFirstPassword;
+use App\Actions\Account\SignIn;
 use App\Http\Requests\WelcomeRequest;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Auth;
 
 /**
  * Someone who was added to a module chooses a password, through the signed link in their mail. It works once; one that
@@ -24,23 +24,23 @@ final class WelcomeController extends Controller
         return $this->holds($request, $user) ? view('welcome', ['user' => $user]) : $this->old($user, $request);
     }
 
-    public function store(WelcomeRequest $request, User $user, ChooseFirstPassword $choose): RedirectResponse|Response
-    {
+    public function store(
+        WelcomeRequest $request, User $user, ChooseFirstPassword $choose, SignIn $signIn,
+    ): RedirectResponse|Response {
         if (! $request->holds()) {
             return $this->old($user, $request);
         }
         if (! $choose($user, $request->string('password')->toString())) {
             return $this->old($user->refresh(), $request);
         }
-        Auth::login($user->refresh());
-        $request->session()->regenerate();
+        $signIn($user->refresh(), $request->session(), 'first-password');
 
         return redirect()->route('today');
     }
 
     private function holds(Request $request, User $user): bool
     {
-        return $request->hasValidSignature() && $user->joined_at === null;
+        return $request->hasValidSignature() && $user->joined_at === null && $user->closed_at === null;
     }
 
     /** Nothing about a person is told to who has no valid link. */

@@ -30,6 +30,9 @@
                 @can('viewAny', App\Models\Rubric::class)
                     <a href="{{ route('rubrics.index') }}" aria-current="{{ $current('rubrics') }}">Rubrics</a>
                 @endcan
+                @if (auth()->user()->is_admin)
+                    <a href="{{ route('institution.people') }}" aria-current="{{ $current('people') }}">{{ __('accounts.people.nav') }}</a>
+                @endif
                 @if (auth()->user()->coordinatesAny())
                     <a href="{{ route('grade-book') }}" aria-current="{{ $current('grade-book') }}">Grade book</a>
                 @endif

@@ -1,0 +1,7 @@
+Dear {!! $user->name !!},
+
+{!! $news !!}
+
+{!! __('accounts.mail.not_you') !!}
+
+{!! route('forgotten') !!}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\Institution\MergeController;
+use App\Http\Controllers\Institution\PeopleController;
+use App\Http\Controllers\Institution\PersonController;
+use App\Http\Controllers\Institution\SignInRulesController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->prefix('institution')->name('institution.')->group(function (): void {
+    Route::get('/people', PeopleController::class)->name('people');
+    Route::get('/people/{user}', [PersonController::class, 'show'])->name('person');
+    Route::put('/people/{user}', [PersonController::class, 'update'])->name('person.update');
+    Route::post('/people/{user}/link', [PersonController::class, 'link'])->name('person.link');
+    Route::delete('/people/{user}/second-step', [PersonController::class, 'secondStep'])->name('person.second-step');
+    Route::delete('/people/{user}/places', [PersonController::class, 'places'])->name('person.places');
+    Route::put('/people/{user}/closed', [PersonController::class, 'closed'])->name('person.closed');
+    Route::put('/people/{user}/administrator', [PersonController::class, 'administrator'])->name('person.administrator');
+    Route::get('/people/{user}/merge', [MergeController::class, 'show'])->name('merge');
+    Route::post('/people/{user}/merge', [MergeController::class, 'store'])->name('merge.store');
+    Route::get('/sign-in', [SignInRulesController::class, 'show'])->name('sign-in');
+    Route::put('/sign-in', [SignInRulesController::class, 'update'])->name('sign-in.update');
+});
