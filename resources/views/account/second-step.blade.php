@@ -35,7 +35,8 @@
                             <div class="squares" data-squares="{{ $address }}" role="img"
                                 aria-label="{{ __('accounts.second.squares') }}"></div>
                             <div class="max-w-56"><span class="small quiet">{{ __('accounts.second.by_hand') }}</span>
-                                <p class="code whitespace-normal! mt-1">{{ $letters }}</p></div></div></li>
+                                <p class="code whitespace-normal! mt-1">{{ $letters }}</p>
+                                <p class="small mt-2"><a href="{{ $address }}">{{ __('accounts.second.on_this') }}</a></p></div></div></li>
                     <li>{{ __('accounts.second.step_code') }}
                         <div class="grid sm:grid-cols-2 gap-4 mt-2">
                             <x-field name="code" :label="__('accounts.second.code')" inputmode="numeric"
