@@ -3,6 +3,9 @@
 declare(strict_types=1);
 
 return [
+    // Of the application; each release has its part in CHANGELOG.md.
+    'version' => '0.9.0',
+
     'institution' => env('HARBOR_INSTITUTION', 'Merrow Coast College'),
 
     // Demo sign-ins and the mail reader exist only when this is set.

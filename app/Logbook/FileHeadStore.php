@@ -12,6 +12,9 @@ use YoungHarbor\Core\Logbook\ChainHead;
  */
 final readonly class FileHeadStore implements HeadStore
 {
+    /** Below the folder of files. */
+    public const PLACE = 'logbook/head.json';
+
     public function __construct(private string $file)
     {
     }

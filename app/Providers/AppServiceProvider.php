@@ -33,7 +33,7 @@ final class AppServiceProvider extends ServiceProvider
             HeadKey::class, fn () => new HeadKey(hash_hkdf('sha256', (string) config('app.key'), 32, 'logbook')),
         );
         $this->app->singleton(
-            HeadStore::class, fn () => new FileHeadStore(config('harbor.files').'/logbook/head.json'),
+            HeadStore::class, fn () => new FileHeadStore(config('harbor.files').'/'.FileHeadStore::PLACE),
         );
         $this->app->singleton(
             Receipts::class, fn () => new Receipts(hash_hkdf('sha256', (string) config('app.key'), 32, 'receipt')),

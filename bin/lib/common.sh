@@ -181,6 +181,11 @@ database_make() { # database_make NAME
         "$DB_PORT" "$1" || fail "the database $1 could not be made"
 }
 
+database_drop() { # database_drop NAME
+    php -r '$p = new PDO("mysql:host=127.0.0.1;port=".$argv[1], "root", ""); $p->exec("DROP DATABASE IF EXISTS `".$argv[2]."`");' \
+        "$DB_PORT" "$1" || fail "the database $1 could not be dropped"
+}
+
 # --- the application's processes -------------------------------------------------------------------
 
 open_web_start() { # open_web_start LOG_FOLDER: the simulated open web, which screening asks

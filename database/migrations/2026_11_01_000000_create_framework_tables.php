@@ -42,6 +42,12 @@ return new class extends Migration
             $table->unsignedInteger('available_at');
             $table->unsignedInteger('created_at');
         });
+        Schema::create('operations', function (Blueprint $table): void {
+            $table->string('name', 40)->primary();
+            $table->dateTime('at');
+            $table->boolean('ok');
+            $table->json('facts');
+        });
         Schema::create('failed_jobs', function (Blueprint $table): void {
             $table->id();
             $table->string('uuid')->unique();

@@ -158,7 +158,8 @@ final readonly class OverlapList
             ->where('a.assignment_id', $this->assignment->id)->where('b.assignment_id', $this->assignment->id)
             ->where('o.kind', 'handin')->whereNull('a.lead_id')
             ->whereRaw('overlap_matches.words + overlap_matches.close_words >= ?', [$least])
-            ->orderByRaw('overlap_matches.words + overlap_matches.close_words DESC')->limit(self::LINKS)
+            ->orderByRaw('overlap_matches.words + overlap_matches.close_words DESC, overlap_matches.id')
+            ->limit(self::LINKS)
             ->selectRaw(
                 'a.code AS a_code, b.code AS b_code, GREATEST(overlap_matches.words, overlap_matches.close_words) AS shared'
             )->get()
