@@ -6,6 +6,7 @@ use App\Http\Middleware\CheckAccount;
 use App\Http\Middleware\DecimalComma;
 use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\MendJson;
+use App\Http\Middleware\NameRequest;
 use App\Http\Middleware\ProtectResponses;
 use App\Http\Middleware\SoundInput;
 use Illuminate\Database\QueryException;
@@ -45,6 +46,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Every answer, those of refusals and errors too.
         $middleware->append(ProtectResponses::class);
+        $middleware->prepend(NameRequest::class);
         $middleware->prepend(MendJson::class);
         $middleware->web(
             append: [SoundInput::class, DecimalComma::class, CheckAccount::class],

@@ -11,6 +11,9 @@ return [
     // Demo sign-ins and the mail reader exist only when this is set.
     'demo' => (bool) env('HARBOR_DEMO', false),
 
+    // With it /metrics answers, in the OpenMetrics text format; without it there is no such page.
+    'metrics_token' => (string) env('HARBOR_METRICS_TOKEN', ''),
+
     // Times are kept in UTC and shown in the institution's zone.
     'timezone' => env('HARBOR_TIMEZONE', 'Europe/London'),
 

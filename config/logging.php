@@ -2,22 +2,19 @@
 
 declare(strict_types=1);
 
-use Monolog\Formatter\LineFormatter;
+use App\Log\QuietJson;
 
 return [
     'default' => env('LOG_CHANNEL', 'daily'),
     'channels' => [
-        // A file a day, the oldest deleted: what went wrong is of use for days, and no log grows for ever.
+        // A line of JSON each, with nobody's words in it. A file a day, the oldest deleted: what went wrong is of use for days, and no log grows for ever.
         'daily' => [
             'driver' => 'daily',
             'path' => storage_path('logs/harbor.log'),
             'level' => env('LOG_LEVEL', 'info'),
             'days' => (int) env('HARBOR_LOG_DAYS', 14),
             'permission' => 0600,
-            'formatter' => LineFormatter::class,
-            'formatter_with' => [
-                'dateFormat' => 'Y-m-d\TH:i:sP', 'allowInlineLineBreaks' => true, 'ignoreEmptyContextAndExtra' => true,
-            ],
+            'formatter' => QuietJson::class,
         ],
     ],
 ];

@@ -10,9 +10,11 @@ use App\Actions\Peers\RunRounds;
 use App\Actions\Reflect\RemindOfSheets;
 use App\Actions\Release\SendDueReleases;
 use App\Jobs\SendNoticesJob;
+use App\Models\Operation;
 use Illuminate\Support\Facades\Schedule;
 
 // Run by `php artisan schedule:work`, or by cron every minute: `php artisan schedule:run`.
+Schedule::call(fn () => Operation::record('clock', true))->name('heartbeat')->everyMinute();
 Schedule::call(fn () => app(ReadWhatWasLost::class)())->name('reading what was lost on the way to the worker')
     ->everyFiveMinutes();
 Schedule::call(fn () => app(DealWithOverdue::class)())->name('scripts that were to be settled by now')->hourly();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\Institution\MergeController;
 use App\Http\Controllers\Institution\PeopleController;
 use App\Http\Controllers\Institution\PersonController;
+use App\Http\Controllers\Institution\RunningController;
 use App\Http\Controllers\Institution\SignInRulesController;
 use Illuminate\Support\Facades\Route;
 
@@ -19,6 +20,9 @@ Route::middleware('auth')->prefix('institution')->name('institution.')->group(fu
     Route::put('/people/{user}/administrator', [PersonController::class, 'administrator'])->name('person.administrator');
     Route::get('/people/{user}/merge', [MergeController::class, 'show'])->name('merge');
     Route::post('/people/{user}/merge', [MergeController::class, 'store'])->name('merge.store');
+    Route::get('/running', [RunningController::class, 'show'])->name('running');
+    Route::post('/running/failed', [RunningController::class, 'again'])->name('running.again');
+    Route::delete('/running/failed', [RunningController::class, 'forget'])->name('running.forget');
     Route::get('/sign-in', [SignInRulesController::class, 'show'])->name('sign-in');
     Route::put('/sign-in', [SignInRulesController::class, 'update'])->name('sign-in.update');
 });

@@ -20,6 +20,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/up', HealthController::class)->withoutMiddleware('web')->name('up');
 
+Route::get('/metrics', [HealthController::class, 'metrics'])->withoutMiddleware('web')->name('metrics');
+
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in')->name('sign-in.store');

@@ -30,6 +30,9 @@ enum LogEvent: string
     case AccountOpened = 'account.opened';
     case AccountsMerged = 'account.merged';
     case SignInRulesSet = 'account.sign-in-rules-set';
+    // Running
+    case WorkTriedAgain = 'running.tried-again';
+    case WorkForgotten = 'running.forgotten';
     // Modules and people
     case ModuleMade = 'module.made';
     case RosterApplied = 'module.roster-applied';

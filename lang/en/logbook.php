@@ -46,6 +46,10 @@ return [
             'merged' => 'merged two accounts',
             'sign-in-rules-set' => 'set how people sign in',
         ],
+        'running' => [
+            'tried-again' => 'gave work that had failed to the workers again',
+            'forgotten' => 'took work that had failed off the list',
+        ],
         'module' => [
             'made' => 'made a module',
             'roster-applied' => 'applied a roster',

@@ -32,7 +32,8 @@ final class RoutesTest extends TestCase
         'institution.person.places' => 'admin', 'institution.person.closed' => 'admin',
         'institution.person.administrator' => 'admin', 'institution.merge' => 'admin',
         'institution.merge.store' => 'admin', 'institution.sign-in' => 'admin',
-        'institution.sign-in.update' => 'admin',
+        'institution.sign-in.update' => 'admin', 'institution.running' => 'admin',
+        'institution.running.again' => 'admin', 'institution.running.forget' => 'admin',
         'modules.index' => 'anyone', 'modules.store' => 'admin',
         'modules.show' => 'coordinator tutor examiner student admin',
         'people.index' => 'coordinator admin', 'people.store' => 'coordinator admin',
@@ -163,7 +164,7 @@ final class RoutesTest extends TestCase
     /** Routes for people who are not signed in, or for everyone. */
     private const OPEN = [
         'sign-in.code', 'sign-in.code.store', 'sign-in.link', 'sign-in.link.store', 'sign-in.link.show',
-        'sign-in.link.take', 'up', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in',
+        'sign-in.link.take', 'up', 'metrics', 'forgotten', 'forgotten.store', 'password.reset', 'password.update', 'sign-in',
         'sign-in.store',
         'welcome', 'welcome.store', 'demo', 'demo.mail', 'observe.worker',
     ];

@@ -7,6 +7,7 @@ namespace App\Console\Commands;
 use App\Logbook\Excerpt;
 use App\Logbook\Logbook;
 use App\Models\LogbookLine;
+use App\Models\Operation;
 use Illuminate\Console\Command;
 use InvalidArgumentException;
 use YoungHarbor\Core\Logbook\Chain;
@@ -34,6 +35,8 @@ final class VerifyLogbook extends Command
                 ->map(fn (LogbookLine $line) => $line->toCore()),
             $logbook->head(), $logbook->publicKey(),
         );
+
+        rescue(fn () => Operation::record('logbook', $found->holds(), ['lines' => $found->lines]));
 
         return $this->tell($found, trans_choice('logbook.holds', $found->lines, ['lines' => $found->lines]));
     }

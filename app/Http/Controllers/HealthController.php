@@ -4,46 +4,25 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Extraction\Cage;
-use App\Extraction\Pages\Sight;
-use Illuminate\Foundation\Events\DiagnosingHealth;
+use App\Operations\Health;
+use App\Operations\Metrics;
+use App\Operations\Part;
+use App\Operations\PartState;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Event;
-use Illuminate\Support\Facades\Storage;
-use Illuminate\Support\Str;
-use Throwable;
 
 /**
  * Whether the application is up, for whoever watches it: a line a part, in words. 200 when it can be used, 503 when it
- * cannot. What only makes it less safe or less complete is said and does not make it down.
+ * cannot. What should be looked at is said and does not make it down. The same as figures, for who has the token.
  */
 final class HealthController extends Controller
 {
-    public function __invoke(): Response
+    public function __invoke(Health $health): Response
     {
-        $parts = [
-            'database' => $this->tried(fn () => DB::connection()->getPdo()->query('SELECT 1')),
-            'files' => $this->tried(function (): void {
-                $probe = 'probe/'.Str::uuid()->toString();
-                Storage::put($probe, 'x') && Storage::delete($probe) || throw new \RuntimeException('not writable');
-            }),
-            'application' => $this->tried(fn () => Event::dispatch(new DiagnosingHealth)),
-        ];
-        $up = ! in_array(false, $parts, true);
+        $parts = $health->parts();
+        $up = Health::isUp($parts);
         $lines = array_map(
-            fn (string $part, bool $works) => "{$part}: ".($works ? 'works' : 'does not work'), array_keys($parts),
-            $parts,
-        );
-        $lines[] = 'readers: '.(
-            Cage::holds()
-                ? 'caged (bubblewrap)'
-                : 'without a cage: bubblewrap is not installed or the kernel refuses it'
-        );
-        $lines[] = 'pictures: '.(
-            Sight::isThere()
-                ? 'looked through for names (tesseract)'
-                : 'not looked through for names: tesseract is not installed'
+            fn (Part $part) => "{$part->name}: ".($part->state === PartState::Look ? 'look: ' : '').$part->says, $parts,
         );
 
         return response(
@@ -52,16 +31,14 @@ final class HealthController extends Controller
         );
     }
 
-    private function tried(callable $check): bool
+    public function metrics(Request $request, Health $health, Metrics $metrics): Response
     {
-        try {
-            $check();
+        $token = (string) config('harbor.metrics_token');
+        abort_if($token === '', 404);
+        abort_unless(hash_equals($token, (string) $request->bearerToken()), 401);
 
-            return true;
-        } catch (Throwable $e) {
-            report($e);
-
-            return false;
-        }
+        return response($metrics->text($health->parts()), 200, [
+            'Content-Type' => 'application/openmetrics-text; version=1.0.0; charset=utf-8', 'Cache-Control' => 'no-store',
+        ]);
     }
 }
