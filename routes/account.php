@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Account\CodeController;
+use App\Http\Controllers\Account\KeptController;
 use App\Http\Controllers\Account\LinkController;
 use App\Http\Controllers\Account\PlacesController;
 use App\Http\Controllers\Account\SecondStepController;
@@ -28,5 +29,7 @@ Route::middleware('auth')->group(function (): void {
         ->middleware('throttle:choose-password')->name('second-step.destroy');
     Route::post('/account/recovery-codes', [SecondStepController::class, 'codes'])
         ->middleware('throttle:choose-password')->name('second-step.codes');
+    Route::get('/account/kept', [KeptController::class, 'show'])->name('kept');
+    Route::post('/account/kept', [KeptController::class, 'download'])->middleware('throttle:hand-over')->name('kept.download');
     Route::delete('/account/places', [PlacesController::class, 'destroy'])->name('places.destroy');
 });

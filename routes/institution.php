@@ -20,6 +20,8 @@ Route::middleware('auth')->prefix('institution')->name('institution.')->group(fu
     Route::put('/people/{user}/administrator', [PersonController::class, 'administrator'])->name('person.administrator');
     Route::get('/people/{user}/merge', [MergeController::class, 'show'])->name('merge');
     Route::post('/people/{user}/merge', [MergeController::class, 'store'])->name('merge.store');
+    Route::post('/people/{user}/data', [PersonController::class, 'data'])->middleware('throttle:hand-over')
+        ->name('person.data');
     Route::get('/running', [RunningController::class, 'show'])->name('running');
     Route::post('/running/failed', [RunningController::class, 'again'])->name('running.again');
     Route::delete('/running/failed', [RunningController::class, 'forget'])->name('running.forget');

@@ -29,6 +29,7 @@ enum LogEvent: string
     case AccountClosed = 'account.closed';
     case AccountOpened = 'account.opened';
     case AccountsMerged = 'account.merged';
+    case DataHandedOver = 'account.data-handed-over';
     case SignInRulesSet = 'account.sign-in-rules-set';
     // Running
     case WorkTriedAgain = 'running.tried-again';

@@ -66,6 +66,7 @@ final class AppServiceProvider extends ServiceProvider
             Limit::perMinute(6)->by('code:'.(PendingSignIn::of($request->session())->user->id ?? $request->ip())),
             Limit::perHour(20)->by('codes:'.(PendingSignIn::of($request->session())->user->id ?? $request->ip())),
         ]);
+        RateLimiter::for('hand-over', fn (Request $request) => Limit::perMinutes(10, 6)->by('data:'.$request->user()?->id));
         RateLimiter::for('choose-password', fn (Request $request) => [
             Limit::perMinute(10)->by(
                 'choose:'.(

@@ -44,6 +44,7 @@ return [
             'closed' => 'closed an account',
             'opened' => 'opened an account again',
             'merged' => 'merged two accounts',
+            'data-handed-over' => 'made a copy of all that is kept of someone',
             'sign-in-rules-set' => 'set how people sign in',
         ],
         'running' => [

@@ -39,6 +39,11 @@
             <div class="flex justify-end"><a class="button" href="{{ route('second-step') }}">{{
                 __($person->hasSecondStep() ? 'accounts.second.manage' : 'accounts.second.set_up') }}</a></div>
         </section>
+        <section class="panel w-80">
+            <h2 class="mb-1">{{ __('keeping.title') }}</h2>
+            <p class="mb-3">{{ __('keeping.download_what') }}</p>
+            <div class="flex justify-end"><a class="button" href="{{ route('kept') }}">{{ __('keeping.title') }}</a></div>
+        </section>
         @if ($places !== [])
             <section class="panel w-[36rem] max-w-full" id="places">
                 <h2>{{ __('accounts.places.title') }}</h2>

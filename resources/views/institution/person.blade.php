@@ -73,6 +73,13 @@
                     <x-field name="with" :label="__('accounts.merge.with')" type="email" required />
                     <div class="flex justify-end"><button class="button">{{ __('accounts.merge.look') }}</button></div>
                 </form>
+                <form class="panel" method="post" action="{{ route('institution.person.data', $user) }}">@csrf
+                    <h2>{{ __('keeping.office.title') }}</h2>
+                    <p class="hint mb-2">{{ __('keeping.office.what') }}</p>
+                    <label class="label" for="r-data">{{ __('accounts.person.reason') }}</label>
+                    <input class="input mb-2" id="r-data" name="reason" maxlength="500" required>
+                    <div class="flex justify-end"><button class="button">{{ __('keeping.office.do') }}</button></div>
+                </form>
                 <form class="panel" method="post" action="{{ route('institution.person.administrator', $user) }}">
                     @csrf @method('put')
                     <h2>{{ __('accounts.administrator.title') }}</h2>

@@ -6,14 +6,14 @@
         __('accounts.people.title') }}</a></div></x-slot:head>
     <div class="split">
         <div>
-            <div class="sheet scroll mb-6"><table class="table stacked"><tbody>
+            <div class="sheet scroll mb-6"><table class="table"><tbody>
                 @foreach ($parts as $part)
-                    <tr><td class="w-8"><svg class="inline" width="12" height="12" viewBox="0 0 12 12" aria-hidden="true">@switch($part->state)
+                    <tr><td class="font-bold align-top"><svg class="inline" width="12" height="12" viewBox="0 0 12 12"
+                        aria-hidden="true">@switch($part->state)
                         @case(PartState::Works) <circle cx="6" cy="6" r="4" fill="currentColor" /> @break
                         @case(PartState::Look) <path d="M6 1 L11 11 H1 Z" fill="none" stroke="currentColor" stroke-width="1.5" /> @break
                         @default <path d="M1 1 L11 11 M11 1 L1 11" stroke="currentColor" stroke-width="2.5" />
-                        @endswitch</svg></td><th class="text-left font-bold whitespace-nowrap">{{
-                        __("operations.parts.{$part->name}") }}</th>
+                        @endswitch</svg> {{ __("operations.parts.{$part->name}") }}</td>
                         <td>@if ($part->state !== PartState::Works)<b>{{ __("operations.state.{$part->state->value}") }}:</b>
                         @endif{{ ucfirst($part->says) }}</td></tr>
                 @endforeach

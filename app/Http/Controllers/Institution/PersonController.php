@@ -11,6 +11,7 @@ use App\Actions\Account\EndSessions;
 use App\Actions\Account\NameAdministrator;
 use App\Actions\Account\SendPasswordLink;
 use App\Actions\Account\TakeSecondStepOff;
+use App\Actions\Keeping\HandOver;
 use App\Http\Controllers\Controller;
 use App\Http\Requests\Institution\AccountRequest;
 use App\Http\Requests\Institution\AdministerRequest;
@@ -21,6 +22,7 @@ use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /**
  * One person's account, for administrators: name and address, how they sign in, where they are, closing it.
@@ -80,6 +82,11 @@ final class PersonController extends Controller
         $close($user, $request->boolean('close'), $request->reason(), $request->person());
 
         return $this->said($user, __($request->boolean('close') ? 'accounts.closed.said' : 'accounts.closed.open_said'));
+    }
+
+    public function data(ReasonRequest $request, User $user, HandOver $over): StreamedResponse
+    {
+        return $over($user, $request->person(), $request->reason());
     }
 
     public function administrator(AdministerRequest $request, User $user, NameAdministrator $name): RedirectResponse
