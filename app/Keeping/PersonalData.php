@@ -95,6 +95,7 @@ final class PersonalData
                 'assignment_id' => ['assignment', $this->title('assignments', 'title', $value)],
                 'topic_id' => ['topic', $this->title('topics', 'title', $value)],
                 'script_id' => ['assignment', $this->ofScript($value)],
+                'last_activity' => ['last_used', gmdate('Y-m-d H:i:s', (int) $value)],
                 default => [$column, is_array($json) ? $json : $value],
             };
             if ($value !== null && $value !== '' && $value !== []) {

@@ -21,12 +21,16 @@ final class HelpParts
         'student' => 'Handing in and reading a result',
         'peers' => 'Peer review',
         'screening' => 'What screening and writing signals can and cannot tell',
+        'account' => 'Your account, and what is kept of you',
+        'people' => 'Looking after people and how it runs',
         'names' => 'Names',
     ];
 
     private const BY_PAGE = [
         'screening' => ['screen.*', 'writing.*', 'written.*', 'archive.*', 'baselines.*', 'detector.*'],
         'names' => ['share-out.names*', 'names.*'],
+        'account' => ['account', 'second-step*', 'kept'],
+        'people' => ['institution.*'],
         'peers' => ['rounds.*', 'trials.*', 'peer-reviews.*'],
         'marking' => ['mark.*', 'bank.*', 'together.*', 'moderate.*'],
         'student' => ['hand-in.*', 'receipts.*', 'results.*', 'drafts.*'],

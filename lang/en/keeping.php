@@ -5,7 +5,7 @@ declare(strict_types=1);
 return [
     'title' => 'What is kept of you',
     'intro' => 'Everything that :institution keeps of you here, why, and how many entries of it there are now. Who may read what is said in the help.',
-    'staff_only' => 'You do not see this in the application; ask whoever looks after accounts for it.',
+    'staff_only' => 'What is grey you do not see in the application. Whoever looks after accounts at your institution hands it over.',
     'empty' => 'Nothing of this yet.',
     'download' => 'Take it all with you',
     'download_what' => 'A ZIP with a page to read, the same for programs, and your files. What you do not see in the application is not in it.',
@@ -20,7 +20,7 @@ return [
     ],
     'file' => [
         'title' => 'What :institution keeps of :name',
-        'made' => 'Made :at from Young Harbor. The same for programs stands in data.json.',
+        'made' => 'Made :at from Young Harbor. The same for programs stands in data.json. Times are UTC.',
         'all' => 'It holds what the person sees in the application and what they do not.',
         'own' => 'It holds what you see in the application.',
         'files' => 'Files', 'none' => 'Nothing is kept but the account.',

@@ -134,6 +134,32 @@
                 <li>Either leads to a conversation, written down in the record. No mark follows from it by itself.</li>
             </ul>
         </section>
+        <section id="account">
+            <h2>{{ $parts['account'] }}</h2>
+            <ul>
+                <li><b>Second step.</b> A code from your phone, asked for besides the password. Set it up under your name at the top; keep the ten recovery codes where you would look for them without your phone. Phone and codes lost: an administrator lets you in again, once they know it is you.
+                </li>
+                <li>Under your name you also see where you are signed in, and sign out there. A new password signs you out everywhere else.
+                </li>
+                <li><b>What is kept of you</b> stands there too, with why, and a copy to take away. Your markers and coordinators read what you hand in and write; administrators see names, addresses and roles, no scripts and no marks; other students see what you write to them, and your name where the assignment says so.
+                </li>
+            </ul>
+        </section>
+        @if (auth()->user()->is_admin)
+            <section id="people">
+                <h2>{{ $parts['people'] }}</h2>
+                <ul>
+                    <li><b>People</b> lists everyone over all modules. Someone who cannot get in: send a link for a password; take the second step off only when you know it is them.
+                    </li>
+                    <li>One person with two accounts: look what merging would do, from the account that is to stay. It is refused where both have something in one place, and cannot be undone.
+                    </li>
+                    <li><b>How people sign in</b>: who must have a second step, and whether a link by mail does. <b>How it runs</b>: what waits, what failed, the last backup.
+                    </li>
+                    <li>Someone asks in writing for all that is kept of them: hand it over from their page, with the reason, and read it before it goes out, since others are named where people wrote their names.
+                    </li>
+                </ul>
+            </section>
+        @endif
         <section id="names">
             <h2>{{ $parts['names'] }}</h2>
             <p>Whoever marks sees a code such as TERN-417. Names, numbers and addresses of authors are hidden in the text, the pages and the pictures of what they hand in. Lateness, extensions and allowances are shown to coordinators only. A coordinator can look behind a code, or open an original, with a reason; each look is in the logbook. What the machine cannot decide (a family name that may be a source’s, a picture nobody can read) is listed under Share out, Names in scripts.

@@ -3,7 +3,8 @@
         auth()->user()->email }}</a></div></x-slot:head>
     <div class="split">
         <div>
-            <p class="mb-4 max-w-2xl">{{ __('keeping.intro', ['institution' => config('harbor.institution')]) }}</p>
+            <p class="mb-4 max-w-2xl">{{ __('keeping.intro', ['institution' => config('harbor.institution')]) }}
+                {{ __('keeping.staff_only') }}</p>
             @foreach ($groups as $group => $kinds)
                 @php($there = array_filter($kinds, fn ($kind) => isset($counts[$kind->name]) && $kind->shown))
                 @php($unseen = array_filter($kinds, fn ($kind) => ! $kind->shown))
@@ -17,7 +18,7 @@
                         @if ($group !== 'staff')
                             @foreach ($unseen as $kind)
                                 <tr><td class="quiet"><b>{{ __("keeping.kinds.{$kind->name}.0") }}</b>, {{
-                                    __("keeping.kinds.{$kind->name}.1") }}. {{ __('keeping.staff_only') }}</td><td></td></tr>
+                                    __("keeping.kinds.{$kind->name}.1") }}</td><td></td></tr>
                             @endforeach
                         @endif
                     </tbody></table></div>
