@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Http\Middleware\CheckAccount;
 use App\Jobs\MakeCopiesJob;
 use App\Jobs\PrepareHandinJob;
+use App\Models\User;
+use Illuminate\Contracts\Auth\Authenticatable;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\File;
@@ -35,6 +38,22 @@ abstract class TestCase extends Base
             $method, $uri, $parameters, $cookies, $files,
             $server + ['REQUEST_TIME_FLOAT' => (float) now()->format('U.u')], $content,
         );
+    }
+
+    /** Whoever a test acts as has been here before: they were asked about a second step a moment ago. */
+    public function actingAs(Authenticatable $user, $guard = null): static
+    {
+        $this->withSession([CheckAccount::AT => now()->getTimestamp()]);
+
+        return parent::actingAs($user, $guard);
+    }
+
+    /** As someone whose session has just begun. */
+    protected function anew(User $user): static
+    {
+        $this->flushSession();
+
+        return parent::actingAs($user);
     }
 
     protected function createTestResponse($response, $request): PageResponse

@@ -46,7 +46,8 @@ final class AccountMerge
         }
         if ($this->obstacles === []) {
             foreach ($this->pointingAt('users') as [$table, $column]) {
-                $table === 'users' || $this->point($table, $column, $gone->id, $keep->id);
+                // What was merged into the one that goes was merged into the other.
+                $this->point($table, $column, $gone->id, $keep->id);
             }
             $this->observers($gone->id, $keep->id);
         }

@@ -88,6 +88,11 @@ final class SendNotices
     {
         $ids = $notices->pluck('id')->all();
         $first = $notices->firstOrFail();
+        if ($first->user->closed_at !== null) { // nobody reads it there any more
+            Notice::query()->whereKey($ids)->update(['mail' => MailState::None]);
+
+            return;
+        }
         try {
             Mail::to($first->user->email)->send($mail);
             Notice::query()->whereKey($ids)->update(

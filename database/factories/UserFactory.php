@@ -28,6 +28,7 @@ final class UserFactory extends Factory
             'number' => 'M'.$this->faker->unique()->numerify('######'),
             'password' => self::$password ??= Hash::make('low-water-mark'),
             'joined_at' => now(),
+            'is_admin' => false,
         ];
     }
 }

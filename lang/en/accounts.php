@@ -80,7 +80,7 @@ return [
         'said' => 'The account is closed, and its person is signed out everywhere.',
         'open_said' => 'The account is open again.',
         'title' => 'Close the account',
-        'what' => 'Nobody signs in to it any more. What its person did, and their marks, stay as they are. It can be opened again.',
+        'what' => 'Nobody signs in to it any more, and no notices go to it by mail. What its person did, and their marks, stay as they are. It can be opened again.',
         'close' => 'Close it',
         'open' => 'Open it again',
         'since' => 'Closed since :since.',

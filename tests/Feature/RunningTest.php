@@ -103,6 +103,9 @@ final class RunningTest extends TestCase
         config(['harbor.metrics_token' => 'a token of more than twenty letters']);
         $this->get('/metrics')->assertUnauthorized();
         $this->get('/metrics', ['Authorization' => 'Bearer a token of more than twenty letter'])->assertUnauthorized();
+        $this->get('/up')->assertOk()->assertSee('queue: works')->assertSee('backup: look')->assertDontSee('installation');
+        $this->get('/up', ['Authorization' => 'Bearer a token of more than twenty letters'])
+            ->assertSee('backup: look: none has been made by this installation.');
         $this->failed();
         $this->job('low', 90);
         $answer = $this->get('/metrics', ['Authorization' => 'Bearer a token of more than twenty letters'])->assertOk()

@@ -13,17 +13,24 @@ use Illuminate\Http\Response;
 
 /**
  * Whether the application is up, for whoever watches it: a line a part, in words. 200 when it can be used, 503 when it
- * cannot. What should be looked at is said and does not make it down. The same as figures, for who has the token.
+ * cannot. What should be looked at is said and does not make it down; figures of it are for who has the
+ * token.
  */
 final class HealthController extends Controller
 {
-    public function __invoke(Health $health): Response
+    /** What anyone may know: it tells nothing of how much there is. */
+    private const TOLD = ['database', 'files', 'application', 'readers', 'pictures'];
+
+    public function __invoke(Request $request, Health $health): Response
     {
         $parts = $health->parts();
         $up = Health::isUp($parts);
-        $lines = array_map(
-            fn (Part $part) => "{$part->name}: ".($part->state === PartState::Look ? 'look: ' : '').$part->says, $parts,
-        );
+        $all = $this->hasToken($request);
+        $lines = array_map(fn (Part $part) => "{$part->name}: ".match (true) {
+            $part->state === PartState::Down => $part->says,
+            $all || in_array($part->name, self::TOLD, true) => ($part->state === PartState::Look ? 'look: ' : '').$part->says,
+            default => $part->state->value,
+        }, $parts);
 
         return response(
             ($up ? 'up' : 'down')."\n".implode("\n", $lines)."\n", $up ? 200 : 503,
@@ -33,12 +40,18 @@ final class HealthController extends Controller
 
     public function metrics(Request $request, Health $health, Metrics $metrics): Response
     {
-        $token = (string) config('harbor.metrics_token');
-        abort_if($token === '', 404);
-        abort_unless(hash_equals($token, (string) $request->bearerToken()), 401);
+        abort_if((string) config('harbor.metrics_token') === '', 404);
+        abort_unless($this->hasToken($request), 401);
 
         return response($metrics->text($health->parts()), 200, [
             'Content-Type' => 'application/openmetrics-text; version=1.0.0; charset=utf-8', 'Cache-Control' => 'no-store',
         ]);
+    }
+
+    private function hasToken(Request $request): bool
+    {
+        $token = (string) config('harbor.metrics_token');
+
+        return $token !== '' && hash_equals($token, (string) $request->bearerToken());
     }
 }

@@ -22,7 +22,8 @@ final class CheckAccount
     /** Seconds for which someone of whom none is asked is not looked at again. */
     private const EVERY = 300;
 
-    private const AT = 'second_step_at';
+    /** When someone was looked at last, in their session. */
+    public const AT = 'second_step_at';
 
     /**
      * @param  Closure(Request): Response  $next
@@ -41,7 +42,12 @@ final class CheckAccount
                 ? response()->json(['message' => __('accounts.closed.sign_in')], 401)
                 : redirect()->route('sign-in')->withErrors(['expired' => __('accounts.closed.sign_in')]);
         }
-        if (! $person->hasSecondStep() && ! $request->routeIs(...self::FREE) && $this->isAsked($person, $request)) {
+        // Who was let in before it was asked of them still saves what is on their page.
+        $saves = $request->session()->has(self::AT) && (! $request->isMethod('GET') || $request->expectsJson());
+        if (
+            ! $saves && ! $person->hasSecondStep() && ! $request->routeIs(...self::FREE)
+            && $this->isAsked($person, $request)
+        ) {
             return $request->expectsJson()
                 ? response()->json(['message' => __('accounts.second.asked')], 403)
                 : redirect()->guest(route('second-step'));

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature\Account;
 
 use App\Actions\Collect\TakeHandIn;
+use App\Enums\MailState;
 use App\Enums\Role;
 use App\Logbook\LogEvent;
 use App\Mail\AddressChanged;
@@ -15,8 +16,10 @@ use App\Models\LogbookLine;
 use App\Models\Mark;
 use App\Models\Membership;
 use App\Models\Module;
+use App\Models\Notice;
 use App\Models\Script;
 use App\Models\User;
+use App\Notices\SendNotices;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Tests\TestCase;
@@ -156,6 +159,13 @@ final class PeopleTest extends TestCase
             [LogEvent::AccountOpened, LogEvent::AccountClosed],
             LogbookLine::query()->where('subject', $user->public_id)->orderBy('number')->get()->pluck('event')->all(),
         );
+        Notice::query()->create([
+            'user_id' => $user->id, 'kind' => 'reply', 'once' => 'x', 'title' => 'x', 'link' => '/', 'subject' => 'x',
+            'mail' => MailState::Waiting, 'mail_from' => now()->subMinute(),
+        ]);
+        app(SendNotices::class)();
+        Mail::assertNothingSent();
+        self::assertSame(MailState::None, Notice::query()->where('once', 'x')->sole()->mail);
         $this->put(route('institution.person.closed', $this->admin), ['close' => '1', 'reason' => 'Me.'])
             ->assertSessionHasErrors('refused');
     }

@@ -203,20 +203,27 @@ final class SecondStepTest extends TestCase
         $this->put(route('institution.sign-in.update'), ['second_step' => ['captains']])->assertSessionHasErrors();
         $this->put(route('institution.sign-in.update'), $set)->assertSessionHas('said');
 
-        $this->flushSession();
-        $this->actingAs($this->coordinator)->get(route('modules.show', $this->module))
+        $this->anew($this->coordinator)->get(route('modules.show', $this->module))
             ->assertRedirect(route('second-step'));
         $this->getJson(route('modules.show', $this->module))->assertStatus(403);
         $this->get(route('second-step'))->assertOk()->assertSee('Your institution asks');
         $this->get(route('help'))->assertOk();
         foreach ([$this->tutors[0], $this->students[0]] as $one) {
-            $this->flushSession();
-            $this->actingAs($one)->get(route('modules.show', $this->module))->assertOk();
+            $this->anew($one)->get(route('modules.show', $this->module))->assertOk();
         }
+        // Who was in before it was asked of them saves what is on their page, and sees no other page.
+        $asked = fn (array $who): SignInRules => SignInRules::fromArray(['second_step' => $who]);
+        app(SetSignInRules::class)($asked([]), $admin);
+        $this->anew($this->coordinator)->get(route('today'))->assertOk();
+        app(SetSignInRules::class)($asked(['coordinators']), $admin);
+        $this->travel(6)->minutes();
+        $this->put(route('account.theme'), ['theme' => 'dark'])->assertSessionHas('said');
+        $this->put(route('account.mail'), ['daily_mail' => '1'])->assertSessionHas('said');
+        $this->get(route('account'))->assertRedirect(route('second-step'));
+        $this->anew($this->coordinator)->put(route('account.mail'), [])->assertRedirect(route('second-step'));
         // Someone who becomes a coordinator while signed in is asked within five minutes.
         $this->tutors[0]->memberships()->update(['role' => Role::Coordinator]);
-        $this->flushSession();
-        $this->actingAs($this->tutors[0]->fresh() ?? $this->tutors[0])->get(route('today'))
+        $this->anew($this->tutors[0]->fresh() ?? $this->tutors[0])->get(route('today'))
             ->assertRedirect(route('second-step'));
     }
 }
