@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\Institution\EraseController;
 use App\Http\Controllers\Institution\MergeController;
 use App\Http\Controllers\Institution\PeopleController;
 use App\Http\Controllers\Institution\PersonController;
@@ -22,6 +23,9 @@ Route::middleware('auth')->prefix('institution')->name('institution.')->group(fu
     Route::post('/people/{user}/merge', [MergeController::class, 'store'])->name('merge.store');
     Route::post('/people/{user}/data', [PersonController::class, 'data'])->middleware('throttle:hand-over')
         ->name('person.data');
+    Route::get('/people/{user}/erase', [EraseController::class, 'show'])->name('erase');
+    Route::post('/people/{user}/erase', [EraseController::class, 'store'])->name('erase.store');
+    Route::put('/people/{user}/hold', [EraseController::class, 'hold'])->name('hold');
     Route::get('/running', [RunningController::class, 'show'])->name('running');
     Route::post('/running/failed', [RunningController::class, 'again'])->name('running.again');
     Route::delete('/running/failed', [RunningController::class, 'forget'])->name('running.forget');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Log;
 
 use App\Backup\BackupFailed;
+use DomainException;
 use Error;
 use ErrorException;
 use LogicException;
@@ -80,8 +81,8 @@ final class QuietJson extends JsonFormatter
     /** Whether its message is of variables, methods and files, not of what is in them. */
     private function isOfTheProgram(Throwable $fault): bool
     {
-        return $fault instanceof Error || $fault instanceof ErrorException || $fault instanceof LogicException
-            || $fault instanceof BackupFailed;
+        return $fault instanceof Error || $fault instanceof ErrorException || $fault instanceof BackupFailed
+            || ($fault instanceof LogicException && ! $fault instanceof DomainException);
     }
 
     private static function quiet(string $text): string

@@ -29,6 +29,9 @@ enum LogEvent: string
     case AccountClosed = 'account.closed';
     case AccountOpened = 'account.opened';
     case AccountsMerged = 'account.merged';
+    case PersonErased = 'account.erased';
+    case HoldSet = 'account.hold-set';
+    case HoldEnded = 'account.hold-ended';
     case DataHandedOver = 'account.data-handed-over';
     case SignInRulesSet = 'account.sign-in-rules-set';
     // Running

@@ -125,6 +125,12 @@ final class Handin extends Model
             : "Read: {$this->files_read} of {$this->files->count()} files";
     }
 
+    /** Whether its text was erased with its student. */
+    public function isErased(): bool
+    {
+        return $this->words > 0 && $this->html === '';
+    }
+
     public function length(): Length
     {
         return new Length($this->words, $this->hidden_words, $this->quoted_words, $this->bibliography_words);

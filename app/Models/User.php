@@ -39,6 +39,8 @@ use Illuminate\Support\Carbon;
  * @property int|null $second_step whose code was taken last
  * @property Carbon|null $signed_in_at the last time
  * @property Carbon|null $closed_at
+ * @property string|null $hold_reason why nothing of this person is erased for now
+ * @property Carbon|null $erased_at
  * @property int|null $merged_into_id the account that took up what this one had
  * @property-read Collection<int, RecoveryCode> $recoveryCodes
  * @property-read User|null $mergedInto
@@ -65,7 +67,7 @@ final class User extends Authenticatable
             'password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array',
             'daily_mail' => 'boolean', 'no_reminders' => 'boolean', 'second_secret' => 'encrypted',
             'second_since' => 'datetime', 'second_step' => 'integer', 'signed_in_at' => 'datetime',
-            'closed_at' => 'datetime',
+            'closed_at' => 'datetime', 'erased_at' => 'datetime',
         ];
     }
 

@@ -32,6 +32,8 @@ return new class extends Migration
             $table->dateTime('closed_at')->nullable()->comment('a closed account is kept, and nobody signs in to it');
             $table->foreignId('merged_into_id')->nullable()->constrained('users')->restrictOnDelete()
                 ->comment('the account that took up what this one had');
+            $table->string('hold_reason', 500)->nullable()->comment('why nothing of this person is erased for now');
+            $table->dateTime('erased_at')->nullable();
             $table->rememberToken();
             $table->timestamps();
         });
@@ -41,6 +43,14 @@ return new class extends Migration
             $table->char('hash', 64);
             $table->dateTime('used_at')->nullable();
             $table->unique(['user_id', 'hash']);
+        });
+        Schema::create('erasures', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignId('user_id')->unique()->constrained()->restrictOnDelete();
+            $table->string('reason', 500)->comment('on whose word; never their name');
+            $table->json('counts')->comment('how much of what went');
+            $table->foreignId('erased_by')->constrained('users')->restrictOnDelete();
+            $table->dateTime('erased_at');
         });
         Schema::create('sign_in_links', function (Blueprint $table): void {
             $table->id();

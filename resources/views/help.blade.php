@@ -155,7 +155,7 @@
                     </li>
                     <li><b>How people sign in</b>: who must have a second step, and whether a link by mail does. <b>How it runs</b>: what waits, what failed, the last backup.
                     </li>
-                    <li>Someone asks in writing for all that is kept of them: hand it over from their page, with the reason, and read it before it goes out, since others are named where people wrote their names.
+                    <li>Someone asks in writing for all that is kept of them: hand it over from their page, with the reason, and read it before it goes out, since others are named where people wrote their names. Erase is there too, for students: look what would go first; it cannot be undone.
                     </li>
                 </ul>
             </section>

@@ -9,6 +9,7 @@ async function queue(page) {
     await page.getByRole('link', { name: /HT210/ }).first().click();
     await page.getByRole('link', { name: essay }).click();
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Mark ,/ }).click();
+    await page.waitForURL(/\/mark$/);
 }
 
 /** Opens a mark of someone's that can still be changed. */

@@ -80,8 +80,8 @@ foreach ($people->unique('id') as $person) {
             $to = parse_url($link);
             $inside = is_array($to) && in_array($to['scheme'] ?? 'http', ['http', 'https'], true)
                 && in_array($to['host'] ?? 'localhost', ['localhost', '127.0.0.1'], true)
-                // Sessions are in no backup, so one's places to sign out differ; the rest are files of the server.
-                && preg_match('~^/(demo|account|mark.svg|sign-out|build/|observe.js)~', $to['path'] ?? '/') !== 1;
+                // Sessions are in no backup, so one's places to sign out differ; how it runs differs by the second.
+                && preg_match('~^/(demo|account|institution/running|mark.svg|sign-out|build/|observe.js)~', $to['path'] ?? '/') !== 1;
             if ($inside) {
                 $waiting[] = ($to['path'] ?? '/').(isset($to['query']) ? "?{$to['query']}" : '');
             }

@@ -4,9 +4,13 @@
         __('accounts.people.title') }}</a></div></x-slot:head>
     @if ($user->mergedInto)<p class="notice mb-4">{{ __('accounts.closed.merged') }}
         <a href="{{ route('institution.person', $user->mergedInto) }}">{{ $user->mergedInto->name }}</a></p>@endif
+    @if ($erasure)<p class="notice mb-4">{{ __('keeping.erase.done', ['at' => LocalTime::shown($erasure->erased_at),
+        'who' => $erasure->by->name, 'reason' => $erasure->reason]) }}
+        {{ trans_choice('keeping.erase.done_files', $erasure->counts['files'] ?? 0) }}
+        {{ trans_choice('keeping.erase.done_names', $erasure->counts['names'] ?? 0) }}</p>@endif
     <div class="flex flex-wrap items-start gap-4">
         <div class="grid gap-4 w-[30rem] max-w-full">
-            @unless ($user->mergedInto)
+            @unless ($user->mergedInto || $erasure)
                 <form class="panel" method="post" action="{{ route('institution.person.update', $user) }}">@csrf @method('put')
                     <h2 class="mb-2">{{ __('accounts.person.details') }}</h2>
                     <x-field name="name" :label="__('accounts.person.name')" :value="$user->name" required maxlength="150" />
@@ -29,7 +33,7 @@
                 @empty<p class="quiet">{{ __('accounts.person.no_modules') }}</p>@endforelse
             </section>
         </div>
-        @unless ($user->mergedInto)
+        @unless ($user->mergedInto || $erasure)
             <div class="grid gap-4 w-[26rem] max-w-full">
                 <section class="panel">
                     <h2 class="mb-2">{{ __('accounts.person.sign_in') }}</h2>
@@ -80,6 +84,13 @@
                     <input class="input mb-2" id="r-data" name="reason" maxlength="500" required>
                     <div class="flex justify-end"><button class="button">{{ __('keeping.office.do') }}</button></div>
                 </form>
+                <section class="panel">
+                    <h2>{{ __('keeping.erase.title') }}</h2>
+                    <p class="hint mb-2">{{ __('keeping.erase.what') }}</p>
+                    @if ($user->hold_reason)<p class="mb-2">{{ __('keeping.erase.hold_stands', ['reason' => $user->hold_reason]) }}</p>@endif
+                    <div class="flex justify-end"><a class="button" href="{{ route('institution.erase', $user) }}">{{
+                        __('keeping.erase.look') }}</a></div>
+                </section>
                 <form class="panel" method="post" action="{{ route('institution.person.administrator', $user) }}">
                     @csrf @method('put')
                     <h2>{{ __('accounts.administrator.title') }}</h2>

@@ -70,6 +70,7 @@
                 This is attempt {{ $attempt->attempt }}, which does not count. Comments are made on attempt {{ $mark->handin->attempt }}.
                 <a href="{{ route('mark.desk', $mark) }}">Back to it</a></p>@endif
             @includeWhen($records !== [], 'observe.record')
+            @if ($attempt->isErased())<p class="notice small mb-3">{{ __('keeping.erase.text_gone') }}</p>@endif
             <div class="reader">
                 <article class="text" dir="auto">{!! $attempt->html !!}</article>
                 <div id="margin" aria-label="Comments beside the text" role="group">

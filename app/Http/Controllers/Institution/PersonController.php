@@ -17,6 +17,7 @@ use App\Http\Requests\Institution\AccountRequest;
 use App\Http\Requests\Institution\AdministerRequest;
 use App\Http\Requests\Institution\ReasonRequest;
 use App\Logbook\Reading;
+use App\Models\Erasure;
 use App\Models\LogbookLine;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -42,6 +43,7 @@ final class PersonController extends Controller
         return view('institution.person', [
             'user' => $user->load('memberships.module', 'mergedInto'), 'lines' => $lines, 'reading' => Reading::of($lines),
             'asked' => SecondStep::isAskedOf($user),
+            'erasure' => Erasure::query()->where('user_id', $user->id)->with('by:id,name')->first(),
             'places' => DB::table('sessions')->where('user_id', $user->id)
                 ->where('last_activity', '>', now()->subMinutes((int) config('session.lifetime'))->getTimestamp())->count(),
         ]);
