@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     'title' => 'What is kept of you',
-    'title_of' => 'What is kept of :name',
+    'title_of' => 'What is kept of :name, in the words they read',
     'intro' => 'Everything that :institution keeps of you here, why, and how many entries of it there are now. Who may read what is said in the help.',
     'staff_only' => 'What is grey you do not see in the application. Whoever looks after accounts at your institution hands it over.',
     'empty' => 'Nothing of this yet.',
