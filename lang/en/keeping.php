@@ -42,7 +42,7 @@ return [
         'staff' => 'This person is or was staff, or an administrator: marks, decisions and the logbook rest on who made them. Close the account, and change the name if that is asked for.',
         'marking' => '“:assignment” is being marked, and its results are not out.',
         'reviews' => '{1} A review of a mark of theirs is not decided.|[2,*] :count reviews of marks of theirs are not decided.',
-        'said' => 'Erased. What went stands below.',
+        'said' => 'Erased.',
         'done' => 'Erased :at by :who, on this word: :reason',
         'done_files' => '{0} No files went.|{1} One file went.|[2,*] :count files went.',
         'done_names' => '{0} The name stood nowhere else.|{1} The name was hidden in one more place.|[2,*] The name was hidden in :count more places.',
