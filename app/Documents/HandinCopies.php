@@ -37,7 +37,8 @@ final class HandinCopies
 
         return array_values(
             array_filter(
-                CopyKind::cases(), fn (CopyKind $kind) => $handin->words > 0 && ($kind !== CopyKind::Pdf || $set),
+                CopyKind::cases(),
+                fn (CopyKind $kind) => $handin->words > 0 && ! $handin->isErased() && ($kind !== CopyKind::Pdf || $set),
             )
         );
     }

@@ -95,7 +95,7 @@ final class TakeAwayZip
      */
     private function files(string $code, Handin $handin): iterable
     {
-        if ($handin->words > 0) {
+        if ($handin->words > 0 && ! $handin->isErased()) {
             $isPages = $handin->files->count() === 1 && $handin->files->first()?->pages_path !== null;
             $kind = $isPages ? CopyKind::Pdf : CopyKind::Docx;
             yield "{$code}.{$kind->value}" => $this->copies->path($handin, $kind);

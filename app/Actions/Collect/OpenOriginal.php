@@ -35,6 +35,7 @@ final class OpenOriginal
             $handin = $script->currentHandin;
             $file = $handin instanceof Handin ? $handin->files->firstWhere('position', $number) : null;
             throw_if($file === null, new Refused('There is no such file.', 'original_reason'));
+            throw_if($file->path === '', new Refused(__('keeping.erase.text_gone'), 'original_reason'));
             $this->logbook->write(
                 Entry::of(LogEvent::OriginalOpened)->on($script->student)->in($script->assignment)->with(file: $number)
                     ->because($reason)->by($by)

@@ -33,6 +33,7 @@
         : __('discuss.hidden') }}</p>@endif
     @if ($shows)
         @if ($folded)<details class="small"><summary class="link">{{ __('discuss.read_all_the_same') }}</summary>@endif
+        @if ($reader->html($post) === '')<p class="quiet">{{ __('keeping.erase.post_gone') }}</p>@endif
         <div class="text small" dir="auto" data-words>{!! $reader->html($post) !!}</div>
         @foreach ($post->files as $file)
             @if ($file->isPicture() && ($own || ! $staff || $named))

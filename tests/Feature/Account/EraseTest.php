@@ -30,6 +30,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Tests\Crawl;
+use Tests\Feature\Discuss\DiscussWorld;
 use Tests\TestCase;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Text\Words;
@@ -40,6 +41,7 @@ use YoungHarbor\Core\Text\Words;
 final class EraseTest extends TestCase
 {
     use Crawl;
+    use DiscussWorld;
 
     private const NAME = 'Olúwaseun Bräckwater';
 
@@ -244,6 +246,38 @@ final class EraseTest extends TestCase
     private function assignmentOf(): Assignment
     {
         return Assignment::query()->sole();
+    }
+
+    public function test_what_they_wrote_in_a_discussion_goes_and_the_talk_around_it_stays(): void
+    {
+        $this->discussion(3);
+        $this->students[0]->update(['name' => 'Olúwaseun Bräckwater']);
+        $post = $this->says(0, 'The dues were mine to pay, I say.');
+        $reply = $this->says(1, 'I agree with Olúwaseun Bräckwater.', $post);
+        $this->talk->forceFill(['results_out_at' => now()])->save();
+        app(ErasePerson::class)($this->students[0]->refresh(), 'Asked.', $this->admin);
+        self::assertSame('', $post->refresh()->text);
+        self::assertSame('I agree with [name hidden].', $reply->refresh()->text);
+        foreach ([$this->students[1], $this->coordinator] as $who) {
+            $this->actingAs($who->fresh() ?? $who)->get(route('topics.show', $this->topic))->assertOk()
+                ->assertSee('Erased with its writer.')->assertSee('I agree with')->assertDontSee('Bräckwater');
+        }
+    }
+
+    public function test_what_is_asked_of_an_erased_text_is_answered_in_words(): void
+    {
+        $this->cohort();
+        $assignment = $this->assignmentOf();
+        $script = $this->script($assignment);
+        app(ErasePerson::class)($this->student, 'Asked.', $this->admin);
+        $this->actingAs($this->coordinator->fresh() ?? $this->coordinator)
+            ->post(route('scripts.original', $script), ['original_reason' => 'To see it.'])
+            ->assertSessionHasErrors(['original_reason' => 'This text was erased. What was marked of it stands.']);
+        $this->post(route('screen.rerun', $assignment))->assertRedirect();
+        $this->get(route('screen.index', $assignment))->assertOk();
+        self::assertStringNotContainsString($script->code, $this->downloaded($this->get(route('collect.zip', $assignment))));
+        $mark = $this->markOf($script, Seat::First);
+        $this->actingAs($mark->marker)->get(route('mark.file', [$mark, 'docx']))->assertNotFound();
     }
 
     public function test_prints_of_the_text_go_and_reports_that_named_it_are_worked_out_again(): void
