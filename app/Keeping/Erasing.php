@@ -7,6 +7,8 @@ namespace App\Keeping;
 use App\Actions\Screen\TakeOffShelf;
 use App\Models\Script;
 use App\Models\User;
+use Closure;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Names\Mask;
 
@@ -58,7 +60,7 @@ final class Erasing
         $this->quotations($person);
         $this->logbook($person);
         $this->account($person);
-        $this->names($mask, $signs, $isAlone ? null : $person);
+        $this->names($mask, $signs, $person, $isAlone);
 
         return ['counts' => array_filter($this->counts), 'paths' => array_values(array_unique($this->paths))];
     }
@@ -206,42 +208,63 @@ final class Erasing
     }
 
     /**
-     * The name wherever people wrote it, in every column of words there is. Where somebody else is called the same,
-     * only where it stands with this person's own scripts: elsewhere it may be the other.
+     * The name wherever people wrote it: with this person's own scripts as people who know each other name somebody;
+     * in every other column of words there is, the whole name, the number and the address. Where somebody else is
+     * called the same, only with their own scripts: elsewhere it may be the other.
      *
      * @param  list<string>  $signs
-     * @param  User|null  $only  whose scripts' rows alone are looked at; null for all
      */
-    private function names(Mask $mask, array $signs, ?User $only): void
+    private function names(Mask $mask, array $signs, User $person, bool $isAlone): void
     {
+        $own = [
+            ['mark_comments', 'body', 'mark_id IN (SELECT id FROM marks WHERE '.self::OWN.')'],
+            ['replies', 'body', 'reply_thread_id IN (SELECT id FROM reply_threads WHERE '.self::OWN.')'],
+        ];
         foreach ($this->columns() as [$table, $column, $hasScript]) {
-            if ($only !== null && ! $hasScript) {
-                continue;
-            }
-            $rows = DB::table($table)->where(function ($query) use ($signs, $column): void {
+            $hasScript && $own[] = [$table, $column, self::OWN];
+        }
+        foreach ($own as [$table, $column, $rows]) {
+            $this->sweep(
+                $table, $column, fn () => DB::table($table)->whereRaw($rows, [$person->id]), $mask->hideAmong(...),
+            );
+        }
+        foreach ($isAlone ? $this->columns() : [] as [$table, $column]) {
+            $named = function (Builder $query) use ($signs, $column): void {
                 foreach ($signs as $sign) {
                     $query->orWhereLike($column, '%'.addcslashes($sign, '%_\\').'%');
                 }
-            })->when($only !== null, fn ($query) => $query->whereRaw(self::OWN, [$only?->id]));
-            foreach ($rows->pluck($column)->unique() as $text) {
-                $hidden = $this->hidden($mask, (string) $text);
-                if ($hidden !== $text) {
-                    $this->counts['names'] = ($this->counts['names'] ?? 0)
-                        + DB::table($table)->whereRaw("BINARY `{$column}` = ?", [$text])->update([$column => $hidden]);
-                }
+            };
+            $this->sweep($table, $column, fn () => DB::table($table)->where($named), $mask->hideElsewhere(...));
+        }
+    }
+
+    /**
+     * @param  Closure(): Builder  $rows
+     * @param  Closure(string, int&): string  $hide
+     */
+    private function sweep(string $table, string $column, Closure $rows, Closure $hide): void
+    {
+        foreach ($rows()->whereNotNull($column)->where($column, '<>', '')->pluck($column)->unique() as $text) {
+            $hidden = $this->hidden($hide, (string) $text);
+            if ($hidden !== $text) {
+                $this->counts['names'] = ($this->counts['names'] ?? 0)
+                    + $rows()->whereRaw("BINARY `{$column}` = ?", [$text])->update([$column => $hidden]);
             }
         }
     }
 
-    private function hidden(Mask $mask, string $text): string
+    /**
+     * @param  Closure(string, int&): string  $hide
+     */
+    private function hidden(Closure $hide, string $text): string
     {
+        $times = 0;
         $json = preg_match('/^\s*[\[{]/', $text) === 1 ? json_decode($text, true) : null;
         if (! is_array($json)) {
-            return $mask->hide($text);
+            return $hide($text, $times);
         }
-        $times = 0;
-        array_walk_recursive($json, function (mixed &$one) use ($mask, &$times): void {
-            $one = is_string($one) ? $mask->hide($one, $times) : $one;
+        array_walk_recursive($json, function (mixed &$one) use ($hide, &$times): void {
+            $one = is_string($one) ? $hide($one, $times) : $one;
         });
 
         return $times === 0 ? $text : json_encode($json, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
@@ -257,7 +280,7 @@ final class Erasing
             .' LEFT JOIN information_schema.columns s ON s.table_schema = c.table_schema AND s.table_name = c.table_name'
             ." AND s.column_name = 'script_id'"
             ." WHERE c.table_schema = DATABASE() AND c.data_type IN ('varchar', 'text', 'mediumtext', 'longtext', 'json')"
-            ." AND c.extra NOT LIKE '%GENERATED%' AND c.character_maximum_length > 60",
+            ." AND c.extra NOT LIKE '%GENERATED%' AND c.character_maximum_length > 24",
         );
         $columns = array_map(fn (object $one) => explode(' ', (string) current((array) $one)), $found);
 

@@ -292,11 +292,40 @@ final class Mask
 
     public function hide(string $text, int &$times = 0, bool $nameLine = false): string
     {
-        $found = $this->find($text, $nameLine);
-        foreach (array_reverse($found) as [$from, $to]) {
+        return self::hidden($text, $this->find($text, $nameLine), $times);
+    }
+
+    /** Hides them where people who know each other name them ({@see among()}). */
+    public function hideAmong(string $text, int &$times = 0): string
+    {
+        return self::hidden($text, $this->among($text), $times);
+    }
+
+    /**
+     * Hides them in what is not about them: the whole name, the number, the address and handles alone. A family name in
+     * somebody else's work, at its head or behind "by" too, is a source.
+     */
+    public function hideElsewhere(string $text, int &$times = 0): string
+    {
+        $letters = Letters::of($text, $this->latin);
+        $found = [];
+        foreach ([$this->anywhere, $this->number, $this->joined, $this->handles] as $pattern) {
+            array_push($found, ...self::all($pattern, $letters->plain));
+        }
+        $places = array_map(fn (array $place) => $letters->original(...$place), self::merged($found));
+
+        return self::hidden($text, $places, $times);
+    }
+
+    /**
+     * @param  list<array{int, int}>  $places
+     */
+    private static function hidden(string $text, array $places, int &$times): string
+    {
+        foreach (array_reverse($places) as [$from, $to]) {
             $text = substr_replace($text, self::SHOWN, $from, $to - $from);
         }
-        $times += count($found);
+        $times += count($places);
 
         return $text;
     }

@@ -229,4 +229,24 @@ final class MaskTest extends TestCase
         self::assertCount(500, $mask->lone(str_repeat($line, 500)));
         self::assertSame([], $mask->find(str_repeat($line, 500)));
     }
+
+    public function test_in_work_that_is_not_about_them_only_what_cannot_be_a_source_is_hidden(): void
+    {
+        $mask = new Mask('Olúwaseun Bräckwater', 'M777123', 'o.brackwater@merrow.example');
+        foreach ([
+            "Bräckwater\n\nAs argued by Bräckwater (1998), the tide pays.", 'Bräckwater, O. (1998) Tide mills.',
+            'The Bräckwaters and their mill.',
+        ] as $source) {
+            self::assertSame($source, $mask->hideElsewhere($source));
+        }
+        $times = 0;
+        self::assertSame(
+            'I asked [name hidden], [name hidden] and wrote to [name hidden] ([name hidden]).',
+            $mask->hideElsewhere(
+                'I asked Olúwaseun Bräckwater, Bräckwater, Olúwaseun and wrote to o.brackwater@merrow.example (M777123).', $times,
+            ),
+        );
+        self::assertSame(4, $times);
+        self::assertSame('Well argued, [name hidden].', $mask->hideAmong('Well argued, Olúwaseun.'));
+    }
 }

@@ -146,8 +146,13 @@ final class EraseTest extends TestCase
         $kept = $figures();
         $texts = fn (): string => DB::table('handins')->where('handed_in_by', '<>', $this->student->id)->orderBy('id')
             ->get(['text', 'html'])->toJson();
-        $others = $texts();
 
+        // A source of the same family name, and a comment that calls them by the given name.
+        Handin::query()->where('handed_in_by', $this->students[1]->id)->sole()
+            ->update(['text' => "Bräckwater\n\nAs argued by Bräckwater (1998), the tide pays."]);
+        MarkComment::query()->where('body', 'like', '%says this well%')->sole()
+            ->replicate(['public_id'])->fill(['body' => 'Well argued, Olúwaseun, all in all.'])->save();
+        $others = $texts();
         $page = $this->actingAs($this->admin)->get(route('institution.erase', $this->student))->assertOk();
         $page->assertSee('What goes')->assertSee('Hand-ins')->assertDontSee('Nothing can be erased now');
         $send = fn (array $fields) => $this->post(route('institution.erase.store', $this->student), $fields);
@@ -159,7 +164,7 @@ final class EraseTest extends TestCase
 
         $after = $this->everything();
         foreach ([
-            'Olúwaseun', 'Bräckwater', 'brackwater', '777123', $essay, 'Unwell in May.', 'is ill.', ', disagree.',
+            'Olúwaseun', 'Bräckwater, O', 'brackwater', '777123', $essay, 'Unwell in May.', 'is ill.', ', disagree.',
             'added up wrongly', 'A page that',
         ] as $gone) {
             $at = strpos($after, $gone);
@@ -167,6 +172,7 @@ final class EraseTest extends TestCase
         }
         self::assertStringContainsString('Dear [name hidden], it was not.', $after);
         self::assertStringContainsString('[name hidden] says this well.', $after);
+        self::assertStringContainsString('Well argued, [name hidden], all in all.', $after);
         self::assertSame($kept, $figures());
         self::assertSame($others, $texts());
         self::assertSame(0, $this->artisan('logbook:verify')->run());
