@@ -8,6 +8,7 @@ use App\Http\Middleware\KeepSession;
 use App\Http\Middleware\MendJson;
 use App\Http\Middleware\NameRequest;
 use App\Http\Middleware\ProtectResponses;
+use App\Http\Middleware\SayWhatWasLetGo;
 use App\Http\Middleware\SoundInput;
 use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
@@ -49,7 +50,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->prepend(NameRequest::class);
         $middleware->prepend(MendJson::class);
         $middleware->web(
-            append: [SoundInput::class, DecimalComma::class, CheckAccount::class],
+            append: [SoundInput::class, DecimalComma::class, CheckAccount::class, SayWhatWasLetGo::class],
             replace: [StartSession::class => KeepSession::class],
         );
         // A changed password ends every other session of its person.

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 use App\Actions\Collect\ReadWhatWasLost;
 use App\Actions\Discuss\FreezeDueDiscussions;
+use App\Actions\Keeping\LetGoWhatIsDecided;
 use App\Actions\Moderate\DealWithOverdue;
 use App\Actions\Peers\RemindOfContributions;
 use App\Actions\Peers\RunRounds;
 use App\Actions\Reflect\RemindOfSheets;
 use App\Actions\Release\SendDueReleases;
 use App\Jobs\SendNoticesJob;
+use App\Keeping\NightlyTime;
 use App\Models\Operation;
 use Illuminate\Support\Facades\Schedule;
 
@@ -30,4 +32,6 @@ Schedule::call(fn () => app(FreezeDueDiscussions::class)())->name('discussions t
 Schedule::job(new SendNoticesJob)->everyMinute();
 Schedule::command('harbor:sweep')->hourly()->withoutOverlapping();
 Schedule::command('auth:clear-resets')->daily();
+Schedule::call(fn () => app(LetGoWhatIsDecided::class)())->name('what is kept no longer')
+    ->dailyAt(NightlyTime::AT)->timezone(config('harbor.timezone'))->withoutOverlapping();
 Schedule::command('logbook:verify')->dailyAt('03:10');

@@ -3,11 +3,14 @@
 declare(strict_types=1);
 
 use App\Http\Controllers\Institution\EraseController;
+use App\Http\Controllers\Institution\KeepingController;
 use App\Http\Controllers\Institution\MergeController;
 use App\Http\Controllers\Institution\PeopleController;
 use App\Http\Controllers\Institution\PersonController;
 use App\Http\Controllers\Institution\RunningController;
 use App\Http\Controllers\Institution\SignInRulesController;
+use App\Http\Controllers\Keeping\ModuleKeepingController;
+use App\Http\Controllers\Keeping\TakeBackController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->prefix('institution')->name('institution.')->group(function (): void {
@@ -26,9 +29,19 @@ Route::middleware('auth')->prefix('institution')->name('institution.')->group(fu
     Route::get('/people/{user}/erase', [EraseController::class, 'show'])->name('erase');
     Route::post('/people/{user}/erase', [EraseController::class, 'store'])->name('erase.store');
     Route::put('/people/{user}/hold', [EraseController::class, 'hold'])->name('hold');
+    Route::get('/keeping', [KeepingController::class, 'show'])->name('keeping');
+    Route::put('/keeping', [KeepingController::class, 'update'])->name('keeping.update');
+    Route::post('/keeping/due', [KeepingController::class, 'decide'])->name('keeping.decide');
     Route::get('/running', [RunningController::class, 'show'])->name('running');
     Route::post('/running/failed', [RunningController::class, 'again'])->name('running.again');
     Route::delete('/running/failed', [RunningController::class, 'forget'])->name('running.forget');
     Route::get('/sign-in', [SignInRulesController::class, 'show'])->name('sign-in');
     Route::put('/sign-in', [SignInRulesController::class, 'update'])->name('sign-in.update');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('/modules/{module}/keeping', [ModuleKeepingController::class, 'show'])->name('keeping.module');
+    Route::put('/modules/{module}/keeping', [ModuleKeepingController::class, 'update'])->name('keeping.module.update');
+    Route::post('/modules/{module}/keeping/due', [ModuleKeepingController::class, 'decide'])->name('keeping.module.decide');
+    Route::delete('/keeping/{decision}', TakeBackController::class)->name('keeping.take-back');
 });

@@ -18,9 +18,20 @@ final class ResultPdf
     {
     }
 
+    /**
+     * Where it is kept, before and after it was confirmed.
+     *
+     * @param  string  $result  its public id
+     * @return array{string, string}
+     */
+    public static function paths(string $result): array
+    {
+        return ["results/{$result}.pdf", "results/{$result}-confirmed.pdf"];
+    }
+
     public function of(Result $result): string
     {
-        $path = "results/{$result->public_id}".($result->confirmed_at === null ? '' : '-confirmed').'.pdf';
+        $path = self::paths($result->public_id)[$result->confirmed_at === null ? 0 : 1];
 
         // One at a time: a student who presses twice waits for the first.
         return Cache::lock("result-pdf:{$result->id}", 60)->block(45, function () use ($result, $path): string {

@@ -25,6 +25,7 @@ enum NoticeKind: string
     case Slot = 'slot';
     case Post = 'post';
     case PostFlagged = 'post-flagged';
+    case KeepingDue = 'keeping-due';
 
     /** Whether its mail always comes by itself and at once, whatever its reader chose. */
     public function comesAtOnce(): bool
@@ -33,7 +34,8 @@ enum NoticeKind: string
             self::Result, self::ResultReplaced, self::ResultsConfirmed, self::ReleaseRefused, self::ReviewAnswered,
             self::CaseDecided => true,
             self::Reply, self::ReviewAsked, self::MemberNote, self::PeerReviewGiven, self::PeerReviewsIn,
-            self::RoundNeedsYou, self::SheetAsked, self::Slot, self::Post, self::PostFlagged => false,
+            self::RoundNeedsYou, self::SheetAsked, self::Slot, self::Post, self::PostFlagged,
+            self::KeepingDue => false,
         };
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Keeping;
 
 use App\Actions\Screen\TakeOffShelf;
+use App\Documents\ResultPdf;
 use App\Models\Script;
 use App\Models\User;
 use Closure;
@@ -30,9 +31,6 @@ final class Erasing
         'password_reset_tokens', 'recovery_codes', 'sign_in_links', 'rubric_versions', 'overlap_prints', 'operations',
     ];
 
-    /** What stands in place of a quotation that is gone. */
-    private const GONE = '…';
-
     /** @var array<string, int> */
     private array $counts = [];
 
@@ -57,7 +55,7 @@ final class Erasing
         $this->files($person);
         $this->rows($person);
         $this->words($person);
-        $this->quotations($person);
+        $this->counts['quotations'] = Quotations::cut(self::OWN, [$person->id]);
         $this->logbook($person);
         $this->account($person);
         $this->names($mask, $signs, $person, $isAlone);
@@ -80,6 +78,9 @@ final class Erasing
                 ->pluck($column)->map(strval(...))->all();
             array_push($this->paths, ...$found);
             $this->counts['files'] = ($this->counts['files'] ?? 0) + count($found);
+        }
+        foreach (DB::table('results')->whereRaw(self::OWN, [$person->id])->pluck('public_id') as $id) {
+            array_push($this->paths, ...ResultPdf::paths((string) $id));
         }
         foreach (DB::table('uploads')->where('student_id', $person->id)->pluck('public_id') as $id) {
             $this->paths[] = "uploads/{$id}";
@@ -113,7 +114,7 @@ final class Erasing
     {
         $alone = 'handin_id IN (SELECT id FROM handins WHERE '.self::ALONE.')';
         foreach ([
-            ['handins', self::ALONE, ['text' => '', 'html' => '', 'notes' => '[]', 'identity' => '[]', 'declaration' => null, 'hidden' => null]],
+            ['handins', self::ALONE, ['erased_at' => now(), 'text' => '', 'html' => '', 'notes' => '[]', 'identity' => '[]', 'declaration' => null, 'hidden' => null]],
             ['handin_files', $alone, ['original_name' => '', 'path' => '', 'pages_path' => null, 'unread' => null, 'link' => null]],
             ['conversation_entries', self::OWN, ['why' => '', 'questions' => '', 'seen' => '[]']],
             ['individual_cases', self::OWN, ['reason' => '', 'ended_reason' => '']],
@@ -131,40 +132,6 @@ final class Erasing
         ] as [$table, $rows, $values]) {
             $this->counts["{$table}_words"] = DB::table($table)->whereRaw($rows, [$person->id])->update($values);
         }
-    }
-
-    /** Words of theirs that stand in what others made: at comments, in results, in packs that were frozen. */
-    private function quotations(User $person): void
-    {
-        $comments = 'mark_id IN (SELECT id FROM marks WHERE '.self::OWN.')';
-        foreach ([
-            ['mark_comments', 'anchor', $comments], ['results', 'document', self::OWN],
-            ['prepared_results', 'document', self::OWN], ['pack_scripts', 'document', self::OWN],
-        ] as [$table, $column, $rows]) {
-            $theirs = fn () => DB::table($table)->whereRaw($rows, [$person->id])->whereNotNull($column);
-            foreach ($theirs()->pluck($column)->unique() as $json) {
-                $kept = $this->unquoted(json_decode((string) $json, true));
-                $theirs()->where($column, $json)
-                    ->update([$column => json_encode($kept, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)]);
-                $this->counts['quotations'] = ($this->counts['quotations'] ?? 0) + 1;
-            }
-        }
-    }
-
-    private function unquoted(mixed $value): mixed
-    {
-        if (! is_array($value)) {
-            return $value;
-        }
-        foreach ($value as $key => $one) {
-            $value[$key] = match (true) {
-                in_array($key, ['exact', 'quote'], true) && is_string($one) => self::GONE,
-                in_array($key, ['prefix', 'suffix', 'html', 'text'], true) && is_string($one) => '',
-                default => $this->unquoted($one),
-            };
-        }
-
-        return $value;
     }
 
     /** The chain stays whole: texts beside it go, and the gap shows as one. */

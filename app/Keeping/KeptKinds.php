@@ -31,7 +31,7 @@ final class KeptKinds
         'contribution_factors', 'pack_notes',
         // of the application
         'cache', 'cache_locks', 'failed_jobs', 'jobs', 'migrations', 'operations', 'logbook_head', 'logbook_texts',
-        'erasures', 'password_reset_tokens', 'recovery_codes', 'sign_in_links', 'roster_imports',
+        'erasures', 'keeping_decisions', 'password_reset_tokens', 'recovery_codes', 'sign_in_links', 'roster_imports',
     ];
 
     /**

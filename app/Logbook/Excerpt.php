@@ -44,7 +44,7 @@ final readonly class Excerpt
                 ->lazy(500) as $line
         ) {
             $core = $line->toCore();
-            yield json_encode(['number' => $line->number, 'hash' => $line->hash, ...($chosen($line)
+            yield json_encode(['number' => $line->number, 'hash' => $line->hash, ...($core->content !== null && $chosen($line)
                 ? [
                     'content' => $core->content,
                     'words' => $line->words->whereNotNull('text')

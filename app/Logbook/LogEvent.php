@@ -34,6 +34,12 @@ enum LogEvent: string
     case HoldEnded = 'account.hold-ended';
     case DataHandedOver = 'account.data-handed-over';
     case SignInRulesSet = 'account.sign-in-rules-set';
+    // Keeping
+    case PeriodsSet = 'keeping.periods-set';
+    case LettingGoConfirmed = 'keeping.confirmed';
+    case LettingGoTakenBack = 'keeping.taken-back';
+    case KeptForLonger = 'keeping.kept-for-longer';
+    case LetGo = 'keeping.let-go';
     // Running
     case WorkTriedAgain = 'running.tried-again';
     case WorkForgotten = 'running.forgotten';
@@ -192,6 +198,10 @@ enum LogEvent: string
     case SheetOpened = 'reflect.sheet-opened';
     // The logbook itself
     case SealedAnew = 'logbook.sealed-anew';
+    case LogbookLetGo = 'logbook.let-go';
+
+    /** Stands in a line whose content was let go. */
+    case LineLetGo = 'logbook.line-let-go';
     case Taken = 'logbook.taken';
 
     /** Whether what is said with it can tell a mark, which whoever marks the same script blind must not learn. */

@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class LogbookSearch
 {
     /** The kinds, by the first part of what happened. */
-    public const KINDS = ['module', 'plan', 'collect', 'screen', 'share-out', 'mark', 'moderate', 'release'];
+    public const KINDS = ['module', 'plan', 'collect', 'screen', 'share-out', 'mark', 'moderate', 'release', 'keeping'];
 
     private const MOST_PEOPLE = 50;
 

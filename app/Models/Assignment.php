@@ -78,6 +78,7 @@ use YoungHarbor\Core\Text\Words;
  * @property Carbon|null $shared_out_at when the first scripts went to markers
  * @property Carbon|null $results_out_at when the first result went out
  * @property Carbon|null $names_revealed_at
+ * @property Carbon|null $let_go_at since when nothing is left of its work and marks
  * @property int $lock_version
  * @property-read Module $module
  * @property-read RubricVersion|null $rubricVersion
@@ -104,7 +105,7 @@ final class Assignment extends Model
         return [
             'opens_at' => 'datetime', 'due_at' => 'datetime', 'closes_at' => 'datetime', 'promised_on' => 'date',
             'published_at' => 'datetime', 'names_revealed_at' => 'datetime', 'shared_out_at' => 'datetime',
-            'results_out_at' => 'datetime', 'writing_detector_since' => 'datetime',
+            'results_out_at' => 'datetime', 'let_go_at' => 'datetime', 'writing_detector_since' => 'datetime',
             'bands' => 'array', 'late_rule' => 'array', 'length_rule' => 'array', 'declaration' => 'array',
             'handin_kinds' => 'array',
             'scheme' => AsCoreValue::class.':'.Scheme::class, 'screening' => AsCoreValue::class.':'.Screening::class,

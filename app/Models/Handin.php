@@ -38,6 +38,7 @@ use YoungHarbor\Core\Marks\Length;
  * @property Carbon $received_at when it arrived
  * @property Carbon $created_at when that was recorded
  * @property Carbon|null $read_at
+ * @property Carbon|null $erased_at since when its text and files are gone
  * @property int $files_read so far
  * @property string|null $unreadable why it could not be read, as its student is told; then it does not count
  * @property list<array{label: string, answer: string}>|null $declaration
@@ -76,7 +77,7 @@ final class Handin extends Model
     {
         return [
             'notes' => 'array', 'declaration' => 'array', 'identity' => 'array', 'hidden' => 'array',
-            'prepared_at' => 'datetime', 'read_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'settable' => 'boolean',
+            'prepared_at' => 'datetime', 'read_at' => 'datetime', 'erased_at' => 'datetime', 'due_at' => 'datetime', 'late' => 'boolean', 'settable' => 'boolean',
             'received_at' => 'datetime',
         ];
     }
@@ -128,7 +129,7 @@ final class Handin extends Model
     /** Whether its text was erased with its student. */
     public function isErased(): bool
     {
-        return $this->words > 0 && $this->html === '';
+        return $this->erased_at !== null;
     }
 
     public function length(): Length

@@ -29,6 +29,7 @@ use YoungHarbor\Core\Logbook\ChainedLine;
  * @property array<string, mixed> $details
  * @property array<string, string> $texts what the line commits to of each free text
  * @property string $hash
+ * @property string|null $content_hash of a line whose content was let go
  * @property-read User|null $person who did it, while they are known
  * @property-read Collection<int, LogbookText> $words
  */
@@ -87,6 +88,9 @@ final class LogbookLine extends Model
      */
     public function toCore(): ChainedLine
     {
+        if ($this->content_hash !== null) {
+            return ChainedLine::hidden($this->number, $this->hash, $this->content_hash);
+        }
         foreach ($this->words as $text) {
             if (
                 $text->text !== null

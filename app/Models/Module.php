@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Factories\HasFactory;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use YoungHarbor\Core\Keeping\Periods;
 use YoungHarbor\Core\Release\ModulePlan;
 
 /**
@@ -22,6 +23,7 @@ use YoungHarbor\Core\Release\ModulePlan;
  * @property string $title
  * @property int|null $copied_from_id the module of another year
  * @property ModulePlan $mark_plan how its mark is made; without parts where none is
+ * @property Periods $keeping in place of the institution's
  * @property string|null $marks_digest of what the module marks were worked out from
  * @property string|null $marks_seen of what changes with any result
  * @property-read Collection<int, Membership> $memberships
@@ -40,7 +42,9 @@ final class Module extends Model
 
     protected function casts(): array
     {
-        return ['mark_plan' => AsCoreValue::class.':'.ModulePlan::class];
+        return [
+            'mark_plan' => AsCoreValue::class.':'.ModulePlan::class, 'keeping' => AsCoreValue::class.':'.Periods::class,
+        ];
     }
 
     /**

@@ -31,6 +31,12 @@ final class ModulePolicy
         return $user->is_admin || $user->coordinates($module->id);
     }
 
+    /** For how long what is kept, and what goes. */
+    public function keep(User $user, Module $module): bool
+    {
+        return $user->is_admin || $user->coordinates($module->id);
+    }
+
     /** Everyone of the module but the external examiner: each sees what is theirs to write or to read. */
     public function viewSheets(User $user, Module $module): bool
     {

@@ -47,9 +47,12 @@ final class Chain
      * @param  iterable<ChainedLine>  $lines
      * @param  ChainHead|null  $head  as kept apart; null when it is missing
      * @param  string  $publicKey  the published one, in hexadecimal
+     * @param  int|null  $letGoTo  the line up to which contents were let go, as a line says; null where any line may
+     *                             stand as the hash of its content, as in an excerpt
      */
-    public static function verify(iterable $lines, ?ChainHead $head, string $publicKey): Verification
-    {
+    public static function verify(
+        iterable $lines, ?ChainHead $head, string $publicKey, ?int $letGoTo = null,
+    ): Verification {
         $faults = [];
         $previous = self::BEGINNING;
         $count = 0;
@@ -64,6 +67,8 @@ final class Chain
                 || ! hash_equals(self::link($previous, $line->number, $line->contentHash()), $line->hash)
             ) {
                 $faults[] = new ChainFault(WhyBroken::NotAsWritten, $line->number);
+            } elseif ($letGoTo !== null && $line->content === null && $line->number > $letGoTo) {
+                $faults[] = new ChainFault(WhyBroken::ContentMissing, $line->number);
             }
             $previous = $line->hash;
             if ($head !== null && $line->number === $head->count) {

@@ -13,6 +13,9 @@ enum WhyBroken: string
 
     /** Altered, or moved from where it was written. */
     case NotAsWritten = 'not-as-written';
+
+    /** What a line said is gone, and no line says that it was let go. */
+    case ContentMissing = 'content-missing';
     case HeadMissing = 'head-missing';
 
     /** Or signed with another key. */

@@ -61,6 +61,7 @@ return new class extends Migration
         Schema::create('institution', function (Blueprint $table): void {
             $table->id();
             $table->json('sign_in')->nullable()->comment('how people sign in, one document');
+            $table->json('keeping')->nullable()->comment('for how many months what is kept, one document');
             $table->timestamps();
         });
         Schema::create('modules', function (Blueprint $table): void {
@@ -70,6 +71,7 @@ return new class extends Migration
             $table->string('title', 150);
             $table->foreignId('copied_from_id')->nullable()->constrained('modules')->nullOnDelete();
             $table->json('mark_plan')->nullable()->comment('how its mark is made of its assignments');
+            $table->json('keeping')->nullable()->comment('months in place of those of the institution');
             $table->char('marks_digest', 64)->nullable()->comment('of what module_marks were worked out from');
             $table->char('marks_seen', 64)->nullable()->comment('of what changes with any result: while it is the same nothing is compared');
             $table->timestamps();

@@ -109,12 +109,30 @@ return new class extends Migration
             $table->dateTime('shared_out_at')->nullable()->comment('when the first scripts went to markers');
             $table->dateTime('results_out_at')->nullable()->comment('when the first result went out');
             $table->dateTime('names_revealed_at')->nullable();
+            $table->dateTime('let_go_at')->nullable()->comment('since when nothing is left of its work and marks');
             $table->unsignedInteger('lock_version')->default(1);
             $table->timestamps();
         });
         DB::statement(
             'ALTER TABLE assignments ADD CONSTRAINT assignment_times CHECK (closes_at IS NULL OR due_at IS NULL OR closes_at >= due_at)'
         );
+        Schema::create('keeping_decisions', function (Blueprint $table): void {
+            $table->id();
+            $table->uuid('public_id')->unique();
+            $table->string('kind', 20)->comment('of what is kept');
+            $table->foreignId('assignment_id')->nullable()->constrained()->restrictOnDelete()
+                ->comment('null: of the institution');
+            $table->string('state', 12)->comment('confirmed, taken back, gone, or to be kept for longer');
+            $table->unsignedInteger('count')->default(0)->comment('how much was there when it was decided');
+            $table->dateTime('goes_at')->nullable()->comment('not before then');
+            $table->date('keep_until')->nullable();
+            $table->string('reason', 500)->default('');
+            $table->json('counts')->nullable()->comment('how much of what went');
+            $table->dateTime('gone_at')->nullable();
+            $table->foreignId('decided_by')->constrained('users')->restrictOnDelete();
+            $table->timestamps();
+            $table->index(['state', 'goes_at']);
+        });
         Schema::create('assignment_templates', function (Blueprint $table): void {
             $table->id();
             $table->uuid('public_id')->unique();

@@ -88,6 +88,7 @@ return new class extends Migration
             $table->boolean('late');
             $table->dateTime('received_at')->comment('when it arrived; created_at is when that was recorded');
             $table->dateTime('read_at')->nullable();
+            $table->dateTime('erased_at')->nullable()->comment('since when its text and files are gone');
             $table->unsignedTinyInteger('files_read')->default(0);
             $table->string('unreadable', 600)->nullable()
                 ->comment('why it could not be read, as its student is told; then it does not count');

@@ -234,6 +234,7 @@ return new class extends Migration
             $table->json('details');
             $table->json('texts')->comment('a commitment to each free text, by field');
             $table->char('hash', 64);
+            $table->char('content_hash', 64)->nullable()->comment('of a line whose content was let go');
             $table->string('room', 20)->storedAs("SUBSTRING_INDEX(event, '.', 1)")->comment('the kind of what happened');
             $table->index(['module', 'number']);
             $table->index(['module', 'room', 'number']);

@@ -32,7 +32,7 @@ final class BoundaryTest extends TestCase
     /** The rooms of the core from the bottom up: each may use those before it, and none after. */
     private const ROOMS = [
         'Input', 'Figures', 'Statistics', 'Tables', 'Text', 'Names', 'Document', 'Stage', 'ScriptCode', 'Roster',
-        'Logbook', 'Accounts',
+        'Logbook', 'Accounts', 'Keeping',
         'Collect', 'Discussion', 'Observing', 'Overlap', 'Writing', 'Screening', 'FirstFeedback', 'Rubric', 'Marking', 'Marks', 'Agreement', 'Allocation',
         'Peers',
         'Formats',

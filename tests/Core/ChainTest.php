@@ -89,6 +89,20 @@ final class ChainTest extends TestCase
         self::assertEquals([new ChainFault(WhyBroken::NotAsWritten, 4)], Chain::verify($lines, $head, $key)->faults);
     }
 
+    public function test_what_lines_said_may_go_up_to_where_a_line_says_so_and_not_further(): void
+    {
+        [$contents, $hashes, $head, $key] = self::book(5);
+        $lines = self::lines($contents, $hashes);
+        foreach ([0, 1] as $n) {
+            $lines[$n] = ChainedLine::hidden($n + 1, $hashes[$n], Chain::contentHash($contents[$n]));
+        }
+        self::assertTrue(Chain::verify($lines, $head, $key, 2)->holds());
+        self::assertEquals(
+            [new ChainFault(WhyBroken::ContentMissing, 2)], Chain::verify($lines, $head, $key, 1)->faults,
+        );
+        self::assertCount(2, Chain::verify($lines, $head, $key, 0)->faults);
+    }
+
     public function test_what_was_done_to_a_book_shows(): void
     {
         [$contents, $hashes, $head, $key] = self::book(5);

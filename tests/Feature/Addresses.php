@@ -14,6 +14,7 @@ use App\Actions\Peers\PlanReviews;
 use App\Actions\Plan\OpenAssignment;
 use App\Actions\Plan\SaveAssignment;
 use App\Documents\PackDocument;
+use App\Enums\KeepingState;
 use App\Enums\PackReader;
 use App\Enums\PackState;
 use App\Enums\Role;
@@ -31,6 +32,7 @@ use App\Models\DraftCheck;
 use App\Models\FirstFeedback;
 use App\Models\GradeScale;
 use App\Models\IndividualCase;
+use App\Models\KeepingDecision;
 use App\Models\MarkAttachment;
 use App\Models\MemberNote;
 use App\Models\Membership;
@@ -64,6 +66,7 @@ use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use YoungHarbor\Core\Discussion\Settings as Discussion;
+use YoungHarbor\Core\Keeping\Kind;
 use YoungHarbor\Core\Marking\Seat;
 use YoungHarbor\Core\Peers\ContributionSettings;
 use YoungHarbor\Core\Peers\RoundSettings;
@@ -334,6 +337,12 @@ trait Addresses
                     ['assignment_id' => $assignment->id, 'student_id' => $script->student_id],
                     ['name' => 'a.txt', 'bytes' => 9, 'sha256' => str_repeat('0', 64)],
                 )
+                ->public_id,
+            'decision' => KeepingDecision::query()
+                ->firstOrCreate(['assignment_id' => $assignment->id], [
+                    'kind' => Kind::Texts, 'state' => KeepingState::Confirmed, 'goes_at' => now()->addDay(),
+                    'decided_by' => $this->coordinator->id,
+                ])
                 ->public_id,
             'correction' => Correction::query()
                 ->firstOrCreate(

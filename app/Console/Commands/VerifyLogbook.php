@@ -6,6 +6,8 @@ namespace App\Console\Commands;
 
 use App\Logbook\Excerpt;
 use App\Logbook\Logbook;
+use App\Logbook\LogDetail;
+use App\Logbook\LogEvent;
 use App\Models\LogbookLine;
 use App\Models\Operation;
 use Illuminate\Console\Command;
@@ -33,12 +35,21 @@ final class VerifyLogbook extends Command
         $found = Chain::verify(
             LogbookLine::query()->with('words')->orderBy('number')->lazy(500)
                 ->map(fn (LogbookLine $line) => $line->toCore()),
-            $logbook->head(), $logbook->publicKey(),
+            $logbook->head(), $logbook->publicKey(), $this->letGoTo(),
         );
 
         rescue(fn () => Operation::record('logbook', $found->holds(), ['lines' => $found->lines]));
 
         return $this->tell($found, trans_choice('logbook.holds', $found->lines, ['lines' => $found->lines]));
+    }
+
+    /** Up to which line contents were let go, as the last line says that tells of it. */
+    private function letGoTo(): int
+    {
+        $line = LogbookLine::query()->where('event', LogEvent::LogbookLetGo)->whereNull('content_hash')
+            ->orderByDesc('number')->first();
+
+        return (int) ($line?->details[LogDetail::To->value] ?? 0);
     }
 
     private function excerpt(string $file): int

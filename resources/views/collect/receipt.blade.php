@@ -9,7 +9,8 @@
         </x-slot:head>
     <div class="split">
         <div>
-            @include('collect.reading')
+            @if ($handin->isErased())<p class="notice mb-3">{{ __('keeping.text_let_go') }}</p>@else
+            @include('collect.reading')@endif
             @if ($handin->declaration)
                 <h2 class="mt-5 mb-2">Your declaration</h2>
                 <dl class="sheet px-5 py-3">
@@ -50,8 +51,8 @@
                     <dt class="quiet small">
                         {{ $file->link === null ? 'File' : 'Link' }}{{ $handin->files->count() > 1 ? ' '.$file->position
                         : '' }}</dt><dd class="mb-2 break-words">
-                        <a href="{{ route('receipts.file',
-                        [$handin, $file->position]) }}">{{ $file->original_name }}</a>, {{ number_format(
+                        @unless ($handin->isErased())<a href="{{ route('receipts.file',
+                        [$handin, $file->position]) }}">{{ $file->original_name }}</a>, @endunless{{ number_format(
                         $file->bytes) }} bytes</dd>
                     <dt class="quiet small">SHA-256</dt><dd class="mb-2 break-all small">{{ $file->sha256 }}</dd>
                 @endforeach
@@ -61,7 +62,7 @@
                 <dt class="quiet small">Receipt</dt><dd class="mb-3 break-all small">{{ $handin->public_id }}</dd>
             </dl>
             <p class="mb-2"><a href="{{ route('receipts.text', $handin) }}">The receipt as a file</a></p>
-            <p class="quiet small">It comes by mail too, with a seal that proves it. Each file downloads as it was received.
+            <p class="quiet small">It comes by mail too, with a seal that proves it. {{ $handin->isErased() ? '' : 'Each file downloads as it was received.' }}
             </p>
         </aside>
     </div>

@@ -3,6 +3,7 @@
     <x-slot:head><div class="heading"><h1>{{ __('accounts.people.title') }}</h1><span class="of">{{
         config('harbor.institution') }}</span><span class="ml-auto flex gap-5"><a
         href="{{ route('institution.sign-in') }}">{{ __('accounts.people.rules') }}</a><a
+        href="{{ route('institution.keeping') }}">{{ __('keeping.periods.title') }}</a><a
         href="{{ route('institution.running') }}">{{ __('operations.title') }}</a></span></div></x-slot:head>
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2 mb-3">
         <nav class="flex flex-wrap gap-x-4 gap-y-1" aria-label="{{ __('accounts.people.title') }}">

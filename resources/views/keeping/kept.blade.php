@@ -1,3 +1,5 @@
+@use('App\Wording\Months')
+@use('YoungHarbor\Core\Keeping\Kind')
 <x-page :title="__('keeping.title')" at="account">
     <x-slot:head><div class="heading"><h1>{{ __('keeping.title') }}</h1><a class="of" href="{{ route('account') }}">{{
         auth()->user()->email }}</a></div></x-slot:head>
@@ -33,7 +35,15 @@
                     autocomplete="current-password" required />
                 <div class="flex justify-end"><button class="button primary">{{ __('keeping.do') }}</button></div>
             </form>
-            <section class="panel"><h2>{{ __('keeping.how_long') }}</h2><p>{{ __('keeping.how_long_what') }}</p></section>
+            <section class="panel"><h2>{{ __('keeping.how_long') }}</h2>
+                @php($line = fn ($of) => collect(Kind::cases())->filter(fn ($kind) => $of->months($kind) !== null)->map(fn ($kind) => __(
+                    'keeping.how_long_one', ['kind' => __("keeping.periods.kinds.{$kind->value}.0"), 'months' => Months::shown($of->months($kind))])))
+                @if ($periods->isEmpty() && $others->isEmpty())<p>{{ __('keeping.how_long_none') }}</p>
+                @else<p>{{ __('keeping.how_long_periods') }}</p>
+                    <ul class="my-2">@foreach ($line($periods) as $one)<li>{{ $one }}</li>@endforeach
+                    @foreach ($others as $module)<li>{{ __('keeping.how_long_in', ['module' => $module->fullTitle(),
+                        'what' => $line($module->keeping)->implode(', ')]) }}</li>@endforeach</ul>@endif
+                <p>{{ __('keeping.how_long_what') }}</p></section>
         </aside>
     </div>
 </x-page>

@@ -26,9 +26,11 @@
                     <tbody>
                         @foreach ($assignments as $assignment)
                             <tr>
-                                <td>@can('view', $assignment)<a class="font-bold"
-                                    href="{{ route('assignments.show',
-                                    $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endcan
+                                <td>@if (Gate::check($assignment->let_go_at === null ? 'view' : 'coordinate', $assignment))<a class="font-bold"
+                                    href="{{ route($assignment->let_go_at === null ? 'assignments.show' : 'plan.edit',
+                                    $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endif
+                                    @if ($assignment->let_go_at !== null)<br><span class="quiet small">{{ __('keeping.let_go_short', [
+                                        'at' => App\Wording\LocalTime::day($assignment->let_go_at)]) }}</span>@endif
                                     @unless ($assignment->isPublished())<br><span
                                         class="signal small">not open to students yet</span>@endunless</td>
                                 <td class="lg:whitespace-nowrap"
@@ -66,6 +68,8 @@
                     <dd>weights, what must be passed, resits, borderline</dd>
                     <dt><a href="{{ route('closure-days.index', $module) }}">Closure days</a></dt>
                     <dd>days on which nothing is due and nothing counts as late</dd>
+                    <dt><a href="{{ route('keeping.module', $module) }}">{{ __('keeping.periods.title') }}</a></dt>
+                    <dd>{{ __('keeping.periods.link_what') }}</dd>
                     <dt><a href="{{ route('modules.copy', $module) }}">{{ __('copy.title') }}</a></dt>
                     <dd>{{ __('copy.why') }}</dd>
                     <dt><a href="{{ route('conflicts.index', $module) }}">Conflicts of interest</a></dt>

@@ -81,6 +81,7 @@ final class EraseTest extends TestCase
         }
         app(ReleaseResults::class)($assignment, null, $this->coordinator);
         $result = Result::query()->where('script_id', $script->id)->sole();
+        Storage::put("results/{$result->public_id}.pdf", 'Drawn for Olúwaseun Bräckwater.');
         $thread = ReplyThread::query()->create(['script_id' => $script->id, 'about' => 'c1']);
         Storage::put('replies/page', 'A page that Olúwaseun wrote.');
         foreach ([[true, 'I, Olúwaseun Bräckwater, disagree.', 'replies/page'], [false, 'Dear Olúwaseun Bräckwater, read it again.', null]] as [$from, $body, $file]) {

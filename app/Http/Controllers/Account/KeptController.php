@@ -9,6 +9,8 @@ use App\Http\Controllers\Controller;
 use App\Http\Requests\Account\OwnPasswordRequest;
 use App\Keeping\KeptKinds;
 use App\Keeping\PersonalData;
+use App\Models\Institution;
+use App\Models\Module;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\StreamedResponse;
@@ -22,6 +24,10 @@ final class KeptController extends Controller
     {
         return view('keeping.kept', [
             'groups' => KeptKinds::groups(), 'counts' => $data->counts($this->person($request)),
+            'periods' => Institution::settings()->keeping,
+            'others' => Module::query()->whereNotNull('keeping')->orderBy('code')
+                ->whereIn('id', $this->person($request)->memberships->pluck('module_id'))->get()
+                ->reject(fn (Module $module) => $module->keeping->isEmpty()),
         ]);
     }
 

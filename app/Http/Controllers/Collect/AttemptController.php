@@ -51,6 +51,7 @@ final class AttemptController extends Controller
     {
         $this->authorize('view', $handin);
         $file = $handin->files->firstWhere('position', $number) ?? abort(404);
+        abort_if($handin->isErased(), 410, __('keeping.text_let_go'));
 
         return Storage::download(
             $file->path, $file->link === null ? $file->original_name : 'link.txt',
