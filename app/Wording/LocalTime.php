@@ -23,6 +23,12 @@ final class LocalTime
         return $at === null ? 'not set' : $at->format('D j M Y');
     }
 
+    /** The day of a time, in the institution's zone. */
+    public static function dayOf(?CarbonInterface $at): string
+    {
+        return self::day($at?->copy()->setTimezone(self::zone()));
+    }
+
     public static function time(?CarbonInterface $at): string
     {
         return $at === null ? '' : $at->copy()->setTimezone(self::zone())->format('H:i');

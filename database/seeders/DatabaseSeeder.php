@@ -17,6 +17,7 @@ use App\Actions\Collect\WriteToStudents;
 use App\Actions\FirstFeedback\AskAssistant;
 use App\Actions\FirstFeedback\SayWhatWasUsed;
 use App\Actions\FirstFeedback\TakeRemarks;
+use App\Actions\Keeping\SetPeriods;
 use App\Actions\Mark\AddToBankSet;
 use App\Actions\Mark\ChangeMark;
 use App\Actions\Mark\FinishMark;
@@ -101,6 +102,7 @@ use YoungHarbor\Core\Collect\Declaration;
 use YoungHarbor\Core\FirstFeedback\Answer;
 use YoungHarbor\Core\FirstFeedback\Remark;
 use YoungHarbor\Core\FirstFeedback\StandIn;
+use YoungHarbor\Core\Keeping\Periods;
 use YoungHarbor\Core\Marking\Feedback;
 use YoungHarbor\Core\Marking\MarkOffer;
 use YoungHarbor\Core\Marking\Scheme;
@@ -189,12 +191,26 @@ final class DatabaseSeeder extends Seeder
             $this->planned($rubrics['walk']);
             $this->early($next);
             $this->sheet();
+            $this->keeping();
             // Mails of that time are not sent now.
             Notice::query()->update(['mail' => MailState::Sent, 'sent_at' => DB::raw('created_at')]);
         } finally {
             Carbon::setTestNow();
             Auth::forgetUser();
         }
+    }
+
+    /** For how long what is kept; a module that is over keeps texts for a shorter time, and some of them are due. */
+    private function keeping(): void
+    {
+        $office = User::query()->where('is_admin', true)->firstOrFail();
+        $set = app(SetPeriods::class);
+        $set(null, Periods::fromArray([
+            'texts' => 24, 'recordings' => 12, 'screening' => 12, 'conversations' => 24, 'marks' => 72, 'mail' => 12,
+            'logbook' => 84,
+        ]), 'Schedule of records of the college, agreed by the academic board.', $office);
+        $closed = Module::query()->whereKeyNot($this->module->id)->orderBy('id')->firstOrFail();
+        $set($closed, Periods::fromArray(['texts' => 2]), 'Work was handed back on paper.', $this->coordinator);
     }
 
     private function people(): void

@@ -26,10 +26,10 @@ return [
     'events' => [
         'keeping' => [
             'periods-set' => 'set for how long what is kept',
-            'confirmed' => 'confirmed that what was kept for its time goes',
-            'taken-back' => 'took a decision about what is kept back',
+            'confirmed' => 'confirmed that what was kept for its time is deleted',
+            'taken-back' => 'took back a decision about what is kept',
             'kept-for-longer' => 'keeps something for longer than its time',
-            'let-go' => 'let go what was kept for its time',
+            'let-go' => 'deleted what was kept for its time',
         ],
         'account' => [
             'signed-in' => 'signed in',
@@ -230,8 +230,8 @@ return [
         'logbook' => [
             'sealed-anew' => 'sealed the logbook anew',
             'taken' => 'took lines of the logbook away',
-            'let-go' => 'let go what earlier lines said',
-            'line-let-go' => 'what this line said was let go',
+            'let-go' => 'deleted what earlier lines said',
+            'line-let-go' => 'what this line said was deleted',
         ],
     ],
     // What a mark is, within such a sentence.
@@ -286,7 +286,7 @@ return [
     'faults' => [
         'line-missing' => 'line :line is missing (line :other stands in its place)',
         'not-as-written' => 'line :line is not as it was written, or not where it was written',
-        'content-missing' => 'what line :line said is gone, and no line says that it was let go',
+        'content-missing' => 'what line :line said is gone, and no line says that it was deleted',
         'head-missing' => 'the head kept outside the database is missing',
         'head-altered' => 'the head kept outside the database has been altered, or was signed with another key',
         'end-missing' => 'the last lines are missing: the logbook has :line, its head says :other',

@@ -34,7 +34,7 @@ return [
     'release_refused_body' => "Dear :name,\n\nthe release of results you set for :assignment did not go out: :why\n\nNothing was released. Look at what stands in the way, then release again or set another time:\n\n:link",
     'keeping_due' => ':of: what has been kept for its time is due, :kinds',
     'keeping_due_subject' => ':of: what has been kept for its time',
-    'keeping_due_body' => "Dear :name,\n\nthe time for which these are kept is over for :of: :kinds. Nothing goes by itself: look at it, and say whether it goes or stays for longer:\n\n:link",
+    'keeping_due_body' => "Dear :name,\n\nthe time for which these are kept is over for :of: :kinds. Nothing is deleted by itself: look at it, and say whether it is deleted or kept for longer:\n\n:link",
     'daily_subject' => '{1} 1 thing is new for you|[2,*] :count things are new for you',
     'daily_foot' => 'You get one mail a day about this, and results at once. Change that here: :link',
     'peer_review_given' => '{0} :round has begun, :assignment|{1} 1 review is waiting for you, :assignment|[2,*] :count reviews are waiting for you, :assignment',

@@ -27,7 +27,7 @@ final class SayWhatWasLetGo
         $assignment = $request->route('assignment');
         $isGone = $assignment instanceof Assignment && $assignment->let_go_at !== null;
         if ($isGone && ! $request->routeIs(...self::STAYS)) {
-            $message = __('keeping.let_go', ['at' => LocalTime::day($assignment->let_go_at)]);
+            $message = __('keeping.let_go', ['at' => LocalTime::dayOf($assignment->let_go_at)]);
 
             return $request->expectsJson()
                 ? response()->json(['message' => $message], 410)

@@ -16,7 +16,8 @@
     <p class="hint mb-2">{{ __('keeping.due.what') }}</p>
     <form class="mb-6" method="post" action="{{ $action }}">@csrf
         <div class="sheet scroll mb-3"><table class="table stacked">
-            <thead><tr><th></th><th>{{ __('keeping.due.thing') }}</th><th>{{ __('keeping.due.since') }}</th>
+            <thead><tr><th><input type="checkbox" data-chooses-all="things[]" hidden
+                aria-label="{{ __('keeping.due.all') }}"></th><th>{{ __('keeping.due.thing') }}</th><th>{{ __('keeping.due.since') }}</th>
                 <th>{{ __('keeping.due.there') }}</th></tr></thead>
             <tbody>
                 @foreach ($waiting as $one)
@@ -26,9 +27,9 @@
                             __("keeping.periods.kinds.{$one->kind->value}.0") }}</b>, {{ $of($one) }}</label></td>
                         <td class="align-top" data-label="{{ __('keeping.due.since') }}">{{ $one->over === null
                             ? __('keeping.due.older', ['months' => Months::shown($one->months)])
-                            : __('keeping.due.from', ['due' => LocalTime::day($one->due), 'months' => Months::shown($one->months), 'over' => LocalTime::day($one->over)]) }}
+                            : __('keeping.due.from', ['due' => LocalTime::dayOf($one->due), 'months' => Months::shown($one->months), 'over' => LocalTime::dayOf($one->over)]) }}
                             @if ($one->assignment !== null && $one->assignment->results_out_at === null)<br><b>{{ __('keeping.due.not_out') }}</b>@endif</td>
-                        <td class="align-top" data-label="{{ __('keeping.due.there') }}">{{ trans_choice($one->assignment === null
+                        <td class="align-top lg:whitespace-nowrap" data-label="{{ __('keeping.due.there') }}">{{ trans_choice($one->assignment === null
                             ? "keeping.due.entries.{$one->kind->value}" : 'keeping.due.scripts', $one->free(), ['count' => number_format($one->free())]) }}
                             @if ($one->held > 0)<br><span class="quiet small">{{ trans_choice('keeping.due.held', $one->held, ['count' => $one->held]) }}</span>@endif</td></tr>
                 @endforeach
@@ -69,19 +70,19 @@
     </tbody></table></div>
 @endif
 @if ($coming !== [])
-    <h2 class="mb-1">{{ __('keeping.due.coming') }}</h2>
-    <div class="sheet scroll mb-6"><table class="table stacked"><tbody>
+    <details class="mb-6"><summary class="font-bold mb-1">{{ __('keeping.due.coming') }} <span class="quiet">{{ count($coming) }}</span></summary>
+    <div class="sheet scroll"><table class="table stacked"><tbody>
         @foreach ($coming as $one)<tr><td><b>{{ __("keeping.periods.kinds.{$one->kind->value}.0") }}</b>, {{ $of($one) }}</td>
-            <td>{{ __('keeping.due.on', ['due' => LocalTime::day($one->due), 'months' => Months::shown($one->months), 'over' => LocalTime::day($one->over)]) }}</td>
-            <td>{{ trans_choice('keeping.due.scripts', $one->count, ['count' => number_format($one->count)]) }}</td></tr>@endforeach
-    </tbody></table></div>
+            <td>{{ __('keeping.due.on', ['due' => LocalTime::dayOf($one->due), 'months' => Months::shown($one->months), 'over' => LocalTime::dayOf($one->over)]) }}</td>
+            <td class="lg:whitespace-nowrap">{{ trans_choice('keeping.due.scripts', $one->count, ['count' => number_format($one->count)]) }}</td></tr>@endforeach
+    </tbody></table></div></details>
 @endif
 @if ($gone->isNotEmpty())
     <h2 class="mb-1">{{ __('keeping.due.gone') }}</h2>
     <div class="sheet scroll mb-6"><table class="table stacked"><tbody>
         @foreach ($gone as $one)
             <tr><td><b>{{ __("keeping.periods.kinds.{$one->kind->value}.0") }}</b>, {{ $of($one) }}</td>
-                <td>{{ __('keeping.due.went', ['at' => LocalTime::day($one->gone_at), 'who' => $one->by->name]) }}</td>
+                <td>{{ __('keeping.due.went', ['at' => LocalTime::dayOf($one->gone_at), 'who' => $one->by->name]) }}</td>
                 <td>{{ collect($one->counts ?? [])->map(fn ($n, $what) => trans_choice("keeping.due.counts.{$what}", (int) $n, ['count' => is_int($n) ? number_format($n) : $n]))->implode(', ')
                     ?: __('keeping.due.nothing') }}</td></tr>
         @endforeach

@@ -9,7 +9,7 @@
         <div class="flex items-start gap-3 py-2 border-t border-line">
             <label class="grow" for="f-{{ $kind->value }}"><b>{{ __("keeping.periods.kinds.{$kind->value}.0") }}</b><br>
                 <span class="quiet small">{{ __("keeping.periods.kinds.{$kind->value}.1") }}</span></label>
-            <span class="w-28 shrink-0 text-right"><span class="whitespace-nowrap"><input class="input w-16! num" id="f-{{ $kind->value }}"
+            <span class="w-32 shrink-0 text-right"><span class="whitespace-nowrap"><input class="input w-16! num" id="f-{{ $kind->value }}"
                 name="months[{{ $kind->value }}]" type="number" min="1" max="600" inputmode="numeric"
                 value="{{ old($at, $periods->months($kind)) }}" @error($at) aria-invalid="true" @enderror
                 aria-describedby="d-{{ $kind->value }}"> {{ __('keeping.periods.unit') }}</span><span class="quiet small block" id="d-{{ $kind->value }}">

@@ -30,7 +30,7 @@
                                     href="{{ route($assignment->let_go_at === null ? 'assignments.show' : 'plan.edit',
                                     $assignment) }}">{{ $assignment->title }}</a>@else<b>{{ $assignment->title }}</b>@endif
                                     @if ($assignment->let_go_at !== null)<br><span class="quiet small">{{ __('keeping.let_go_short', [
-                                        'at' => App\Wording\LocalTime::day($assignment->let_go_at)]) }}</span>@endif
+                                        'at' => App\Wording\LocalTime::dayOf($assignment->let_go_at)]) }}</span>@endif
                                     @unless ($assignment->isPublished())<br><span
                                         class="signal small">not open to students yet</span>@endunless</td>
                                 <td class="lg:whitespace-nowrap"

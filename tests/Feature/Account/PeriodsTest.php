@@ -214,7 +214,7 @@ final class PeriodsTest extends TestCase
         $this->travel(2)->days();
         app(LetGoWhatIsDecided::class)();
         self::assertSame(3, Handin::query()->whereNotNull('erased_at')->count());
-        $this->get(route('keeping.module', $this->module))->assertSee('What has gone')->assertSee('3 hand-ins')->assertSee('Nothing is due.');
+        $this->get(route('keeping.module', $this->module))->assertSee('Deleted')->assertSee('3 hand-ins')->assertSee('Nothing is due.');
         $this->delete(route('keeping.take-back', KeepingDecision::query()->latest('id')->firstOrFail()))->assertSessionHasErrors('things');
         $events = LogbookLine::query()->whereLike('event', 'keeping.%')->orderBy('number')->toBase()->pluck('event');
         self::assertSame([
@@ -282,7 +282,7 @@ final class PeriodsTest extends TestCase
         foreach ([$this->coordinator, $this->tutors[0]] as $person) {
             $this->actingAs($person->fresh() ?? $person);
             $this->get('/')->assertOk();
-            $this->get(route('modules.show', $this->module))->assertOk()->assertSee('work and marks were let go');
+            $this->get(route('modules.show', $this->module))->assertOk()->assertSee('work and marks were deleted');
             $this->get(route('grade-book.show', $this->module));
             $this->get(route('assignments.show', $this->work))->assertStatus(410)->assertSee('The time for which it was kept is over');
         }
