@@ -96,3 +96,33 @@ test('a link by mail signs in where the institution lets it', async ({ browser }
     await office.getByRole('button', { name: 'Save' }).click();
     await expect(office.getByText('Saved.')).toBeVisible();
 });
+
+test('what has been kept for its time is chosen, confirmed, taken back, and kept for longer', async ({ browser }) => {
+    const page = await signedIn(browser, 'maren.oduya');
+    await page.goto('/modules');
+    await page.getByRole('link', { name: 'Tolls and Tides' }).click();
+    await page.getByRole('link', { name: 'How long things are kept' }).click();
+    const boxes = page.locator('input[name="things[]"]');
+    await expect(boxes).toHaveCount(6);
+    await page.getByLabel('All of them').check();
+    await boxes.first().uncheck();
+    await expect(page.getByLabel('All of them')).toHaveJSProperty('indeterminate', true);
+    await page.getByRole('button', { name: 'Delete the chosen' }).click();
+    await expect(page.getByText('Confirmed. It is deleted in the night')).toBeVisible();
+    await expect(boxes).toHaveCount(1);
+    await page.getByRole('button', { name: 'Take it back' }).first().click();
+    await expect(boxes).toHaveCount(2);
+    await boxes.first().check();
+    await page.getByRole('button', { name: 'Keep for longer' }).click();
+    await expect(page.getByText('Nothing was decided').first()).toBeVisible();
+    await expect(boxes.first()).toBeChecked();
+    await page.getByLabel('Keep until').fill('2031-09-01');
+    await page.getByLabel('Why for longer').fill('A study of the module uses them.');
+    await page.getByRole('button', { name: 'Keep for longer' }).click();
+    await expect(page.getByText('A study of the module uses them.')).toBeVisible();
+    while (await page.getByRole('button', { name: /Take it back|End it/ }).count() > 0) {
+        await page.getByRole('button', { name: /Take it back|End it/ }).first().click();
+        await expect(page.getByText('Taken back.')).toBeVisible();
+    }
+    await expect(boxes).toHaveCount(6);
+});

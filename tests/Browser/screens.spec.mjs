@@ -89,6 +89,7 @@ const screens = {
         'erasing one': async (page) => { await page.goto('/institution/people?q=Sven'); await page.locator('main table').getByRole('link').first().click(); await page.getByRole('link', { name: 'Look what would go' }).click(); },
         'how people sign in': (page) => page.goto('/institution/sign-in'),
         'how it runs': (page) => page.goto('/institution/running'),
+        'how long things are kept': (page) => page.goto('/institution/keeping'),
         'a second step': (page) => page.goto('/account/second-step'),
     },
     'abena.osei-whitlock': {
