@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 return [
     // Of the application; each release has its part in CHANGELOG.md.
-    'version' => '0.9.0',
+    'version' => '1.0.0',
 
     'institution' => env('HARBOR_INSTITUTION', 'Merrow Coast College'),
 

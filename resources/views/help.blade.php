@@ -157,6 +157,8 @@
                     </li>
                     <li>Someone asks in writing for all that is kept of them: hand it over from their page, with the reason, and read it before it goes out, since others are named where people wrote their names. Erase is there too, for students: look what would go first; it cannot be undone.
                     </li>
+                    <li><b>How long things are kept</b>: for how many months what is kept, and what has been kept for its time. Nothing is deleted until someone has chosen it there, and not before the next night. A hold on someone’s page keeps all that is theirs.
+                    </li>
                 </ul>
             </section>
         @endif

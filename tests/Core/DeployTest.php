@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Dotenv\Dotenv;
 use PHPUnit\Framework\TestCase;
 
 /**
@@ -53,6 +54,75 @@ final class DeployTest extends TestCase
         exec('PATH="$PATH:/usr/sbin" nginx -t -c '.escapeshellarg("{$folder}/nginx.conf").' 2>&1', $said, $code);
         self::assertSame(0, $code, implode("\n", $said));
         array_map(unlink(...), array_filter(glob("{$folder}/*") ?: [], is_file(...)));
+    }
+
+    /**
+     * @param  list<string>  $arguments
+     * @return array{int, string}
+     */
+    private function shell(string $function, array $arguments): array
+    {
+        $command = '. '.escapeshellarg(__DIR__.'/../../bin/lib/settings.sh')."; {$function} "
+            .implode(' ', array_map(escapeshellarg(...), $arguments));
+        exec('bash -c '.escapeshellarg($command).' 2>&1', $said, $code);
+
+        return [$code, implode("\n", $said)];
+    }
+
+    public function test_settings_are_written_as_they_were_given_whatever_signs_are_in_them(): void
+    {
+        foreach (['Arts & Crafts | Evening', "St Brigid's #1 College", 'Höfn; rm -rf /', '100 % = all'] as $name) {
+            [$code, $file] = $this->shell('settings_of', [
+                __DIR__.'/../../deploy/harbor.env.example', 'base64:ab+/c=', 'marks.merrow.example', 'a&b|c@merrow.example', $name,
+                'Europe/London', 'pass-word_&|1',
+            ]);
+            self::assertSame(0, $code, $file);
+            // Read as the application reads it.
+            $read = Dotenv::parse($file);
+            self::assertSame([
+                'base64:ab+/c=', 'https://marks.merrow.example', 'a&b|c@merrow.example', $name, 'Europe/London', 'pass-word_&|1',
+            ], array_map(fn (string $key) => $read[$key], [
+                'APP_KEY', 'APP_URL', 'MAIL_FROM_ADDRESS', 'HARBOR_INSTITUTION', 'HARBOR_TIMEZONE', 'DB_PASSWORD',
+            ]));
+            self::assertSame('false', $read['APP_DEBUG']);
+        }
+    }
+
+    public function test_what_cannot_be_a_setting_is_refused_in_words(): void
+    {
+        $fault = fn (string ...$given): string => $this->shell('settings_fault', array_values($given))[1];
+        self::assertSame('', $fault('marks.merrow.example', 'marks@merrow.example', 'Arts & Crafts', 'Europe/London'));
+        foreach ([
+            ['', 'marks@merrow.example', '', '', 'Give --domain'], ['a b', 'm@x.example', '', '', 'no name of a host'],
+            ['x.example;reboot', 'm@x.example', '', '', 'no name of a host'], ['x.example', 'nobody', '', '', 'no mail address'],
+            ['x.example', 'a"b@x.example', '', '', 'no mail address'], ['x.example', '$(id)@x.example', '', '', 'no mail address'],
+            ['x.example', 'm@x.example', 'The $HOME', '', 'cannot hold'], ['x.example', 'm@x.example', 'A "B"', '', 'cannot hold'],
+            ['x.example', 'm@x.example', "A\nAPP_DEBUG=true", '', 'line breaks'],
+            ['x.example', 'm@x.example', '', 'Europe/../../etc', 'no time zone'], ['x.example', 'm@x.example', '', 'Europe/Atlantis', 'no time zone'],
+        ] as [$domain, $mail, $name, $zone, $why]) {
+            self::assertStringContainsString($why, $fault($domain, $mail, $name, $zone));
+        }
+    }
+
+    /** Only where it can run: it says what it would do on such a machine, and does nothing. */
+    public function test_the_installer_says_what_it_would_change_and_changes_nothing(): void
+    {
+        $release = (string) @file_get_contents('/etc/os-release');
+        if (preg_match('/^ID=debian$/m', $release) !== 1 || preg_match('/^VERSION_ID="1[23]"$/m', $release) !== 1 || posix_getuid() !== 0) {
+            self::markTestSkipped('This is no Debian 12 or 13, or not root.');
+        }
+        $install = escapeshellarg(__DIR__.'/../../bin/install');
+        exec("{$install} --domain=marks.merrow.example --mail-from=marks@merrow.example --only-say 2>&1", $said, $code);
+        self::assertSame(0, $code, implode("\n", $said));
+        self::assertStringContainsString('Nothing else is touched, and nothing is deleted.', implode("\n", $said));
+        self::assertDirectoryDoesNotExist('/etc/young-harbor');
+        foreach (['--domain=x.example', '--domain=x.example --mail-from=m@x.example', '--surprise', ''] as $options) {
+            $said = [];
+            exec("{$install} {$options} 2>&1 </dev/null", $said, $code);
+            self::assertSame(1, $code, implode("\n", $said));
+            self::assertStringContainsString('Nothing was changed.', implode("\n", $said));
+        }
+        self::assertDirectoryDoesNotExist('/srv/young-harbor');
     }
 
     public function test_units_start_what_there_is_with_what_it_takes(): void

@@ -70,7 +70,8 @@
     </tbody></table></div>
 @endif
 @if ($coming !== [])
-    <details class="mb-6"><summary class="font-bold mb-1">{{ __('keeping.due.coming') }} <span class="quiet">{{ count($coming) }}</span></summary>
+    <details class="mb-6"><summary class="font-bold mb-1">{{ __('keeping.due.coming') }}
+        <span class="quiet">{{ count($coming) }}</span></summary>
     <div class="sheet scroll"><table class="table stacked"><tbody>
         @foreach ($coming as $one)<tr><td><b>{{ __("keeping.periods.kinds.{$one->kind->value}.0") }}</b>, {{ $of($one) }}</td>
             <td>{{ __('keeping.due.on', ['due' => LocalTime::dayOf($one->due), 'months' => Months::shown($one->months), 'over' => LocalTime::dayOf($one->over)]) }}</td>
