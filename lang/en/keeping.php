@@ -18,7 +18,7 @@ return [
     'let_go' => 'The time for which it was kept is over: work, marks and results of this assignment were deleted on :at. Its plan, and what the logbook says, are still there.',
     'text_let_go' => 'The time for which texts are kept is over, and this one was deleted. When it came, its checksums and what was marked of it are still there.',
     'let_go_short' => 'work and marks were deleted on :at',
-    'how_long_periods' => 'What your institution has decided; someone confirms before it is deleted:',
+    'how_long_periods' => 'What your institution has decided, counted from when an assignment was over. Someone confirms before it is deleted.',
     'how_long_in' => 'In :module: :what.',
     'how_long_one' => ':kind: :months',
     'how_long_none' => 'No time is set after which it is deleted.',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Documents\ResultPdf;
 use App\Models\AssignmentTemplate;
 use App\Models\BankComment;
 use App\Models\DraftCheck;
@@ -11,6 +12,7 @@ use App\Models\HandinCopy;
 use App\Models\HandinFile;
 use App\Models\MarkAttachment;
 use App\Models\Reply;
+use App\Models\Result;
 use App\Models\Review;
 use App\Models\RosterImport;
 use App\Models\Upload;
@@ -62,6 +64,9 @@ final class Sweep extends Command
                 ->get()->map(fn (Upload $upload) => $upload->path()),
             'drafts' => fn (array $paths) => DraftCheck::query()->whereNotNull('files')->get(['id', 'files'])
                 ->flatMap(fn (DraftCheck $draft) => array_column($draft->files ?? [], 'path')),
+            'results' => fn (array $paths) => Result::query()->whereIn('public_id', array_map(
+                fn (string $path) => substr(basename($path), 0, 36), $paths,
+            ))->pluck('public_id')->flatMap(fn (mixed $id) => ResultPdf::paths((string) $id)),
             'rosters' => fn (array $paths) => RosterImport::query()->whereIn('path', $paths)->pluck('path'),
         ] as $folder => $named) {
             $gone['files'] += $this->orphans($folder, $named);

@@ -264,7 +264,16 @@ final class PeriodsTest extends TestCase
         $this->decided(Kind::Screening);
         self::assertSame('3 6 3 3 0 0 3', $this->counts());
         self::assertSame(3, OverlapSource::query()->where('shelf', $this->work->id)->count(), 'others are still compared with them');
+        $thread = ReplyThread::query()->firstOrFail();
+        $told = fn (string $once, string $link) => Notice::query()->create([
+            'user_id' => $this->tutors[0]->id, 'kind' => 'reply', 'once' => $once, 'title' => $once, 'link' => $link, 'mail' => MailState::Sent,
+        ]);
+        $told('of the thread', route('replies.show', $thread, false));
+        $told('of a result', '/results/'.Result::query()->firstOrFail()->public_id.'#thread-'.$thread->public_id);
+        $told('of something else', '/');
         $this->decided(Kind::Conversations);
+        self::assertSame(['of something else'], Notice::query()->where('user_id', $this->tutors[0]->id)
+            ->whereLike('once', 'of %')->pluck('once')->all());
         self::assertSame('3 6 3 3 0 0 0', $this->counts());
         self::assertSame(['', '', ''], ConversationEntry::query()->pluck('why')->all());
         self::assertSame([], $this->waiting());
@@ -278,7 +287,7 @@ final class PeriodsTest extends TestCase
         $student = $this->students[0];
         $this->decided(Kind::Marks);
         self::assertSame('0 0 0 0 0 0 0', $this->counts());
-        self::assertSame([], Storage::files('attachments'));
+        self::assertSame([], preg_grep('/voice-\d$/', Storage::files('attachments')));
         foreach ([$this->coordinator, $this->tutors[0]] as $person) {
             $this->actingAs($person->fresh() ?? $person);
             $this->get('/')->assertOk();
