@@ -55,9 +55,7 @@ final class BesideRatings
                     'who' => $who,
                     'said' => $criterion instanceof CommentCriterion || $set->isUnset() ? ''
                         : self::said($points, MarkForm::inWords($criterion, $set)),
-                    'comment' => array_reduce(
-                        $masks, fn (string $text, Mask $mask) => $mask->hide($text), $set->comment,
-                    ),
+                    'comment' => Mask::hideAll($masks, $set->comment),
                 ];
             }
         }

@@ -16,11 +16,10 @@ final class Rolls
     public static function of(Assignment $assignment): Roll
     {
         return new Roll(array_values(
-            Script::query()->where('assignment_id', $assignment->id)->with('student:id,name,number,email')->orderBy('id')
-                ->get(['id', 'student_id', 'code'])->map(fn (Script $one) => [
-                    'name' => $one->student->name, 'number' => $one->student->number, 'email' => $one->student->email,
-                    'shown' => $one->code,
-                ])->all()
+            Script::query()->where('assignment_id', $assignment->id)->with('student:id,name,number,email,former_names')->orderBy('id')
+                ->get(['id', 'student_id', 'code'])->flatMap(fn (Script $one) => array_map(
+                    fn (array $naming) => [...$naming, 'shown' => $one->code], $one->student->namings(),
+                ))->all()
         ));
     }
 }

@@ -156,13 +156,15 @@ final class WorkReader
 
     /**
      * @param  iterable<User>  $authors
-     * @return list<Mask>
+     * @return list<Mask> of what names them, and of what did before
      */
     public static function masks(iterable $authors): array
     {
         $masks = [];
         foreach ($authors as $author) {
-            $masks[] = new Mask($author->name, $author->number, $author->email);
+            foreach ($author->namings() as $naming) {
+                $masks[] = new Mask($naming['name'], $naming['number'], $naming['email']);
+            }
         }
 
         return $masks;
@@ -232,13 +234,11 @@ final class WorkReader
      */
     private function masked(array $hidden, array $masks): array
     {
-        return array_map(fn (array $one) => isset($one['words']) ? ['words' => array_reduce($masks, function (
-            string $words, Mask $mask,
-        ): string {
-            $times = 0;
+        $times = 0;
 
-            return $mask->hide($words, $times, true);
-        }, $one['words'])] + $one : $one, $hidden);
+        return array_map(fn (array $one) => isset($one['words'])
+            ? ['words' => Mask::hideAll($masks, $one['words'], $times, true)] + $one
+            : $one, $hidden);
     }
 
     /**

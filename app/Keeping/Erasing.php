@@ -47,9 +47,8 @@ final class Erasing
     public function __invoke(User $person): array
     {
         $this->counts = $this->paths = [];
-        $mask = new Mask($person->name, $person->number, $person->email);
-        $signs = $this->signs($person);
-        $isAlone = User::query()->where('name', $person->name)->whereKeyNot($person->id)->doesntExist();
+        $namings = $person->namings();
+        $family = $person->family_name;
         // While their words are still there to be known by.
         ($this->shelf)($this->ids('handins', self::ALONE, $person));
         $this->files($person);
@@ -58,7 +57,9 @@ final class Erasing
         $this->counts['quotations'] = Quotations::cut(self::OWN, [$person->id]);
         $this->logbook($person);
         $this->account($person);
-        $this->names($mask, $signs, $person, $isAlone);
+        foreach ($namings as $naming) {
+            $this->names($naming, $family, $person);
+        }
 
         return ['counts' => array_filter($this->counts), 'paths' => array_values(array_unique($this->paths))];
     }
@@ -148,7 +149,7 @@ final class Erasing
     {
         $person->forceFill([
             'name' => __('keeping.erase.name'), 'email' => "{$person->public_id}@erased.invalid", 'number' => null,
-            'given_name' => null, 'family_name' => null, 'roster_id' => null, 'password' => User::NO_PASSWORD,
+            'given_name' => null, 'family_name' => null, 'former_names' => null, 'roster_id' => null, 'password' => User::NO_PASSWORD,
             'second_secret' => null, 'second_since' => null, 'second_step' => null, 'desk' => null,
             'remember_token' => null, 'signed_in_at' => null, 'closed_at' => now(), 'erased_at' => now(),
         ])->save();
@@ -157,14 +158,15 @@ final class Erasing
     /**
      * By what a column is looked at more closely; what in it is the name, the mask says.
      *
+     * @param  array{name: string, number: string|null, email: string}  $naming
      * @return list<string>
      */
-    private function signs(User $person): array
+    private function signs(array $naming, ?string $family): array
     {
-        $parts = preg_split('/\s+/u', $person->name) ?: [];
+        $parts = preg_split('/\s+/u', $naming['name']) ?: [];
         $signs = [
-            $person->name, (string) end($parts), $person->email, strstr($person->email, '@', true), $person->number,
-            $person->family_name,
+            $naming['name'], (string) end($parts), $naming['email'], strstr($naming['email'], '@', true), $naming['number'],
+            $family,
         ];
         $signs = array_filter($signs, fn (mixed $sign) => is_string($sign) && mb_strlen($sign) > 2);
 
@@ -179,10 +181,13 @@ final class Erasing
      * in every other column of words there is, the whole name, the number and the address. Where somebody else is
      * called the same, only with their own scripts: elsewhere it may be the other.
      *
-     * @param  list<string>  $signs
+     * @param  array{name: string, number: string|null, email: string}  $naming
      */
-    private function names(Mask $mask, array $signs, User $person, bool $isAlone): void
+    private function names(array $naming, ?string $family, User $person): void
     {
+        $mask = new Mask($naming['name'], $naming['number'], $naming['email']);
+        $signs = $this->signs($naming, $family);
+        $isAlone = User::query()->where('name', $naming['name'])->whereKeyNot($person->id)->doesntExist();
         $own = [
             ['mark_comments', 'body', 'mark_id IN (SELECT id FROM marks WHERE '.self::OWN.')'],
             ['replies', 'body', 'reply_thread_id IN (SELECT id FROM reply_threads WHERE '.self::OWN.')'],

@@ -60,7 +60,7 @@ final class KeptKinds
     {
         return [
             new KeptKind('account', 'users', 'id = ?', [
-                'name', 'email', 'number', 'given_name', 'family_name', 'roster_id', 'theme', 'daily_mail', 'no_reminders',
+                'name', 'email', 'number', 'given_name', 'family_name', 'former_names', 'roster_id', 'theme', 'daily_mail', 'no_reminders',
                 'desk', 'joined_at', 'signed_in_at', 'second_since', 'closed_at', 'created_at',
             ]),
             new KeptKind('places', 'sessions', 'user_id = ?', ['ip_address', 'user_agent', 'last_activity']),

@@ -54,7 +54,7 @@ final class Reflection extends Model
 
         return array_map(fn (array $one) => [
             'prompt' => $one['prompt'],
-            'text' => array_reduce($masks, fn (string $text, Mask $mask) => $mask->hide($text), $one['text']),
+            'text' => Mask::hideAll($masks, $one['text']),
         ], $this->answers);
     }
 }

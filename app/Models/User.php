@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $number
  * @property string|null $given_name
  * @property string|null $family_name
+ * @property list<array{name: string, number: string|null, email: string}>|null $former_names what named them before
  * @property string|null $roster_id what the registry calls the person
  * @property string|null $password null until one is chosen
  * @property bool $is_admin
@@ -57,6 +58,9 @@ final class User extends Authenticatable
     /** What stands in place of a password until one is chosen. */
     public const NO_PASSWORD = null;
 
+    /** Names that are kept, the last of them. */
+    private const FORMER = 20;
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token', 'second_secret'];
@@ -67,7 +71,42 @@ final class User extends Authenticatable
             'password' => 'hashed', 'is_admin' => 'boolean', 'joined_at' => 'datetime', 'desk' => 'array',
             'daily_mail' => 'boolean', 'no_reminders' => 'boolean', 'second_secret' => 'encrypted',
             'second_since' => 'datetime', 'second_step' => 'integer', 'signed_in_at' => 'datetime',
-            'closed_at' => 'datetime', 'erased_at' => 'datetime',
+            'closed_at' => 'datetime', 'erased_at' => 'datetime', 'former_names' => 'array',
+        ];
+    }
+
+    /** What named someone stays hidden in their work, whatever they are called now. */
+    protected static function booted(): void
+    {
+        self::updating(function (self $user): void {
+            $isRenamed = $user->isDirty(['name', 'number', 'email']);
+            if ($isRenamed && $user->erased_at === null && ! $user->isDirty('former_names')) {
+                $user->rememberNaming([
+                    'name' => (string) $user->getOriginal('name'), 'number' => $user->getOriginal('number'),
+                    'email' => (string) $user->getOriginal('email'),
+                ]);
+            }
+        });
+    }
+
+    /**
+     * @param  array{name: string, number: string|null, email: string}  ...$namings
+     */
+    public function rememberNaming(array ...$namings): void
+    {
+        $all = collect([...($this->former_names ?? []), ...array_values($namings)])->unique()->values();
+        $this->former_names = array_values($all->slice(-self::FORMER)->all());
+    }
+
+    /**
+     * All that names this person, now and before.
+     *
+     * @return non-empty-list<array{name: string, number: string|null, email: string}>
+     */
+    public function namings(): array
+    {
+        return [
+            ['name' => $this->name, 'number' => $this->number, 'email' => $this->email], ...($this->former_names ?? []),
         ];
     }
 

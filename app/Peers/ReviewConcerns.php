@@ -123,8 +123,10 @@ final class ReviewConcerns
         // A mask looks closely and takes its time: only for those of whom some part stands here.
         $people = User::query()->whereIn(
             'id', RoundMember::query()->where('round_id', $review->round_id)->select('user_id'),
-        )->get(['id', 'name', 'number', 'email'])->filter(fn (User $one) => Str::contains($all, array_filter(
-            preg_split('/[\s,]+/u', $plain("{$one->name} {$one->number} ".Str::before($one->email, '@'))) ?: [],
+        )->get(['id', 'name', 'number', 'email', 'former_names'])->filter(fn (User $one) => Str::contains($all, array_filter(
+            preg_split('/[\s,]+/u', $plain(implode(' ', array_map(
+                fn (array $naming) => "{$naming['name']} {$naming['number']} ".Str::before($naming['email'], '@'), $one->namings(),
+            )))) ?: [],
             fn (string $part) => mb_strlen($part) > 1,
         )));
         foreach (WorkReader::masks($people) as $mask) {

@@ -61,9 +61,7 @@ final readonly class Masking
                 $heads++;
             } elseif (count($pages) > 1) {
                 $times = 0;
-                $masked = array_reduce($masks, function (string $line, Mask $mask) use (&$times): string {
-                    return $mask->hide($line, $times, true);
-                }, substr($texts[$n], $from, $to - $from));
+                $masked = Mask::hideAll($masks, substr($texts[$n], $from, $to - $from), $times, true);
                 $texts[$n] = substr_replace($texts[$n], $masked, $from, $to - $from);
                 $hidden += $times;
             }
@@ -84,32 +82,21 @@ final readonly class Masking
             $isEdge = $n < $first || $n >= count($lines) - $last;
             $label = $n > 0 ? trim(self::joined($texts, $lines[$n - 1])) : '';
             $label = Mask::isLabel($label) ? $label.': ' : '';
+            $whole = self::joined($texts, $line);
+            $places = $alone = [];
             foreach ($masks as $mask) {
-                $whole = self::joined($texts, $line);
-                $places = self::merged(
-                    [
-                        ...self::places($whole, $mask, $isEdge),
-                        ...($label === '' ? [] : self::behind($label, $whole, $mask)),
-                    ]
+                array_push(
+                    $places, ...self::places($whole, $mask, $isEdge),
+                    ...($label === '' ? [] : self::behind($label, $whole, $mask)),
                 );
-                $alone = $mask->lone($whole);
-                $pointedOut = [
-                    ...$pointedOut,
-                    ...(
-                        $lone
-                            ? []
-                            : array_map(
-                                fn (array $place) => self::around($whole, $place),
-                                array_values(
-                                    array_filter($alone, fn (array $place) => ! self::touches($place, $places))
-                                ),
-                            )
-                    ),
-                ];
-                $places = $lone ? self::merged([...$places, ...$alone]) : $places;
-                $texts = self::replaced($texts, $line, $places);
-                $hidden += count($places);
+                array_push($alone, ...$mask->lone($whole));
             }
+            $places = self::merged($lone ? [...$places, ...$alone] : $places);
+            foreach ($lone ? [] : self::merged($alone) as $place) {
+                self::touches($place, $places) || $pointedOut[] = self::around($whole, $place, $places);
+            }
+            $texts = self::replaced($texts, $line, $places);
+            $hidden += count($places);
         }
         $addresses = 0;
         $at = 0;
@@ -350,9 +337,15 @@ final readonly class Masking
      * What stands around a name, without the name: who reads it shall judge the use, and not learn whose script it is.
      *
      * @param  array{int, int}  $place
+     * @param  list<array{int, int}>  $names  where the line names its authors
      */
-    private static function around(string $text, array $place): string
+    private static function around(string $text, array $place, array $names): string
     {
+        foreach (array_reverse($names) as [$from, $to]) {
+            $text = substr_replace($text, Mask::SHOWN, $from, $to - $from);
+            $by = $from < $place[0] ? strlen(Mask::SHOWN) - ($to - $from) : 0;
+            $place = [$place[0] + $by, $place[1] + $by];
+        }
         $before = mb_strcut($text, max(0, $place[0] - self::CONTEXT), min($place[0], self::CONTEXT));
         $after = mb_strcut($text, $place[1], self::CONTEXT);
         $cut = ($place[0] > self::CONTEXT ? '… ' : '').mb_scrub($before).'______'.mb_scrub($after)

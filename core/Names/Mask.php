@@ -98,13 +98,13 @@ final class Mask
         $all = preg_split(
             '/[\s\p{Z}・·,]+/u', is_string($composed) ? $composed : $name, flags: PREG_SPLIT_NO_EMPTY,
         ) ?: [];
-        $small = array_values(array_filter($all, self::isParticle(...)));
-        $this->particles = count($small) === count($all) ? [] : $small;
+        $small = array_filter(
+            $all, fn (string $part, int $n) => self::isParticle($part) || self::isBetween($part, $n, count($all)),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        $this->particles = count($small) === count($all) ? [] : array_values($small);
         $this->parts = array_slice(
-            count($small) === count($all)
-                ? $all
-                : array_values(array_filter($all, fn (string $part) => ! self::isParticle($part))),
-            0, 8,
+            count($small) === count($all) ? $all : array_values(array_diff_key($all, $small)), 0, 8,
         );
         $signs = $this->signs((string) $email);
         $this->number = self::pattern($this->numbers(trim((string) $number)), '');
@@ -293,6 +293,19 @@ final class Mask
     public function hide(string $text, int &$times = 0, bool $nameLine = false): string
     {
         return self::hidden($text, $this->find($text, $nameLine), $times);
+    }
+
+    /**
+     * Hides all that any of them finds in the text as it stands: one after the other, two who share a given name would
+     * take it from each other.
+     *
+     * @param  list<self>  $masks
+     */
+    public static function hideAll(array $masks, string $text, int &$times = 0, bool $nameLine = false): string
+    {
+        $found = array_merge([], ...array_map(fn (self $mask) => $mask->find($text, $nameLine), $masks));
+
+        return self::hidden($text, self::merged($found), $times);
     }
 
     /** Hides them where people who know each other name them ({@see among()}). */
@@ -759,6 +772,13 @@ final class Mask
     private static function isParticle(string $part): bool
     {
         return mb_strlen($part) <= 4 && preg_match('/\A\p{Ll}/u', $part) === 1;
+    }
+
+    /** A capital between names that goes with the one behind it: the Ó of Seán Ó Sé, the F of a middle name. */
+    private static function isBetween(string $part, int $n, int $all): bool
+    {
+        return $n > 0 && $n < $all - 1
+            && preg_match('/\A(?:\p{Lu}\.?|Ní|Uí|Nic|Mac|Mc|Bean)\z/u', $part) === 1;
     }
 
     private static function isOrdinary(string $part): bool

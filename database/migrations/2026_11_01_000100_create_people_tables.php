@@ -20,6 +20,7 @@ return new class extends Migration
             $table->string('given_name', 75)->nullable()
                 ->comment('as the registry parts the name; null when nobody said');
             $table->string('family_name', 75)->nullable();
+            $table->json('former_names')->nullable()->comment('what named the person before: it stays hidden in their work');
             $table->string('roster_id', 120)->nullable()->unique()->comment('what the registry calls the person');
             $table->string('password')->nullable()->comment('null until one is chosen');
             $table->boolean('is_admin')->default(false);

@@ -6,6 +6,8 @@ namespace Tests\Core;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use YoungHarbor\Core\Document\Document;
+use YoungHarbor\Core\Document\Masking;
 use YoungHarbor\Core\Names\Letters;
 use YoungHarbor\Core\Names\Mask;
 use YoungHarbor\Core\Names\PictureNames;
@@ -56,6 +58,10 @@ final class MaskTest extends TestCase
             'Rose Fair', null, 'r@x.example', ['Fair Rose', 'Fair, Rose', 'R. Fair'], ['A fair rose; fair, rose'],
         ];
         yield 'two letters' => ['Bo Li', 'M1', 'bo@x.example', ['Bo Li', 'BO LI', 'Li, Bo'], ['bo li', 'M1 motorway']];
+        // What goes with the name behind it never takes the one before it for itself.
+        yield 'a letter between' => ['Seán Ó Sé', null, 's@x.example', ['Seán Ó Sé', 'SEÁN Ó SÉ', 'Sé, Seán'], ['Ó']];
+        yield 'a daughter' => ['Siobhán Ní Dhúill', null, 's@x.example', ['Siobhán Ní Dhúill', 'Dhúill, Siobhán'], ['Ní']];
+        yield 'a middle letter' => ['Robert F Kestrel', null, 'r@x.example', ['Robert F Kestrel', 'Robert Kestrel', 'R. Kestrel'], ['F']];
         yield 'one letter' => [
             'E Kovář', null, 'e@x.example', ['E Kovář', 'E. Kovar', 'Kovář, E'], ['e', 'the Kovář kiln'],
         ];
@@ -248,5 +254,19 @@ final class MaskTest extends TestCase
         );
         self::assertSame(4, $times);
         self::assertSame('Well argued, [name hidden].', $mask->hideAmong('Well argued, Olúwaseun.'));
+    }
+
+    public function test_two_who_share_a_name_are_both_hidden_whole(): void
+    {
+        $masks = [new Mask('Anna Smit', null, null), new Mask('Anna Jones-Quay', null, null)];
+        $times = 0;
+        self::assertSame(
+            'by [name hidden] and [name hidden]', Mask::hideAll($masks, 'by Anna Smit and Anna Jones-Quay', $times, true),
+        );
+        self::assertSame(2, $times);
+        foreach (['Anna Smit, Anna Jones-Quay', 'by Anna Jones-Quay, once known as Anna Smit'] as $line) {
+            $masked = Masking::of(Document::ofText("Tide mills\n\n{$line}\n\nThe mills turned."), $masks)->document->text();
+            self::assertDoesNotMatchRegularExpression('/Anna|Smit|Quay/', $masked);
+        }
     }
 }

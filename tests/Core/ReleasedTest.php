@@ -53,7 +53,7 @@ final class ReleasedTest extends TestCase
         self::assertNotSame([], $releases[1]);
         // Corrections of a release (1.0.1) change no table, and keep none.
         foreach (array_filter($releases[1], fn (string $one) => str_ends_with($one, '.0')) as $one) {
-            self::assertFileExists(self::TOP."tests/Upgrade/{$one}.tar");
+            self::assertFileExists(self::TOP."tests/Upgrade/{$one}.tgz.00");
             self::assertMatchesRegularExpression(
                 '~\Abase64:[\w+/=]{44}\n\d{4}-\d\d-\d\d \d\d:\d\d\n\z~',
                 (string) file_get_contents(self::TOP."tests/Upgrade/{$one}.key"),

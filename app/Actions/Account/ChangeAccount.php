@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Account;
 
+use App\Events\PersonRenamed;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
 use App\Logbook\LogEvent;
@@ -39,6 +40,7 @@ final class ChangeAccount
                 return [];
             }
             $stored->save();
+            array_intersect(['name', 'number', 'email'], $changed) === [] || PersonRenamed::dispatch($stored->id);
             $this->logbook->write(Entry::of(LogEvent::AccountChanged)->on($stored)->with(changed: $changed)->by($by));
             if (in_array('email', $changed, true)) {
                 // Links on their way to the old address hold no more.

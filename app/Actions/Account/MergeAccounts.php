@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Account;
 
 use App\Account\SignedInPlaces;
+use App\Events\PersonRenamed;
 use App\Exceptions\Refused;
 use App\Institution\AccountMerge;
 use App\Institution\MergeOutcome;
@@ -44,18 +45,21 @@ final class MergeAccounts
             }
             $this->places->endAll($gone);
             RecoveryCode::query()->where('user_id', $gone->id)->delete();
-            [$number, $roster] = [$gone->number, $gone->roster_id];
+            [$number, $roster, $namings] = [$gone->number, $gone->roster_id, $gone->namings()];
             $gone->forceFill([
                 // Nobody has an address there (RFC 2606), and no two accounts have this one.
                 'email' => "{$gone->public_id}@merged.invalid", 'number' => null, 'roster_id' => null,
                 'password' => User::NO_PASSWORD, 'second_secret' => null, 'second_since' => null, 'second_step' => null,
                 'is_admin' => false, 'closed_at' => now(), 'merged_into_id' => $keep->id,
             ])->save();
+            // What the one was called stays hidden in what the other has now.
+            $keep->rememberNaming(...$namings);
             $keep->forceFill([
                 'number' => $keep->number ?? $number, 'roster_id' => $keep->roster_id ?? $roster,
                 'given_name' => $keep->given_name ?? $gone->given_name,
                 'family_name' => $keep->family_name ?? $gone->family_name,
             ])->save();
+            PersonRenamed::dispatch($keep->id);
             $this->logbook->write(
                 Entry::of(LogEvent::AccountsMerged)->on($keep)->with(who: $gone)->because($reason)->by($by)
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Collect;
 
 use App\Enums\Role;
+use App\Events\PersonRenamed;
 use App\Exceptions\Refused;
 use App\Imports\RosterReading;
 use App\Logbook\Entry;
@@ -164,7 +165,8 @@ final class ApplyRoster
                     $fields, ['number' => $known->number, 'name' => $known->name, 'email' => $known->email],
                 ) !== []
             ) {
-                User::query()->whereKey($known->id)->update($fields);
+                User::query()->findOrFail($known->id)->fill($fields)->save();
+                PersonRenamed::dispatch($known->id);
             }
         }
         foreach ($sections as $section => $ids) {

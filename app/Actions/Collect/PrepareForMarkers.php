@@ -47,10 +47,7 @@ final class PrepareForMarkers
             : collect([$handin->script->student]);
         $authors = array_values($authors->all());
         $seen = PictureNames::of(
-            array_map(
-                fn (User $author) => ['name' => $author->name, 'number' => $author->number, 'email' => $author->email],
-                $authors,
-            )
+            array_merge(...array_map(fn (User $author) => $author->namings(), $authors)),
         );
         $findings = new AuthorTraces($handin->identity);
         $findings->forget(AuthorTraces::PAGES);

@@ -31,9 +31,8 @@ final class TakeRemarks
             return;
         }
         $assignment = $asked->script->assignment;
-        $text = array_reduce(
-            WorkReader::masks($asked->script->group()->pluck('student')->all()),
-            fn (string $text, Mask $mask) => $mask->hide($text), $asked->draft->text,
+        $text = Mask::hideAll(
+            WorkReader::masks($asked->script->group()->pluck('student')->all()), $asked->draft->text,
         );
         try {
             $answer = $this->assistant->remarksOn(

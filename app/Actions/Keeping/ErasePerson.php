@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Keeping;
 
 use App\Exceptions\Refused;
+use App\Handins\WorkReader;
 use App\Keeping\Erasing;
 use App\Keeping\ErasureObstacles;
 use App\Logbook\Entry;
@@ -36,7 +37,7 @@ final class ErasePerson
             if ($obstacles !== []) {
                 throw new Refused(implode(' ', $obstacles));
             }
-            $reason = (new Mask($stored->name, $stored->number, $stored->email))->hide($reason);
+            $reason = Mask::hideAll(WorkReader::masks([$stored]), $reason);
             $gone = ($this->erasing)($stored);
             Erasure::query()->create([
                 'user_id' => $stored->id, 'reason' => $reason, 'counts' => $gone['counts'], 'erased_by' => $by->id,

@@ -64,9 +64,9 @@ final class AttachToMark
                 'recording',
             );
         }
-        $marker = new Mask($mark->marker->name, $mark->marker->number, $mark->marker->email);
+        $masks = WorkReader::masks([$mark->marker]);
         $name = WorkReader::safeName($file->getClientOriginalName());
-        if ($kind !== 'file' && $marker->find($this->properties($file)) !== []) {
+        if ($kind !== 'file' && Mask::count($masks, $this->properties($file)) > 0) {
             throw new Refused(
                 "This recording names you in its properties, as some recorders write, and students would have them. Record it here, or take your name out of the recorder's settings.",
                 'recording',
@@ -76,7 +76,7 @@ final class AttachToMark
         Storage::put($path, (string) file_get_contents($file->getRealPath()));
         $made = null;
         ($this->change)($mark, function (Mark $stored) use (
-            $kind, $file, $name, $marker, $criterion, $seconds, $written, $mime, $path, &$made,
+            $kind, $file, $name, $masks, $criterion, $seconds, $written, $mime, $path, &$made,
         ): void {
             if ($stored->attachments()->count() >= self::MOST) {
                 Storage::delete($path);
@@ -91,7 +91,8 @@ final class AttachToMark
                     : null,
                 'name' => $kind !== 'file'
                     ? ''
-                    : ($marker->namesFile($name) ? 'feedback.'.strtolower(pathinfo($name, PATHINFO_EXTENSION)) : $name),
+                    : (array_filter($masks, fn (Mask $mask) => $mask->namesFile($name)) !== []
+                        ? 'feedback.'.strtolower(pathinfo($name, PATHINFO_EXTENSION)) : $name),
                 'path' => $path, 'mime' => $kind === 'voice' ? str_replace('video/', 'audio/', $mime) : $mime,
                 'bytes' => (int) $file->getSize(), 'seconds' => $kind === 'file' ? null : $seconds,
                 'written' => $written,

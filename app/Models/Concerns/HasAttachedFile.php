@@ -26,7 +26,7 @@ trait HasAttachedFile
 
     public function withoutNames(string $text): string
     {
-        return array_reduce($this->masks(), fn (string $so, Mask $mask) => $mask->hide($so), $text);
+        return Mask::hideAll($this->masks(), $text);
     }
 
     /** Whether its text is still being made; what was lost on the way to the worker is not waited for. */

@@ -45,6 +45,7 @@ use Illuminate\Http\Response;
 use YoungHarbor\Core\Figures\Figure;
 use YoungHarbor\Core\Input\Fault;
 use YoungHarbor\Core\Input\InvalidInput;
+use YoungHarbor\Core\Names\Mask;
 use YoungHarbor\Core\Rubric\Criterion;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\ScoreWorking;
@@ -338,7 +339,7 @@ final class DeskController extends Controller
         return array_map(
             fn (array $one) => [
                 'label' => $one['label'],
-                'answer' => array_reduce($masks, fn (string $answer, $mask) => $mask->hide($answer), $one['answer']),
+                'answer' => Mask::hideAll($masks, $one['answer']),
             ],
             $declared,
         );
