@@ -106,6 +106,20 @@ test('a deletion is undone after the page was left, and a criterion is dragged',
     await expect(cell(page, 'Criterion 1')).toHaveValue('Worth keeping');
 });
 
+test('a button that is pressed while the sheet comes back is not lost', async ({ browser }) => {
+    const page = await begun(browser, 'On a slow line');
+    await page.route('**/rubrics/**', async (route) => { // answers take their time
+        const answer = route.request().method() === 'GET' ? null : await route.fetch();
+        if (answer) {
+            await new Promise((done) => setTimeout(done, 600));
+        }
+        await (answer ? route.fulfill({ response: answer }) : route.continue());
+    });
+    await page.getByRole('button', { name: '+ criterion' }).click();
+    await page.getByRole('button', { name: '+ criterion' }).click();
+    await expect(page.locator('tr[data-criterion]')).toHaveCount(3);
+});
+
 test('two coordinators in two browsers see each other and neither loses a word', async ({ browser }) => {
     const one = await signedIn(browser, 'maren.oduya');
     await one.goto('/modules');

@@ -88,6 +88,15 @@ class Sending {
                 this.#soon(CHOSEN);
             }
         });
+        // A sheet on its way takes the place of the one that is here, and of all that waits with it: what is pressed
+        // meanwhile waits here.
+        document.addEventListener('submit', (event) => {
+            if (event.target.id === 'sheet' && isBusy()) {
+                event.preventDefault();
+                event.stopImmediatePropagation();
+                this.asked.push(event.submitter?.name === 'do' ? event.submitter.value : this.#again());
+            }
+        }, true);
         document.addEventListener('htmx:configRequest', (event) => { if (event.target.id === 'sheet') { this.#fill(event); } });
         document.addEventListener('htmx:afterRequest', (event) => { if (event.target.id === 'sheet') { this.#answered(event.detail); } });
     }
