@@ -184,6 +184,10 @@ function keepPlace(sending, news) {
             putDown(carried, changes, sending.did);
             carried = null;
             sending.did = null;
+            // htmx tells the one that was replaced that its request is over, and nobody hears it.
+            if (sending.asked.length > 0 && !isBusy()) {
+                sending.save();
+            }
         }
     });
     settle();
