@@ -35,7 +35,8 @@ return [
 
     // Child processes that read uploaded files (pandoc, pdftotext).
     'extraction' => [
-        'seconds' => 30,
+        'seconds' => 30, // of processor time
+        'waits' => 120, // seconds in all: others want the processor too
         'memory_megabytes' => 512,
         'output_megabytes' => 8,
         'unpacked_megabytes' => 120,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Extraction\Reader;
+use App\Extraction\ReaderBusy;
 use App\Extraction\Refusal;
 use YoungHarbor\Core\Input\Fault;
 
@@ -39,7 +40,7 @@ final class TextFiles
         }
         try {
             return $this->reader->read($path, basename($path))->text();
-        } catch (Refusal $e) {
+        } catch (Refusal|ReaderBusy $e) {
             $faults[] = new Fault($place, "{$path}: {$e->getMessage()}");
 
             return '';

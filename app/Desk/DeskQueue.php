@@ -71,7 +71,10 @@ final class DeskQueue
         $beside = fn (string $side, string $direction): Builder => $queue()->select('marks.public_id')
             ->whereRaw("{$order} {$side} ?", [$here])->orderByRaw("{$order} {$direction}")->limit(1);
         $counts = $queue()
-            ->selectRaw("COUNT(*) AS every, SUM(done_at IS NULL) AS open, SUM({$order} < ?) AS before_it", [$here])
+            ->selectRaw( // counted, not summed: sums of thousands are worked out in decimals
+                "COUNT(*) AS every, COUNT(*) - COUNT(done_at) AS open, COUNT(IF({$order} < ?, 1, NULL)) AS before_it",
+                [$here],
+            )
             ->selectSub($beside('<', 'DESC'), 'previous')->selectSub($beside('>', 'ASC'), 'next')
             ->toBase()->sole();
         $isIn = $filter === [] ? ! $mark->isPutAway() : $queue()->whereKey($mark->id)->exists();

@@ -16,6 +16,9 @@ final class Child
     /** What files that are made here are dated, in seconds since 1970: the first day a ZIP can name. */
     public const DATED = 315532800;
 
+    /** How a program ends that is stopped for its processor time: by SIGXCPU, or by SIGKILL where it does not heed it. */
+    private const OUT_OF_TIME = [128 + 24, 128 + 9];
+
     /**
      * @param  list<string>  $command
      * @param  list<string>  $reads  files it can see
@@ -23,13 +26,14 @@ final class Child
      * @return array{exit: int, out: string, error: string}
      *
      * @throws Refusal when a limit is reached
+     * @throws ReaderBusy when the machine did not get to it
      */
     public function run(
         array $command, bool $limitAddressSpace, array $reads = [], ?string $writes = null, string $input = '',
     ): array {
         $seconds = (int) config('harbor.extraction.seconds');
         $most = (int) config('harbor.extraction.output_megabytes') * 1_048_576;
-        $limits = ['prlimit', "--cpu={$seconds}", '--core=0', '--nofile=256'];
+        $limits = ['prlimit', "--cpu={$seconds}:".($seconds + 1), '--core=0', '--nofile=256'];
         if ($limitAddressSpace) {
             $limits[] = '--as='.((int) config('harbor.extraction.memory_megabytes') * 1_048_576);
         }
@@ -40,7 +44,7 @@ final class Child
         ];
         $process = new Process(
             [...$limits, ...Cage::before($reads, $writes), ...$command], sys_get_temp_dir(), $environment,
-            $input === '' ? null : $input, $seconds,
+            $input === '' ? null : $input, $waits = (float) config('harbor.extraction.waits'),
         );
         $out = '';
         $error = '';
@@ -60,8 +64,11 @@ final class Child
                 }
             }
         } catch (ProcessTimedOutException) {
+            throw new ReaderBusy((int) ceil($waits));
+        }
+        if (in_array($process->getExitCode(), self::OUT_OF_TIME, true)) {
             throw new Refusal(
-                "This file could not be read within {$seconds} seconds. Save it again in your writing program, or as PDF."
+                "This file could not be read within {$seconds} seconds of computing. Save it again in your writing program, or as PDF."
             );
         }
 

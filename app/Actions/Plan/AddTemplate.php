@@ -7,6 +7,7 @@ namespace App\Actions\Plan;
 use App\Actions\Screen\CompareWhatIsIn;
 use App\Exceptions\Refused;
 use App\Extraction\Reader;
+use App\Extraction\ReaderBusy;
 use App\Extraction\Refusal;
 use App\Handins\WorkReader;
 use App\Logbook\Entry;
@@ -35,7 +36,7 @@ final class AddTemplate
     }
 
     /**
-     * @throws Refused when there are as many as there may be
+     * @throws Refused when there are as many as there may be, or it could not be read for want of time
      */
     public function __invoke(Assignment $assignment, UploadedFile $file): AssignmentTemplate
     {
@@ -73,6 +74,8 @@ final class AddTemplate
             return $this->reader->read($file->getRealPath(), $name)->text();
         } catch (Refusal) {
             return '';
+        } catch (ReaderBusy $e) {
+            throw new Refused($e->getMessage(), 'template');
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Screen;
 
 use App\Extraction\Reader;
+use App\Extraction\ReaderBusy;
 use App\Extraction\Refusal;
 use App\Models\User;
 use App\Models\WritingBaseline;
@@ -31,7 +32,7 @@ final class AddFilesToBaseline
         foreach ($files as $file) {
             try {
                 $texts[] = [$title, $this->reader->read($file->getRealPath(), $file->getClientOriginalName())->text()];
-            } catch (Refusal $e) {
+            } catch (Refusal|ReaderBusy $e) {
                 $refused[] = $file->getClientOriginalName().': '.$e->getMessage();
             }
         }

@@ -6,6 +6,7 @@ namespace App\Actions\Screen;
 
 use App\Enums\SourceKind;
 use App\Extraction\Reader;
+use App\Extraction\ReaderBusy;
 use App\Extraction\Refusal;
 use App\Logbook\Entry;
 use App\Logbook\Logbook;
@@ -42,7 +43,7 @@ final class AddToArchive
         foreach ($files as $file) {
             try {
                 $text = $this->reader->read($file->getRealPath(), $file->getClientOriginalName())->text();
-            } catch (Refusal $e) {
+            } catch (Refusal|ReaderBusy $e) {
                 $outcome['refused'][] = $file->getClientOriginalName().': '.$e->getMessage();
 
                 continue;
