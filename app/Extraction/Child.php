@@ -16,7 +16,7 @@ final class Child
     /** What files that are made here are dated, in seconds since 1970: the first day a ZIP can name. */
     public const DATED = 315532800;
 
-    /** How a program ends that is stopped for its processor time: by SIGXCPU, or by SIGKILL where it does not heed it. */
+    /** How a program ends that is stopped for its processor time: by SIGXCPU, or by SIGKILL if it does not heed it. */
     private const OUT_OF_TIME = [128 + 24, 128 + 9];
 
     /**

@@ -212,7 +212,8 @@ final class SignInTest extends TestCase
         $invited = User::factory()->create(['password' => null]);
         Hash::swap($counting);
         foreach ([$known->email, $invited->email, 'nobody@merrow.example'] as $email) {
-            $this->post(route('sign-in.store'), ['email' => $email, 'password' => 'wrong'])->assertSessionHasErrors('email');
+            $this->post(route('sign-in.store'), ['email' => $email, 'password' => 'wrong'])
+                ->assertSessionHasErrors('email');
         }
         self::assertCount(3, $counting->costs);
         self::assertSame([substr((string) $known->password, 0, 7)], array_values(array_unique($counting->costs)));
