@@ -12,7 +12,7 @@ const MARKS = '/\e\[[0-9;]*m/'; // colours of a terminal
 $file = $argv[1] ?? '';
 $text = is_file($file) ? (string) file_get_contents($file) : '';
 
-/** @param list<string> $failed */
+/** @param  list<string>  $failed */
 $say = static function (array $failed): void {
     foreach ($failed as $one) {
         $lines = array_filter(explode("\n", (string) preg_replace(MARKS, '', $one)), static fn (string $l): bool => trim($l) !== '');

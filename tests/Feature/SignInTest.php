@@ -191,7 +191,7 @@ final class SignInTest extends TestCase
             /** @var list<string> */
             public array $costs = [];
 
-            /** @param array<string, mixed> $options */
+            /** @param  array<string, mixed>  $options */
             public function make(#[\SensitiveParameter] $value, array $options = []): string
             {
                 $hash = parent::make($value, $options);
@@ -200,7 +200,7 @@ final class SignInTest extends TestCase
                 return $hash;
             }
 
-            /** @param array<string, mixed> $options */
+            /** @param  array<string, mixed>  $options */
             public function check(#[\SensitiveParameter] $value, $hashedValue, array $options = []): bool
             {
                 $this->costs[] = substr((string) $hashedValue, 0, 7);
