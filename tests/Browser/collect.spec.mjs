@@ -1,5 +1,5 @@
 // Handing in together, with several files; a draft checked on a phone; more time; a receipt; a roster; where everyone is.
-import AxeBuilder from '@axe-core/playwright';
+import { serious } from './axe.mjs';
 import { createHash } from 'node:crypto';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
@@ -7,7 +7,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { declare, expect, linkInMail, signedIn, test, until } from './people.mjs';
 
-const serious = async (page) => (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact)).map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 120)}`);
 const file = (name, text) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
 
 test('a draft is checked on a phone and is not handed in', async ({ browser }) => {

@@ -1,6 +1,6 @@
 // The desk as a tutor uses it: from the keyboard, over a bad connection, in two tabs, by touch, with a microphone.
 import { execFileSync } from 'node:child_process';
-import AxeBuilder from '@axe-core/playwright';
+import { serious } from './axe.mjs';
 import { expect, signedIn, test } from './people.mjs';
 
 const essay = 'Essay: A living from the edge';
@@ -202,8 +202,7 @@ test('comments by mouse: select, write, link, step, move, take away, undo; overl
     await page.reload();
     await ready(page);
     await expect(page.locator('#note-list > li')).toHaveCount(count + 2);
-    const found = (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact));
-    expect(found.map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 160)}`)).toEqual([]);
+    expect(await serious(page)).toEqual([]);
 });
 
 test('a voice comment is recorded, heard, kept and played; without a microphone the page says what to do', async ({ browser }) => {

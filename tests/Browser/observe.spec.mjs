@@ -1,6 +1,6 @@
 // Three people observed on a phone with the connection cut before the first tick and back after the last; then two observers settle.
 import { execFileSync } from 'node:child_process';
-import AxeBuilder from '@axe-core/playwright';
+import { serious } from './axe.mjs';
 import { expect, signedIn, test } from './people.mjs';
 
 const php = (...words) => execFileSync('php', ['tests/Browser/observe.php', ...words]).toString();
@@ -21,8 +21,7 @@ test('three people are observed without a connection, and nothing is lost', asyn
     await page.getByRole('link', { name: /Observe/ }).first().tap();
     await expect(page.locator('[data-observe][data-ready="yes"][data-kept="yes"]')).toBeVisible();
     await expect(page.getByText('All of it has arrived.')).toBeVisible();
-    const serious = (await new AxeBuilder({ page }).analyze()).violations.filter((one) => ['serious', 'critical'].includes(one.impact));
-    expect(serious).toEqual([]);
+    expect(await serious(page)).toEqual([]);
 
     await page.context().setOffline(true);
     await page.reload();

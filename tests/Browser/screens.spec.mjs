@@ -1,5 +1,5 @@
 // Every main screen: nothing serious for axe-core in light and dark, nothing wider than a phone, no error in the console.
-import AxeBuilder from '@axe-core/playwright';
+import { serious } from './axe.mjs';
 import { expect, signedIn, test } from './people.mjs';
 
 const essay = 'Essay: A living from the edge';
@@ -128,23 +128,21 @@ for (const [who, views] of Object.entries(screens)) {
         const page = await signedIn(browser, who, { colorScheme: 'light' });
         const errors = [];
         page.on('console', (message) => { if (message.type() === 'error') { errors.push(message.text()); } });
-        // No page frames another, so the mode that opens a page of its own to gather frames is not needed.
-        const judged = async (name, axe) => {
-            const found = (await axe.options({ resultTypes: ['violations'] }).setLegacyMode(true).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact));
-            expect(found.map(({ id, nodes }) => `${name}: ${id} on ${nodes.slice(0, 3).map((node) => node.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
-        };
+        const found = [];
+        const judge = async (name, options) => found.push(...(await serious(page, options)).map((one) => `${name}: ${one}`));
         for (const [name, go] of Object.entries(views)) {
             await go(page);
             await page.waitForLoadState('load');
             await expect(page.locator('.htmx-request')).toHaveCount(0);
-            // Rows of a table are alike: the first ones stand for all.
-            await judged(name, new AxeBuilder({ page }).exclude('tbody tr:nth-child(n+9)'));
+            const without = 'tbody tr:nth-child(n+9)'; // rows of a table are alike: the first ones stand for all
+            await judge(name, { without });
             if (!alike.has(name)) { // the dark look differs in colour alone, so that is what is checked of it
                 await page.emulateMedia({ colorScheme: 'dark' });
-                await judged(`${name}, dark`, new AxeBuilder({ page }).exclude('tbody tr:nth-child(n+9)').withRules(['color-contrast']));
+                await judge(`${name}, dark`, { without, rules: ['color-contrast'] });
                 await page.emulateMedia({ colorScheme: 'light' });
             }
         }
+        expect(found).toEqual([]);
         expect(errors).toEqual([]);
     });
 }

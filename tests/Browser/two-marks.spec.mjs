@@ -1,5 +1,5 @@
 // Second marks that end in a mark: a sample drawn, a check by keyboard, two and a third, a pack signed on a tablet and verified.
-import AxeBuilder from '@axe-core/playwright';
+import { serious } from './axe.mjs';
 import { execFileSync } from 'node:child_process';
 import { expect, signedIn, test } from './people.mjs';
 
@@ -9,7 +9,6 @@ const stage = async (page, title, name) => {
     await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: new RegExp(`^${name} ,`) }).click();
 };
 const mails = { 'Tomasz Wiśniewski': 'tomasz.wisniewski', 'Kwabena Asante-Mensah': 'kwabena.asante-mensah', 'Lin Hui': 'lin.hui', 'Aoife Ní Bhriain': 'aoife.nibhriain' };
-const serious = async (page) => (await new AxeBuilder({ page }).analyze()).violations.filter(({ impact }) => ['serious', 'critical'].includes(impact)).map(({ id, nodes }) => `${id}: ${nodes[0].html.slice(0, 200)}`);
 
 test('a sample is looked at, drawn, and with its second markers', async ({ browser }) => {
     const page = await signedIn(browser, 'maren.oduya');

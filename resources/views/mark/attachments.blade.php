@@ -13,7 +13,7 @@
             controls preload="none" src="{{ route('attachments.show', $one) }}"></video>@endif
         @if ($one->written !== '')<p class="small whitespace-pre-line" dir="auto">{{ $one->written }}</p>@endif
         @unless ($mark->isDone())<form method="post" action="{{ route('attachments.destroy', $one) }}">@csrf
-        @method('delete')<button class="link small" aria-label="Take this {{ $one->kind }} away">take away</button>
+        @method('delete')<button class="link small" aria-label="Take away this {{ $one->kind }}">take away</button>
         </form>@endunless
     </div>
 @endforeach

@@ -67,7 +67,7 @@
                         <td class="small">{{ SampleWords::keys($one->reasons) }}</td>
                         @if ($gathering)<td class="num"><form method="post" action="{{ route('packs.update', $pack) }}">
                             @csrf @method('put')<button class="link" name="out[]" value="{{ $one->script->code }}"
-                            aria-label="Take {{ $one->script->code }} out">take out</button></form></td>@endif
+                            aria-label="Take out {{ $one->script->code }}">take out</button></form></td>@endif
                     </tr>
                 @empty<tr><td colspan="3" class="quiet">It is empty.</td></tr>@endforelse</tbody></table></div>
             @if ($d !== [])

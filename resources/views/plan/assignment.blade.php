@@ -365,7 +365,7 @@
                     max(1, $template->bytes / 1024)) }} KB</span>
                     <form class="ml-auto" method="post" action="{{ route('templates.destroy', $template) }}">@csrf
                     @method('delete')<button class="link small"
-                        aria-label="Take {{ $template->name }} away">take away</button></form></div>
+                        aria-label="Take away {{ $template->name }}">take away</button></form></div>
             @endforeach
             <form class="flex items-end gap-3" method="post" enctype="multipart/form-data"
                 action="{{ route('templates.store', $a) }}">@csrf

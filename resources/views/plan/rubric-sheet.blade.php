@@ -115,7 +115,7 @@
                                         the rubric’s levels</button>
                                     @elseif ($kind === CriterionKind::Levels)<button name="do"
                                         value="own-levels:{{ $id }}"
-                                        aria-label="Criterion {{ $n }} has levels of its own">own levels</button>@endif
+                                        aria-label="Criterion {{ $n }}: own levels">own levels</button>@endif
                                 </div>
                             </td>
                             @if ($kind === CriterionKind::Levels && ! $own)

@@ -46,7 +46,7 @@
                             <span class="quiet small">{{ $entry['state'] }}</span>
                                 @if ($entry['state'] === 'begun')
                                     <details class="drop"><summary class="link small w-max"
-                                        aria-label="Hand the {{ $part->value }} mark of {{ $code }} over">
+                                        aria-label="Hand over the {{ $part->value }} mark of {{ $code }}">
                                         hand over</summary>
                                         <form class="panel mt-1 max-w-64" method="post"
                                             action="{{ route('share-out.hand-over', $assignment) }}">@csrf
