@@ -16,6 +16,8 @@ return [
     'how_long_what' => 'What has no time of its own is kept until your institution deletes it. Sessions end after eight hours without use, password links after an hour, uploads that were never handed in after two days.',
     'let_go_title' => 'This was deleted',
     'let_go' => 'The time for which it was kept is over: work, marks and results of this assignment were deleted on :at. Its plan, and what the logbook says, are still there.',
+    'let_go_plan' => 'See the plan of “:assignment”',
+    'let_go_here' => 'Work, marks and results of this assignment were deleted on :at: the time for which they were kept is over. What stands here is its plan.',
     'text_let_go' => 'The time for which texts are kept is over, and this one was deleted. When it came, its checksums and what was marked of it are still there.',
     'let_go_short' => 'work and marks were deleted on :at',
     'how_long_periods' => 'What your institution has decided, counted from when an assignment was over. Someone confirms before it is deleted.',

@@ -8,6 +8,7 @@ use App\Models\Assignment;
 use App\Wording\LocalTime;
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -31,7 +32,9 @@ final class SayWhatWasLetGo
 
             return $request->expectsJson()
                 ? response()->json(['message' => $message], 410)
-                : response()->view('errors.410', ['message' => $message], 410);
+                : response()->view('errors.410', [
+                    'message' => $message, 'plan' => Gate::check('coordinate', $assignment) ? $assignment : null,
+                ], 410);
         }
 
         return $next($request);

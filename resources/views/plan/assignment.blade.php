@@ -85,6 +85,8 @@
         What they were told is fixed and shown so. The due time can be moved later, what late and long work costs can be dropped, more kinds of files can be allowed; saving says what it touched.
         </p>
     @endif
+    @if ($a?->let_go_at !== null)<p class="notice mb-4">{{ __('keeping.let_go_here', [
+        'at' => LocalTime::dayOf($a->let_go_at)]) }}</p>@endif
     @unless ($a)<nav class="chips mb-4" aria-label="{{ __('plan.form.what') }}">
         <span class="quiet mr-1">{{ __('plan.form.what') }}</span>
         @foreach (App\Enums\WorkForm::cases() as $one)<a href="{{ route('plan.create', [$module, 'form' => $one->value]) }}"

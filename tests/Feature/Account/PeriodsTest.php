@@ -297,16 +297,18 @@ final class PeriodsTest extends TestCase
         }
         $this->actingAs($this->coordinator);
         foreach (['collect.index', 'screen.index', 'share-out.index', 'moderate.index', 'release.index'] as $route) {
-            $this->get(route($route, $this->work))->assertStatus(410);
+            $this->get(route($route, $this->work))->assertStatus(410)->assertSee(route('plan.edit', $this->work));
         }
-        $this->get(route('plan.edit', $this->work))->assertOk();
+        $this->get(route('plan.edit', $this->work))->assertOk()
+            ->assertSee('the time for which they were kept is over');
         $this->get(route('grade-book.show', $this->module))->assertOk();
         $this->get(route('keeping.module', $this->module))->assertOk()->assertSee('3 scripts')->assertSee('3 results')
             ->assertDontSee('mean mark', false);
         self::assertSame(0, Membership::query()->where('user_id', $student->id)->count(), 'nothing is left of the module');
         self::assertSame(3, Membership::query()->where('module_id', $this->module->id)->count(), 'its team is still its team');
         $this->actingAs($student->fresh() ?? $student)->get('/')->assertOk();
-        $this->get(route('assignments.show', $this->work))->assertStatus(410)->assertDontSee($this->work->title);
+        $this->get(route('assignments.show', $this->work))->assertStatus(410)
+            ->assertDontSee($this->work->title)->assertDontSee(route('plan.edit', $this->work));
         $this->getJson(route('assignments.show', $this->work))->assertStatus(410);
         self::assertSame(0, $this->artisan('logbook:verify')->run());
     }
