@@ -19,7 +19,7 @@ final class NoticeController extends Controller
     {
         return view('notices', [
             'notices' => Notice::query()->where('user_id', $this->person($request)->id)->with('assignment.module')
-                ->latest('id')->simplePaginate(40),
+                ->latest()->latest('id')->simplePaginate(40),
         ]);
     }
 

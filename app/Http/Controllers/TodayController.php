@@ -26,7 +26,7 @@ final class TodayController extends Controller
             // A result stands among what waits for its student until it is opened, a review for its coordinator.
             'news' => Notice::query()->where('user_id', $person->id)->whereNull('read_at')
                 ->whereNotIn('kind', [NoticeKind::Result, NoticeKind::ReviewAsked])->with('assignment.module')
-                ->latest('id')->limit(self::NEWS)->get(),
+                ->latest()->latest('id')->limit(self::NEWS)->get(),
         ]);
     }
 }
