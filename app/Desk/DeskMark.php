@@ -12,6 +12,7 @@ use App\Models\Module;
 use App\Models\RubricVersion;
 use App\Models\Script;
 use Illuminate\Database\Eloquent\Model;
+use YoungHarbor\Core\Marking\Seat;
 
 /**
  * A mark with all that a desk needs of it, read in one journey to the database: script, assignment, module, what is
@@ -26,10 +27,11 @@ final readonly class DeskMark
      * @param  bool  $hasLevelNotes  whether markers wrote notes on levels of the assignment
      * @param  bool  $hasRounds  whether students review or rate in the assignment
      * @param  bool  $hasLaterPosts  whether its writer went on in the discussion after what is marked was frozen
+     * @param  bool  $hasTogether  whether its marker marked the script together with the others
      */
     private function __construct(
         public Mark $mark, public bool $hasAttachments, public bool $hasLevelNotes, public bool $hasRounds,
-        public bool $hasLaterPosts,
+        public bool $hasLaterPosts, public bool $hasTogether,
     ) {
     }
 
@@ -41,12 +43,16 @@ final readonly class DeskMark
             ." EXISTS(SELECT 1 FROM level_notes WHERE assignment_id = assignment.id AND text != '') AS level_notes,"
             .' EXISTS(SELECT 1 FROM rounds WHERE assignment_id = assignment.id AND given_at IS NOT NULL) AS rounds,'
             .' EXISTS(SELECT 1 FROM participations AS part JOIN posts ON posts.script_id = part.script_id'
-            .' AND posts.id > part.frozen_to AND posts.taken_back_at IS NULL WHERE part.script_id = script.id) AS later'
+            .' AND posts.id > part.frozen_to AND posts.taken_back_at IS NULL WHERE part.script_id = script.id) AS later,'
+            .' EXISTS(SELECT 1 FROM marks WHERE script_id = script.id AND marker_id = ? AND seat = ?) AS together'
             .' FROM scripts AS script JOIN assignments AS assignment ON assignment.id = script.assignment_id'
             .' JOIN modules AS module ON module.id = assignment.module_id'
             .' JOIN handins AS work ON work.id = ? JOIN rubric_versions AS version ON version.id = ?'
             .' WHERE script.id = ?',
-            [$mark->id, $mark->work_id, $mark->rubric_version_id, $mark->script_id],
+            [
+                $mark->id, $mark->marker_id, Seat::Together->value, $mark->work_id, $mark->rubric_version_id,
+                $mark->script_id,
+            ],
         );
         $fill = fn (Model $model, string $table): Model => $model->newFromBuilder($found[$table] ?? []);
         $assignment = $fill(new Assignment, 'assignment')->setRelation('module', $fill(new Module, 'module'));
@@ -57,7 +63,7 @@ final readonly class DeskMark
 
         return new self(
             $mark, (bool) ($facts['attachments'] ?? true), (bool) ($facts['level_notes'] ?? true),
-            (bool) ($facts['rounds'] ?? true), (bool) ($facts['later'] ?? true),
+            (bool) ($facts['rounds'] ?? true), (bool) ($facts['later'] ?? true), (bool) ($facts['together'] ?? true),
         );
     }
 }

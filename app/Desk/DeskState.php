@@ -14,6 +14,7 @@ use YoungHarbor\Core\Rubric\CriterionMark;
 use YoungHarbor\Core\Rubric\MarkForm;
 use YoungHarbor\Core\Rubric\ScoreWorking;
 use YoungHarbor\Core\Text\TextAnchor;
+use YoungHarbor\Core\Text\TextSlices;
 
 /**
  * A mark as the page of the desk knows it.
@@ -50,19 +51,23 @@ final class DeskState
      */
     public function notes(Mark $mark): array
     {
+        // As plain rows: there can be hundreds.
+        $rows = DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')
+            ->get(['public_id', 'kind', 'criterion', 'body', 'anchor', 'starred']);
+        if ($rows->isEmpty()) {
+            return []; // and its text need not be read
+        }
         $text = ScriptText::of($mark->handin);
         $version = TextAnchor::versionOf($text);
+        $slices = new TextSlices($text);
         $notes = [];
-        // As plain rows: there can be hundreds.
-        foreach (
-            DB::table('mark_comments')->where('mark_id', $mark->id)->whereNull('gone_at')->orderBy('id')
-                ->get(['public_id', 'kind', 'criterion', 'body', 'anchor', 'starred']) as $row
-        ) {
+        foreach ($rows as $row) {
             $anchor = (array) json_decode((string) $row->anchor, true, 32, JSON_THROW_ON_ERROR);
             $notes[(string) $row->public_id] = [
                 'body' => $row->body, 'kind' => $row->kind, 'criterion' => $row->criterion, 'anchor' => $anchor,
                 'starred' => (bool) $row->starred, 'gone' => false,
-                'place' => isset($anchor['page']) ? null : TextAnchor::fromArray($anchor)->in($text, $version),
+                'place' => isset($anchor['page']) ? null : TextAnchor::unmoved($anchor, $slices, $version)
+                    ?? TextAnchor::fromArray($anchor)->in($text, $version),
             ];
         }
 

@@ -179,11 +179,12 @@ final class ResultDocument
         $placed = [];
         foreach ($marks as $mark) {
             $text = ScriptText::of($mark->handin);
+            $version = TextAnchor::versionOf($text);
             foreach ($mark->comments()->whereNull('gone_at')->orderBy('id')->get() as $one) {
                 if (trim($one->body) !== '' || $one->kind !== CommentKind::Remark) {
                     $placed[] = [$one->isOnPage()
                         ? [1, (int) $one->anchor['page'], (float) $one->anchor['points'][0][1]]
-                        : [0, TextAnchor::fromArray($one->anchor)->in($text)[0] ?? PHP_INT_MAX, 0.0],
+                        : [0, TextAnchor::fromArray($one->anchor)->in($text, $version)[0] ?? PHP_INT_MAX, 0.0],
                         $one, $mark->seat->value];
                 }
             }

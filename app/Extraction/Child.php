@@ -16,8 +16,8 @@ final class Child
     /** What files that are made here are dated, in seconds since 1970: the first day a ZIP can name. */
     public const DATED = 315532800;
 
-    /** How a program ends that is stopped for its processor time: by SIGXCPU, or by SIGKILL if it does not heed it. */
-    private const OUT_OF_TIME = [128 + 24, 128 + 9];
+    /** How a program ends that has used up its processor time: by SIGXCPU. */
+    private const OUT_OF_TIME = 128 + 24;
 
     /**
      * @param  list<string>  $command
@@ -66,7 +66,7 @@ final class Child
         } catch (ProcessTimedOutException) {
             throw new ReaderBusy((int) ceil($waits));
         }
-        if (in_array($process->getExitCode(), self::OUT_OF_TIME, true)) {
+        if ($process->getExitCode() === self::OUT_OF_TIME) {
             throw new Refusal(
                 "This file could not be read within {$seconds} seconds of computing. Save it again in your writing program, or as PDF."
             );

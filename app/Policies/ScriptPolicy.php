@@ -21,14 +21,19 @@ final class ScriptPolicy
         return $user->coordinates($script->assignment->module_id);
     }
 
-    /** The coordinator, and the script's markers when the assignment lets them see what screening found. */
-    public function viewOverlap(User $user, Script $script): bool
+    /**
+     * The coordinator, and the script's markers when the assignment lets them see what screening found.
+     *
+     * @param  Mark|null  $own  the person's mark of it, where it is at hand
+     */
+    public function viewOverlap(User $user, Script $script, ?Mark $own = null): bool
     {
-        $mark = $this->markOf($user, $script);
+        $isOwn = $own?->counts === true && $own->script_id === $script->id && $own->marker_id === $user->id;
+        $mark = fn (): ?Mark => $isOwn ? $own : $this->markOf($user, $script);
 
         return $user->coordinates($script->assignment->module_id) || match ($script->assignment->screening->seen) {
-            ReportSeen::Start => $mark !== null,
-            ReportSeen::After => $mark?->isDone() === true,
+            ReportSeen::Start => $mark() !== null,
+            ReportSeen::After => $mark()?->isDone() === true,
             ReportSeen::Never => false,
         };
     }

@@ -135,6 +135,23 @@ final readonly class TextAnchor
         return [$start, $start + mb_strlen(substr($text, $from, $to - $from))];
     }
 
+    /**
+     * Where the words of a kept place stand in the very text it was made in: what in() says of it, for hundreds of
+     * places at once.
+     *
+     * @param  array<array-key, mixed>  $kept  as toArray() gave it
+     * @param  string  $version  of the text
+     * @return array{int, int}|null code points; null when in() has to look for it
+     */
+    public static function unmoved(array $kept, TextSlices $text, string $version): ?array
+    {
+        $start = $kept['start'] ?? null;
+        $end = $kept['end'] ?? null;
+
+        return ($kept['version'] ?? '') === $version && is_int($start) && is_int($end) && $start >= 0 && $start < $end
+            && $text->between($start, $end) === ($kept['exact'] ?? null) ? [$start, $end] : null;
+    }
+
     /** How many characters before and after agree, counted from the quotation outwards; 0 when that is too few. */
     private function agreement(string $text, int $from, int $to): int
     {

@@ -7,6 +7,7 @@ namespace Tests\Core;
 use PHPUnit\Framework\TestCase;
 use YoungHarbor\Core\Input\InvalidInput;
 use YoungHarbor\Core\Text\TextAnchor;
+use YoungHarbor\Core\Text\TextSlices;
 
 final class TextAnchorTest extends TestCase
 {
@@ -95,6 +96,34 @@ final class TextAnchorTest extends TestCase
         }
         self::assertGreaterThan(700, $found);
         self::assertGreaterThan(50, $orphans);
+    }
+
+    public function test_what_has_not_moved_is_told_without_looking_for_it_as_it_is_by_looking(): void
+    {
+        mt_srand(5);
+        $words = ['salt', 'naïve', '“dues”', '港', '🐟', 'the'];
+        $text = implode(' ', array_map(fn () => $words[mt_rand(0, 5)], range(1, 900)));
+        $slices = new TextSlices($text);
+        $version = TextAnchor::versionOf($text);
+        $length = mb_strlen($text);
+        $places = [0, 255, 256, 257, 511, 512, $length - 1];
+        foreach ([...$places, ...array_map(fn () => mt_rand(0, $length - 1), range(1, 400))] as $start) {
+            foreach ([1, 2, 256, 257, 700, $length] as $many) {
+                $end = min($length, $start + $many);
+                self::assertSame(mb_substr($text, $start, $end - $start), $slices->between($start, $end));
+            }
+            $end = min($length, $start + 30);
+            $kept = TextAnchor::at($text, max(0, $end - 30), $end)->toArray();
+            self::assertSame(
+                TextAnchor::fromArray($kept)->in($text, $version), TextAnchor::unmoved($kept, $slices, $version),
+            );
+            self::assertNull(TextAnchor::unmoved(['exact' => 'x'.$kept['exact']] + $kept, $slices, $version));
+            self::assertNull(TextAnchor::unmoved($kept, $slices, TextAnchor::versionOf($text.' ')));
+        }
+        foreach ([['start' => '1'], ['end' => null], ['start' => -1], ['start' => 9, 'end' => 9, 'exact' => '']] as $bad) {
+            self::assertNull(TextAnchor::unmoved($bad + TextAnchor::at($text, 9, 20)->toArray(), $slices, $version));
+        }
+        self::assertSame('', (new TextSlices(''))->between(0, 3));
     }
 
     public function test_places_outside_a_text_are_refused(): void

@@ -49,7 +49,7 @@
                 @endif
                 @if ($files !== [] && ! $earlier)<button class="link" type="button"
                     data-command="pages">pages</button>@endif
-                @can('viewOverlap', $script)<a href="{{ route('screen.show',
+                @can('viewOverlap', [$script, $mark])<a href="{{ route('screen.show',
                     $script) }}">overlap</a>@if ($assignment->writing_baseline_id !== null)
                     <a href="{{ route('writing.show', $script) }}">writing</a>@endif @endcan
                 <span class="ml-auto whitespace-nowrap"><span class="quiet">{{ $queue['place'] }}

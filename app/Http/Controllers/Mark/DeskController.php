@@ -94,7 +94,8 @@ final class DeskController extends Controller
             'waiting' => Beside::isWaiting($mark), 'ratings' => $with->hasRounds ? BesideRatings::of($mark) : [],
             'records' => $mark->script->assignment->isObserved() ? [SeenRecord::ofMark($mark, false, recordings: true)] : [],
             'later' => $with->hasLaterPosts ? LaterPosts::of($mark) : null,
-            'copies' => $copies->kinds($mark->handin), 'together' => $mark->madeTogether(),
+            'copies' => $copies->kinds($mark->handin),
+            'together' => $with->hasTogether ? $mark->madeTogether() : null,
             'sets' => $this->sets($sets),
             'config' => $this->config(
                 $mark, $person, $state, $sets, $rubric->criteria, $attempt->id === $mark->work_id ? $files : [],
