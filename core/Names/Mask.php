@@ -673,7 +673,7 @@ final class Mask
         $between = fn (string $with): string => implode(
             $with, array_map(fn (string $one) => preg_quote($one, '/'), mb_str_split($number)),
         );
-        $label = '(?<!\p{L})'.self::NUMBERED.'(?!\p{L})[^\n\d]{0,20}\K';
+        $label = '(?<!\p{L})'.self::NUMBERED.'(?!\p{L})[^\n\d]{0,20}?\K';
         $digits = (string) preg_replace('/\D+/', '', $number);
         $spaced = implode('[\h.-]?', str_split($digits));
         $ways = [];
@@ -686,7 +686,9 @@ final class Mask
             $ways[] = '(?<![\p{L}\p{N}])'.$between('[\h._-]?').'(?![\p{L}\p{N}])';
             strlen($digits) >= 6 && $ways[] = '(?<![\p{L}\p{N}])'.$digits.'(?![\p{L}\p{N}])';
         }
-        strlen($digits) >= 3 && $ways[] = $label.$spaced.'(?![\p{L}\p{N}])';
+        // Behind such a word its letters are looked for first: they go with the digits.
+        $whole = '(?<![\p{L}\p{N}])'.$between('[\h._-]?');
+        strlen($digits) >= 3 && $ways[] = $label."(?:{$whole}|{$spaced})(?![\\p{L}\\p{N}])";
 
         return $ways;
     }

@@ -78,7 +78,7 @@ return [
     'hide' => 'Hide it from students, because', 'hide_hint' => 'Its writer reads this.', 'hide_do' => 'Hide it',
     'move' => 'Move it, with its replies, to', 'move_do' => 'Move it',
     'name_why' => 'Why you need the name now', 'name_hint' => 'Your look and this reason are written in the logbook.', 'name_do' => 'Show the name',
-    'write_post' => 'Write a post', 'write_reply' => 'Your reply', 'post_do' => 'Post it', 'reply_do' => 'Post the reply',
+    'write_post' => 'Write a post', 'your_post' => 'Your post', 'write_reply' => 'Your reply', 'post_do' => 'Post it', 'reply_do' => 'Post the reply',
     'formatting' => '**bold**, *italic*, - list, > quotation, links.',
     'add_files' => 'add pictures or files', 'add_pictures' => 'add pictures',
     'file_number' => 'Picture or file :number', 'description' => 'what a picture shows, for those who cannot see it',

@@ -43,7 +43,7 @@ test('a discussion of six, from its prompt to a result', async ({ browser }) => 
     await abena.goto('/');
     await abena.getByRole('row', { name: /Whose is the shore/ }).or(abena.locator('li', { hasText: 'Whose is the shore' })).getByRole('link', { name: 'Read and write' }).first().tap();
     await abena.getByRole('link', { name: 'Between the tides' }).tap();
-    const field = abena.getByLabel('Write a post', { exact: true });
+    const field = abena.getByLabel('Your post', { exact: true });
     await field.fill('The shore belongs to those who **work** it at low water.\n\nNobody built it.');
     await expect(abena.getByText('14 words')).toBeVisible();
     await abena.reload();
@@ -88,12 +88,12 @@ test('a discussion of six, from its prompt to a result', async ({ browser }) => 
     await goran.getByRole('button', { name: 'Post the reply' }).and(goran.locator('form:focus-within button')).click();
     await expect(goran.getByText('What you answer was taken back meanwhile')).toBeVisible();
     await goran.goto(topic);
-    await goran.getByLabel('Write a post', { exact: true }).fill('I think that nobody owns it at all.');
+    await goran.getByLabel('Your post', { exact: true }).fill('I think that nobody owns it at all.');
     await goran.getByRole('button', { name: 'Post it' }).click();
     await expect(goran.locator('article.post', { hasText: 'nobody owns it' })).toBeVisible();
     await abena.goto(topic);
     await abena.getByText('Write a post').first().tap();
-    await abena.getByLabel('Write a post', { exact: true }).fill('Once more: the shore belongs to those who work it.');
+    await abena.getByLabel('Your post', { exact: true }).fill('Once more: the shore belongs to those who work it.');
     await abena.getByRole('button', { name: 'Post it' }).tap();
     await expect(abena.locator('article.post', { hasText: 'Once more' })).toBeVisible();
 

@@ -36,6 +36,24 @@ final class MaskTest extends TestCase
         }
     }
 
+    /** Letters of a number can be someone's initials: behind a word that says what it is they go with its digits. */
+    public function test_a_number_goes_with_its_letters_wherever_it_stands(): void
+    {
+        foreach (['M231301', 'KJT-231301', 'AB12', '12AB34', '231301', '1234'] as $number) {
+            $mask = new Mask('Abena Osei-Whitlock', $number, 'a@x.example');
+            foreach (['my number %s, says', 'Number: %s,', 'student no. of mine: %s.', 'ID %s', 'candidate %s '] as $text) {
+                foreach ([$number, strtolower($number), implode(' ', str_split($number))] as $written) {
+                    self::assertSame(
+                        sprintf($text, Mask::SHOWN), $mask->hide(sprintf($text, $written)), "{$number} as {$written}",
+                    );
+                }
+            }
+            foreach (['A number of pans in 1786.', 'The number fell to 231302 tons.', 'No. 12 of 1812'] as $text) {
+                self::assertSame($text, $mask->hide($text));
+            }
+        }
+    }
+
     /** @return iterable<string, array{string, string|null, string, list<string>, list<string>}> */
     public static function people(): iterable
     {

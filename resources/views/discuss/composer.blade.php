@@ -5,7 +5,7 @@
     $documents = $reader->isStaff() || $assignment->discussion->names;
     $words = $mine ? old('text') : ($quoted === '' ? '' : "{$quoted}\n\n");
     $least = $reader->isStaff() ? 0 : $assignment->discussion->words;
-    [$label, $do, $rows] = $key === 'new' ? ['discuss.write_post', 'discuss.post_do', 4]
+    [$label, $do, $rows] = $key === 'new' ? ['discuss.your_post', 'discuss.post_do', 4]
         : ['discuss.write_reply', 'discuss.reply_do', 3];
 @endphp
 <form class="composer panel" method="post" action="{{ route('posts.store', $topic) }}" enctype="multipart/form-data"

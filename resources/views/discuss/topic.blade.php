@@ -40,7 +40,7 @@
         @if ($page->alone !== null)<p class="mb-3"><a href="{{ route('topics.show',
             [$topic, ...$roomQuery]) }}">‹ {{ __('discuss.all_threads') }}</a></p>
         @elseif ($writes)
-            <details class="mb-4" @if (! $posted || old('for') === 'new') open @endif>
+            <details class="mb-4" @if ((! $posted && ! $reader->isStaff()) || old('for') === 'new') open @endif>
                 <summary class="button">{{ __('discuss.write_post') }}</summary>
                 @include('discuss.composer', ['key' => 'new', 'answers' => '', 'who' => '', 'quoted' => ''])</details>
         @endif
