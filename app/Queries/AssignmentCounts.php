@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\Assignment;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use YoungHarbor\Core\Fairway\Counts;
 use YoungHarbor\Core\Marking\Sampled;
@@ -58,9 +59,11 @@ final class AssignmentCounts
         $shared = $assignments->filter(fn (Assignment $assignment) => $assignment->shared_out_at !== null);
         $tutors = $shared->isEmpty()
             ? collect()
-            : DB::table('marks')->whereIn('assignment_id', $shared->keys())->where('counting_seat', Seat::First)
-                ->groupBy('assignment_id')->selectRaw('assignment_id, COUNT(DISTINCT marker_id) AS tutors')
-                ->pluck('tutors', 'assignment_id');
+            // Grouped as their index has them, so that one row a marker is read, not one a script.
+            : DB::table('marks')->whereIn('assignment_id', $shared->keys())
+                ->whereIn('counting_seat', [Seat::First, Seat::Second])
+                ->groupBy('assignment_id', 'counting_seat', 'marker_id')->get(['assignment_id', 'marker_id'])
+                ->groupBy('assignment_id')->map(fn (Collection $marks) => $marks->unique('marker_id')->count());
 
         $talking = $assignments->filter(fn (Assignment $assignment) => $assignment->isTalking());
         $writing = $talking->isEmpty()

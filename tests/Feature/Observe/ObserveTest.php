@@ -71,6 +71,7 @@ final class ObserveTest extends TestCase
         self::assertSame('Room 2', $this->slot(1)->room);
         $this->actingAs($this->students[0])->get(route('hand-in.show', $this->viva))->assertSee(__('observe.student.none'));
         $this->actingAs($this->coordinator)->post(route('slots.publish', $this->viva))->assertSessionHasNoErrors();
+        $this->get(route('slots.index', $this->viva))->assertSee('3 markers'); // who makes second marks too
         $mark = $this->markOf($this->script($this->viva), Seat::First);
         self::assertSame($this->tutors[0]->id, $mark->marker_id);
         self::assertSame($this->tutors[1]->id, $this->markOf($this->script($this->viva), Seat::Second)->marker_id);
