@@ -58,6 +58,9 @@ final class User extends Authenticatable
     /** What stands in place of a password until one is chosen. */
     public const NO_PASSWORD = null;
 
+    /** What an account says of its person. */
+    public const DETAILS = ['name', 'given_name', 'family_name', 'email', 'number'];
+
     /** Names that are kept, the last of them. */
     private const FORMER = 20;
 
@@ -154,6 +157,12 @@ final class User extends Authenticatable
     public function hasSecondStep(): bool
     {
         return $this->second_since !== null;
+    }
+
+    /** What tells whether name, address or number were changed since a page showed them. */
+    public function detailsDigest(): string
+    {
+        return hash('sha256', (string) json_encode($this->only(self::DETAILS), JSON_THROW_ON_ERROR));
     }
 
     /** The person's role in a module; null for someone who is not in it, or has left it. */

@@ -113,7 +113,7 @@ return [
     ],
     'person' => [
         'details' => 'Name and address',
-        'details_what' => 'For all modules. Hand-ins that have been read hide the name as it was then; those that come hide the new one.',
+        'details_what' => 'For all modules. Earlier names stay hidden in work that is in, and it is read again so that the new one is hidden too.',
         'name' => 'Name', 'given_name' => 'Given name', 'family_name' => 'Family name', 'email' => 'E-mail address',
         'number' => 'Number', 'save' => 'Save',
         'parts_hint' => 'Lists sort by it. May stay empty.',
@@ -132,6 +132,8 @@ return [
         'modules' => 'Modules', 'no_modules' => 'In no module.', 'left' => 'left :day',
         'why' => 'Say why: whoever asks later finds it in the logbook.', 'why_short' => 'Five hundred letters at most.',
         'reason' => 'Why',
+        'changed_meanwhile' => 'Someone else changed this account meanwhile: it is :name, :email, :number now. Nothing of yours was saved; it still stands in the form. Save again to put it in place of theirs.',
+        'no_number' => 'without a number',
         'saved' => 'Saved.', 'unchanged' => 'Nothing was different, so nothing was changed.',
         'email_taken' => 'Another account has this address. If both are one person’s, merge them.',
         'number_taken' => 'Another account has this number. If both are one person’s, merge them.',

@@ -12,6 +12,7 @@
         <div class="grid gap-4 w-[30rem] max-w-full">
             @unless ($user->mergedInto || $erasure)
                 <form class="panel" method="post" action="{{ route('institution.person.update', $user) }}">@csrf @method('put')
+                    <input type="hidden" name="seen" value="{{ $user->detailsDigest() }}">
                     <h2 class="mb-2">{{ __('accounts.person.details') }}</h2>
                     <x-field name="name" :label="__('accounts.person.name')" :value="$user->name" required maxlength="150" />
                     <div class="grid sm:grid-cols-2 gap-4">

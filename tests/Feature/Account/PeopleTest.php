@@ -87,8 +87,9 @@ final class PeopleTest extends TestCase
         $user = User::factory()->create(['name' => 'Mara Okafor', 'email' => 'mara@merrow.example', 'number' => 'M1']);
         $other = User::factory()->create(['number' => 'M2']);
         $fields = ['name' => 'Mara Lindqvist', 'given_name' => 'Mara', 'family_name' => 'Lindqvist', 'number' => 'M1'];
-        $send = fn (array $with) => $this->actingAs($this->admin)
-            ->put(route('institution.person.update', $user), [...$fields, 'email' => 'mara@merrow.example', ...$with]);
+        $send = fn (array $with) => $this->actingAs($this->admin)->put(route('institution.person.update', $user), [
+            ...$fields, 'email' => 'mara@merrow.example', 'seen' => $user->refresh()->detailsDigest(), ...$with,
+        ]);
         $send(['email' => strtoupper($other->email)])->assertSessionHasErrors(['email']);
         $send(['number' => 'M2'])->assertSessionHasErrors(['number']);
         $send(['email' => 'no address'])->assertSessionHasErrors(['email']);
@@ -107,6 +108,24 @@ final class PeopleTest extends TestCase
         self::assertSame(['email'], $line->details['changed']);
         self::assertStringNotContainsString('okafor', strtolower($line->toJson()));
         $send(['email' => 'mara.lindqvist@merrow.example'])->assertSessionHas('said', 'Nothing was different, so nothing was changed.');
+    }
+
+    public function test_of_two_who_change_an_account_at_once_the_second_is_told_and_loses_nothing(): void
+    {
+        $user = User::factory()->create(['name' => 'Mara Okafor', 'email' => 'mara@merrow.example', 'number' => 'M1']);
+        $seen = $user->detailsDigest();
+        $send = fn (string $name, string $seen) => $this->actingAs($this->admin)
+            ->from(route('institution.person', $user))->put(route('institution.person.update', $user), [
+                'name' => $name, 'email' => $user->email, 'number' => 'M1', 'seen' => $seen,
+            ]);
+        $send('Mara Lindqvist', $seen)->assertSessionHas('said', 'Saved.');
+        $send('Mara Okafor-Lindqvist', $seen)->assertSessionHasErrors('refused');
+        self::assertSame('Mara Lindqvist', $user->refresh()->name);
+        $this->get(route('institution.person', $user))->assertSee('it is Mara Lindqvist, mara@merrow.example, M1 now')
+            ->assertSee('value="Mara Okafor-Lindqvist"', false)->assertSee($user->detailsDigest());
+        $send('Mara Okafor-Lindqvist', $user->detailsDigest())->assertSessionHas('said', 'Saved.');
+        $this->put(route('institution.person.update', $user), ['name' => 'X', 'email' => $user->email])
+            ->assertSessionHasErrors('seen');
     }
 
     public function test_someone_who_lost_phone_and_codes_is_let_in_again_for_a_reason(): void

@@ -109,7 +109,7 @@ final class AccountsTest extends TestCase
         }
         $this->assertGuest();
         $this->actingAs($admin)->put(route('institution.person.update', $user), [
-            'name' => '<script>alert(1)</script>', 'email' => $user->email,
+            'name' => '<script>alert(1)</script>', 'email' => $user->email, 'seen' => $user->refresh()->detailsDigest(),
         ])->assertSessionHas('said');
         $this->get(route('institution.person', $user))->assertOk()->assertDontSee('<script>alert(1)', false);
         $this->get(route('institution.people', ['q' => '<script>']))->assertOk()->assertDontSee('<script>alert(1)', false);

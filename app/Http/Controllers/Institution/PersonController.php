@@ -51,7 +51,7 @@ final class PersonController extends Controller
 
     public function update(AccountRequest $request, User $user, ChangeAccount $change): RedirectResponse
     {
-        $changed = $change($user, $request->fields(), $request->person());
+        $changed = $change($user, $request->fields(), $request->person(), $request->validated('seen'));
 
         return $this->said($user, $changed === [] ? __('accounts.person.unchanged') : __('accounts.person.saved'));
     }

@@ -31,6 +31,7 @@ final class AccountRequest extends AdministerRequest
             'family_name' => ['nullable', 'string', 'max:75'],
             'email' => ['bail', 'required', 'string', 'email', 'max:190', $free('email')],
             'number' => ['bail', 'nullable', 'string', 'max:40', $free('number')],
+            'seen' => ['required', 'string', 'size:64'],
         ];
     }
 
