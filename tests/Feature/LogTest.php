@@ -45,7 +45,7 @@ final class LogTest extends TestCase
     public function test_a_line_tells_where_and_in_which_request_and_never_who_or_what(): void
     {
         Route::get('/breaks', function (): never {
-            throw new RuntimeException("Wren Halloran's mark “62” for 'The tide mill at “Aber”' went to wren@merrow.example");
+            throw new RuntimeException("Wren Halloran's mark “62.5” for 'The tide mill at “Aber”' went to wren@merrow.example");
         })->middleware('web');
         $path = sys_get_temp_dir().'/harbor-log-'.bin2hex(random_bytes(4));
         config(['logging.default' => 'daily', 'logging.channels.daily.path' => "{$path}/harbor.log"]);
@@ -66,7 +66,7 @@ final class LogTest extends TestCase
         self::assertStringStartsWith('tests/Feature/LogTest.php:', $lines[0]['exception']['in']);
         self::assertSame(['why' => '"…" words', 'seconds' => 3], array_intersect_key($lines[1], ['why' => 1, 'seconds' => 1, 'said_' => 1]));
         $all = json_encode($lines, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE);
-        foreach (['62', 'tide mill', 'wren@', 'Aber', 'words of a student', '"who"'] as $word) {
+        foreach (['62.5', 'tide mill', 'wren@', 'Aber', 'words of a student', '"who"'] as $word) {
             self::assertStringNotContainsString($word, $all);
         }
         self::assertNotSame($name, $this->get('/up')->headers->get('X-Request-Id'));
